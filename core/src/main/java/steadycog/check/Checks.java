@@ -1,0 +1,27 @@
+package steadycog.check;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+
+/** Runs every rule. */
+public final class Checks {
+  private static final List<Rule> RULES =
+      List.of(
+          new MotionRule(),
+          new EndsRule(),
+          new TorqueRule(),
+          new RingSizeRule(),
+          new FewTeethRule(),
+          new IdlerRule());
+
+  private Checks() {}
+
+  /** All findings, worst first; within a severity in the order of the rules and of the card. */
+  public static List<Finding> of(Subject subject) {
+    List<Finding> all = new ArrayList<>();
+    RULES.forEach(rule -> all.addAll(rule.check(subject)));
+    all.sort(Comparator.comparing(Finding::severity).reversed());
+    return List.copyOf(all);
+  }
+}

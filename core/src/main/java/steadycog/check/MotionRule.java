@@ -1,0 +1,26 @@
+package steadycog.check;
+
+import java.util.List;
+import steadycog.motion.Motion;
+import steadycog.train.Roles;
+
+/** Jammed trains, and members that nothing ties to a drive. */
+final class MotionRule implements Rule {
+
+  @Override
+  public List<Finding> check(Subject subject) {
+    Motion motion = subject.motion();
+    Roles roles = motion.mechanism().roles();
+    return switch (motion.status()) {
+      case JAMMED ->
+          List.of(
+              Finding.of("jam", Severity.ERROR, Conflicting.members(motion))
+                  .with("conflict", String.join("; ", motion.conflict())));
+      case UNDETERMINED ->
+          roles.drives().isEmpty()
+              ? List.of(Finding.of("no-drive", Severity.WARNING, motion.floating()))
+              : List.of(Finding.of("floating", Severity.WARNING, motion.floating()));
+      case DETERMINED -> List.of();
+    };
+  }
+}

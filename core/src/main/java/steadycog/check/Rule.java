@@ -1,0 +1,9 @@
+package steadycog.check;
+
+import java.util.List;
+
+/** One rule of the trade. */
+interface Rule {
+  /** Every breach of, or note under, this rule; an empty list where it has nothing to say. */
+  List<Finding> check(Subject subject);
+}

@@ -1,0 +1,42 @@
+package steadycog.check;
+
+import java.util.HashMap;
+import java.util.Map;
+import java.util.Optional;
+import java.util.ResourceBundle;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/** The words for findings: templates from the bundle with {@code {name}} filled from values. */
+final class Words {
+  private static final ResourceBundle BUNDLE = ResourceBundle.getBundle("steadycog.check.findings");
+  private static final Pattern SLOT = Pattern.compile("\\{([a-zA-Z]+)}");
+
+  private Words() {}
+
+  static String message(Finding finding) {
+    return fill(BUNDLE.getString(finding.code()), finding);
+  }
+
+  static Optional<String> remedy(Finding finding) {
+    String key = finding.code() + ".remedy";
+    return BUNDLE.containsKey(key)
+        ? Optional.of(fill(BUNDLE.getString(key), finding))
+        : Optional.empty();
+  }
+
+  private static String fill(String template, Finding finding) {
+    Map<String, String> values = new HashMap<>(finding.values());
+    values.put("members", finding.memberList());
+    return SLOT.matcher(template)
+        .replaceAll(slot -> Matcher.quoteReplacement(valueOf(slot.group(1), values, finding)));
+  }
+
+  private static String valueOf(String name, Map<String, String> values, Finding finding) {
+    String value = values.get(name);
+    if (value == null) {
+      throw new IllegalStateException("finding " + finding.code() + " lacks value " + name);
+    }
+    return value;
+  }
+}

@@ -1,0 +1,72 @@
+package steadycog.motion;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.apache.commons.numbers.fraction.BigFraction;
+import steadycog.motion.Relation.Term;
+import steadycog.train.Join;
+import steadycog.train.Member;
+import steadycog.train.MemberId;
+import steadycog.train.Mesh;
+import steadycog.train.Roles;
+import steadycog.train.Train;
+
+/**
+ * A train as bodies and relations: what its parts, joins, locks and holds say about speeds.
+ *
+ * @param bodies one a member, in the order of the card
+ * @param relations meshes, then keyed shafts, joins, locks and holds
+ * @param roles the roles in force, assumed ends included
+ */
+public record Mechanism(List<MemberId> bodies, List<Relation> relations, Roles roles) {
+
+  public static Mechanism of(Train train) {
+    List<MemberId> bodies = train.members().stream().map(Member::id).toList();
+    Map<MemberId, Integer> index = new HashMap<>();
+    bodies.forEach(body -> index.put(body, index.size()));
+    Roles roles = train.rolesInForce();
+    List<Relation> all = new ArrayList<>();
+    train.meshes().forEach(mesh -> all.add(meshing(mesh, index)));
+    train.keyed().forEach(join -> all.add(rigid(new Relation.Keyed(join), join, index)));
+    train.joins().forEach(join -> all.add(rigid(new Relation.Joined(join), join, index)));
+    roles.locks().forEach(lock -> all.add(rigid(new Relation.Locked(lock), lock, index)));
+    roles.holds().forEach(held -> all.add(held(held, index)));
+    return new Mechanism(bodies, List.copyOf(all), roles);
+  }
+
+  public int indexOf(MemberId member) {
+    int index = bodies.indexOf(member);
+    if (index < 0) {
+      throw new IllegalArgumentException("no member " + member);
+    }
+    return index;
+  }
+
+  /** Na wa + s Nb wb - (Na + s Nb) wc = 0, s = +1 external, -1 internal (Willis). */
+  private static Relation meshing(Mesh mesh, Map<MemberId, Integer> index) {
+    long na = mesh.teethA().count();
+    long nb = mesh.internal() ? -mesh.teethB().count() : mesh.teethB().count();
+    List<Term> terms = new ArrayList<>();
+    terms.add(new Term(index.get(mesh.a()), BigFraction.of(na)));
+    terms.add(new Term(index.get(mesh.b()), BigFraction.of(nb)));
+    mesh.carrier()
+        .filter(carrier -> na + nb != 0)
+        .ifPresent(carrier -> terms.add(new Term(index.get(carrier), BigFraction.of(-na - nb))));
+    return new Relation(new Relation.Meshing(mesh), terms);
+  }
+
+  private static Relation rigid(Relation.Cause cause, Join join, Map<MemberId, Integer> index) {
+    return new Relation(
+        cause,
+        List.of(
+            new Term(index.get(join.a()), BigFraction.ONE),
+            new Term(index.get(join.b()), BigFraction.ONE.negate())));
+  }
+
+  private static Relation held(MemberId member, Map<MemberId, Integer> index) {
+    return new Relation(
+        new Relation.Held(member), List.of(new Term(index.get(member), BigFraction.ONE)));
+  }
+}

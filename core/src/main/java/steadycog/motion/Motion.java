@@ -1,0 +1,98 @@
+package steadycog.motion;
+
+import java.util.List;
+import java.util.Optional;
+import org.apache.commons.numbers.fraction.BigFraction;
+import steadycog.number.AngularSpeed;
+import steadycog.number.Ratio;
+import steadycog.train.Drive;
+import steadycog.train.MemberId;
+
+/**
+ * How every body of a mechanism moves.
+ *
+ * @param status whether all speeds follow
+ * @param freedoms how many speeds could still be chosen if nothing were driven
+ * @param perDrive {@code perDrive.get(body)} holds, for each drive, the body's turns per turn of
+ *     that drive alone; empty where the body floats or the train is jammed
+ * @param floating bodies whose speed does not follow, in the order of the card
+ * @param conflict a smallest set of relations and drives that cannot hold together, as written on
+ *     the card; empty unless jammed
+ */
+public record Motion(
+    Mechanism mechanism,
+    Status status,
+    int freedoms,
+    List<Optional<List<BigFraction>>> perDrive,
+    List<MemberId> floating,
+    List<String> conflict) {
+
+  /** Whether the relations settle every speed. */
+  public enum Status {
+    /** Every body's speed follows from the drives. */
+    DETERMINED,
+    /** Some bodies float: nothing ties them to the drives. */
+    UNDETERMINED,
+    /** The relations and the drives contradict one another: it cannot turn. */
+    JAMMED
+  }
+
+  /** The member's speed, or empty where it floats or the train is jammed. */
+  public Optional<AngularSpeed> speed(MemberId member) {
+    return perDrive
+        .get(mechanism.indexOf(member))
+        .map(
+            shares -> {
+              AngularSpeed sum = AngularSpeed.ZERO;
+              for (int k = 0; k < shares.size(); k++) {
+                Drive drive = mechanism.roles().drives().get(k);
+                sum = sum.plus(drive.angularSpeed().times(shares.get(k)));
+              }
+              return sum;
+            });
+  }
+
+  /**
+   * Turns of the member while the first drive makes one turn; with two drives the second keeps its
+   * share of the speed. Empty where the member floats, nothing is driven, or the number would need
+   * pi or a first drive at rest with a second that moves.
+   */
+  public Optional<BigFraction> turnsPerInputTurn(MemberId member) {
+    Optional<List<BigFraction>> shares = perDrive.get(mechanism.indexOf(member));
+    List<Drive> drives = mechanism.roles().drives();
+    if (shares.isEmpty() || drives.isEmpty()) {
+      return Optional.empty();
+    }
+    BigFraction sum = shares.get().getFirst();
+    for (int k = 1; k < drives.size(); k++) {
+      Optional<BigFraction> pace = pace(drives.getFirst(), drives.get(k));
+      if (pace.isEmpty()) {
+        return Optional.empty();
+      }
+      sum = sum.add(shares.get().get(k).multiply(pace.get()));
+    }
+    return Optional.of(sum);
+  }
+
+  private static Optional<BigFraction> pace(Drive first, Drive other) {
+    AngularSpeed base = first.angularSpeed();
+    AngularSpeed speed = other.angularSpeed();
+    if (speed.isZero()) {
+      return Optional.of(BigFraction.ZERO);
+    }
+    return base.exactIn(first.statedSpeed().unit())
+        .filter(number -> number.signum() != 0)
+        .flatMap(
+            number -> speed.exactIn(first.statedSpeed().unit()).map(pace -> pace.divide(number)));
+  }
+
+  /** The ratio from the one drive to the take-off; empty with two drives, or where it has none. */
+  public Optional<Ratio> ratio() {
+    if (mechanism.roles().drives().size() != 1 || mechanism.roles().take().isEmpty()) {
+      return Optional.empty();
+    }
+    return turnsPerInputTurn(mechanism.roles().take().get().member())
+        .filter(turns -> turns.signum() != 0)
+        .map(turns -> new Ratio(turns.reciprocal()));
+  }
+}

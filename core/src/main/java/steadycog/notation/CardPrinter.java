@@ -1,0 +1,14 @@
+package steadycog.notation;
+
+import java.util.stream.Collectors;
+import steadycog.train.Train;
+
+/** Prints a train as a canonical card, one statement a line. */
+public final class CardPrinter {
+  private CardPrinter() {}
+
+  /** The card, each line closed by a line feed. */
+  public static String print(Train train) {
+    return Item.of(train).stream().map(item -> item.print() + "\n").collect(Collectors.joining());
+  }
+}

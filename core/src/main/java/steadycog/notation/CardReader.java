@@ -1,0 +1,252 @@
+package steadycog.notation;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.regex.Pattern;
+import steadycog.notation.Statement.BadStatement;
+import steadycog.number.Quantity;
+import steadycog.number.Unit;
+import steadycog.train.Drive;
+import steadycog.train.Join;
+import steadycog.train.MemberId;
+import steadycog.train.Part;
+import steadycog.train.Role;
+import steadycog.train.Roles;
+import steadycog.train.Take;
+import steadycog.train.Train;
+
+/** Reads a card: first its parts, since they name the members, then what is said about them. */
+final class CardReader {
+  private static final Pattern NAME = Pattern.compile("[A-Za-z][A-Za-z0-9_-]*");
+  private static final String VERBS = "drive, hold, take, lock or join";
+
+  private final List<CardProblem> problems = new ArrayList<>();
+  private final List<PlacedItem> items = new ArrayList<>();
+  private final Map<MemberId, Token> claimed = new HashMap<>();
+
+  /** An item and where its statement stands: line and columns from 1, {@code to} exclusive. */
+  record PlacedItem(Item item, int line, int from, int to) {}
+
+  Train read(String card) throws CardException {
+    List<PlacedItem> placed = readItems(card);
+    return Item.train(placed.stream().map(PlacedItem::item).toList());
+  }
+
+  /** Every statement of the card in its order. */
+  List<PlacedItem> readItems(String card) throws CardException {
+    List<List<Token>> statements = Tokens.statements(card);
+    List<List<Token>> others = new ArrayList<>();
+    for (List<Token> tokens : statements) {
+      if (namesPart(tokens)) {
+        attempt(tokens, this::readPart);
+      } else {
+        others.add(tokens);
+      }
+    }
+    if (items.isEmpty() && problems.isEmpty()) {
+      addMissingPart(others);
+    }
+    MemberNames names = new MemberNames(parts());
+    if (problems.isEmpty()) {
+      others.forEach(tokens -> attempt(tokens, statement -> readVerb(statement, names)));
+    } else {
+      others.stream().filter(tokens -> !isVerb(tokens.getFirst())).forEach(this::addUnknown);
+    }
+    if (!problems.isEmpty()) {
+      problems.sort(
+          Comparator.comparingInt(CardProblem::line).thenComparingInt(CardProblem::column));
+      throw new CardException(problems);
+    }
+    items.sort(Comparator.comparingInt(PlacedItem::line).thenComparingInt(PlacedItem::from));
+    return items;
+  }
+
+  private interface Reading {
+    Item of(Statement statement) throws BadStatement;
+  }
+
+  private void attempt(List<Token> tokens, Reading reading) {
+    try {
+      Item item = reading.of(new Statement(tokens));
+      Token first = tokens.getFirst();
+      items.add(new PlacedItem(item, first.line(), first.column(), tokens.getLast().column()));
+    } catch (BadStatement bad) {
+      problems.add(bad.problem);
+    }
+  }
+
+  private static boolean namesPart(List<Token> tokens) {
+    return PartText.Kind.of(tokens.getFirst()).isPresent()
+        || (tokens.size() > 2 && tokens.get(1).is(":") && !isVerb(tokens.getFirst()));
+  }
+
+  private static boolean isVerb(Token token) {
+    return List.of("drive", "hold", "take", "lock", "join")
+        .contains(token.text().toLowerCase(Locale.ROOT));
+  }
+
+  private void addMissingPart(List<List<Token>> others) {
+    if (others.stream().allMatch(tokens -> isVerb(tokens.getFirst()))) {
+      problems.add(
+          new CardProblem(1, 1, 0, "no part on the card, expected one such as: parallel 18 ~ 72"));
+    } else {
+      others.stream().filter(tokens -> !isVerb(tokens.getFirst())).forEach(this::addUnknown);
+    }
+  }
+
+  private void addUnknown(List<Token> tokens) {
+    problems.add(unknown(tokens.getFirst()).problem);
+  }
+
+  private static BadStatement unknown(Token token) {
+    return Statement.unexpected(token, "a part (" + kinds() + ") or " + VERBS);
+  }
+
+  private static String kinds() {
+    List<String> all = new ArrayList<>();
+    for (PartText.Kind kind : PartText.Kind.values()) {
+      all.add(kind.keyword());
+    }
+    return String.join(", ", all);
+  }
+
+  private List<Part> parts() {
+    List<Item> plain = items.stream().map(PlacedItem::item).toList();
+    return Item.only(Item.OfPart.class, plain).stream().map(Item.OfPart::part).toList();
+  }
+
+  private Item readPart(Statement statement) throws BadStatement {
+    Token first = statement.peek();
+    String name = "";
+    if (statement.peekSecond().is(":")) {
+      name = readName(statement.next());
+      statement.next();
+    }
+    requireOwnName(first, name);
+    Token word = statement.next();
+    Optional<PartText.Kind> kind = PartText.Kind.of(word);
+    if (kind.isEmpty()) {
+      throw Statement.unexpected(word, "a kind of part: " + kinds());
+    }
+    return new Item.OfPart(kind.get().read(name, statement));
+  }
+
+  private static String readName(Token token) throws BadStatement {
+    if (!NAME.matcher(token.text()).matches()) {
+      throw Statement.unexpected(token, "a part name: a letter, then letters, digits, - or _");
+    }
+    return token.text();
+  }
+
+  private void requireOwnName(Token place, String name) throws BadStatement {
+    List<Part> before = parts();
+    if (before.stream().anyMatch(part -> part.name().equals(name) && !name.isEmpty())) {
+      throw new BadStatement(place.problem("a second part named '" + name + "': rename one"));
+    }
+    if (!before.isEmpty() && (name.isEmpty() || before.getFirst().name().isEmpty())) {
+      throw new BadStatement(
+          place.problem("a second part: with several parts each needs a name, as in winch: …"));
+    }
+  }
+
+  private Item readVerb(Statement statement, MemberNames names) throws BadStatement {
+    if (statement.accept("drive")) {
+      return readDrive(statement, names);
+    }
+    if (statement.accept("hold")) {
+      Token place = statement.peek();
+      MemberId member = names.read(statement);
+      claim(place, member, Role.HOLD);
+      statement.expectEnd("the end of the statement; one hold a member");
+      return new Item.OfHold(member);
+    }
+    if (statement.accept("take")) {
+      return readTake(statement, names);
+    }
+    if (statement.accept("lock")) {
+      return new Item.OfLock(readPair(statement, names));
+    }
+    if (statement.accept("join")) {
+      return new Item.OfJoin(readPair(statement, names));
+    }
+    throw unknown(statement.peek());
+  }
+
+  private Item readDrive(Statement statement, MemberNames names) throws BadStatement {
+    Token place = statement.peek();
+    MemberId member = names.read(statement);
+    claim(place, member, Role.DRIVE);
+    if (count(Item.OfDrive.class) >= Roles.MOST_DRIVES) {
+      throw new BadStatement(
+          place.problem("a third drive: a train takes at most " + Roles.MOST_DRIVES));
+    }
+    Optional<Quantity> speed = Optional.empty();
+    Optional<Quantity> effort = Optional.empty();
+    while (!statement.atEnd()) {
+      Token at = statement.peek();
+      Quantity given =
+          statement.expectQuantity(
+              Unit.Dimension.SPEED, Unit.Dimension.TORQUE, Unit.Dimension.POWER);
+      boolean isSpeed = given.unit().dimension() == Unit.Dimension.SPEED;
+      if ((isSpeed ? speed : effort).isPresent()) {
+        throw new BadStatement(at.problem(isSpeed ? "a second speed" : "a second torque or power"));
+      }
+      if (isSpeed) {
+        speed = Optional.of(given);
+      } else {
+        effort = Optional.of(given);
+      }
+    }
+    return new Item.OfDrive(new Drive(member, speed, effort));
+  }
+
+  private Item readTake(Statement statement, MemberNames names) throws BadStatement {
+    Token place = statement.peek();
+    MemberId member = names.read(statement);
+    claim(place, member, Role.TAKE);
+    if (count(Item.OfTake.class) > 0) {
+      throw new BadStatement(place.problem("a second take-off: a ratio needs exactly one"));
+    }
+    Optional<Quantity> load =
+        statement.atEnd()
+            ? Optional.empty()
+            : Optional.of(statement.expectQuantity(Unit.Dimension.TORQUE));
+    statement.expectEnd("the end of the statement");
+    return new Item.OfTake(new Take(member, load));
+  }
+
+  private static Join readPair(Statement statement, MemberNames names) throws BadStatement {
+    MemberId a = names.read(statement);
+    statement.expectSign("=", "= and a second member");
+    Token place = statement.peek();
+    MemberId b = names.read(statement);
+    if (a.equals(b)) {
+      throw new BadStatement(place.problem(a + " tied to itself: name another member"));
+    }
+    statement.expectEnd("the end of the statement");
+    return new Join(a, b);
+  }
+
+  private long count(Class<? extends Item> kind) {
+    return items.stream().map(PlacedItem::item).filter(kind::isInstance).count();
+  }
+
+  private void claim(Token place, MemberId member, Role role) throws BadStatement {
+    Token earlier = claimed.putIfAbsent(member, place);
+    if (earlier != null) {
+      throw new BadStatement(
+          place.problem(
+              member
+                  + " has a role already (line "
+                  + earlier.line()
+                  + "): it cannot "
+                  + role.word()
+                  + " too"));
+    }
+  }
+}

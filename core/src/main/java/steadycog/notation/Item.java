@@ -1,0 +1,76 @@
+package steadycog.notation;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import steadycog.number.Quantity;
+import steadycog.train.Drive;
+import steadycog.train.Join;
+import steadycog.train.MemberId;
+import steadycog.train.Part;
+import steadycog.train.Roles;
+import steadycog.train.Take;
+import steadycog.train.Train;
+
+/** What one statement says. A card is a list of items and a train is the same list, sorted. */
+sealed interface Item {
+  record OfPart(Part part) implements Item {}
+
+  record OfJoin(Join join) implements Item {}
+
+  record OfDrive(Drive drive) implements Item {}
+
+  record OfHold(MemberId member) implements Item {}
+
+  record OfTake(Take take) implements Item {}
+
+  record OfLock(Join lock) implements Item {}
+
+  /** The train's items in the order in which a card is printed. */
+  static List<Item> of(Train train) {
+    List<Item> items = new ArrayList<>();
+    train.parts().forEach(part -> items.add(new OfPart(part)));
+    train.joins().forEach(join -> items.add(new OfJoin(join)));
+    train.roles().drives().forEach(drive -> items.add(new OfDrive(drive)));
+    train.roles().holds().forEach(held -> items.add(new OfHold(held)));
+    train.roles().take().ifPresent(take -> items.add(new OfTake(take)));
+    train.roles().locks().forEach(lock -> items.add(new OfLock(lock)));
+    return items;
+  }
+
+  /** The items of one kind, in order. */
+  static <T extends Item> List<T> only(Class<T> kind, List<? extends Item> items) {
+    return items.stream().filter(kind::isInstance).map(kind::cast).toList();
+  }
+
+  /** The train that {@code items} make; throws IllegalArgumentException as {@link Train} does. */
+  static Train train(List<Item> items) {
+    Roles roles =
+        new Roles(
+            only(OfDrive.class, items).stream().map(OfDrive::drive).toList(),
+            only(OfHold.class, items).stream().map(OfHold::member).toList(),
+            only(OfTake.class, items).stream().map(OfTake::take).findFirst(),
+            only(OfLock.class, items).stream().map(OfLock::lock).toList());
+    return new Train(
+        only(OfPart.class, items).stream().map(OfPart::part).toList(),
+        only(OfJoin.class, items).stream().map(OfJoin::join).toList(),
+        roles);
+  }
+
+  /** The statement in canonical form. */
+  default String print() {
+    return switch (this) {
+      case OfPart(Part part) -> PartText.print(part);
+      case OfJoin(Join join) -> "join " + join.a() + " = " + join.b();
+      case OfDrive(Drive drive) ->
+          "drive " + drive.member() + optional(drive.speed()) + optional(drive.effort());
+      case OfHold(MemberId member) -> "hold " + member;
+      case OfTake(Take take) -> "take " + take.member() + optional(take.load());
+      case OfLock(Join lock) -> "lock " + lock.a() + " = " + lock.b();
+    };
+  }
+
+  private static String optional(Optional<Quantity> quantity) {
+    return quantity.map(given -> " " + given).orElse("");
+  }
+}

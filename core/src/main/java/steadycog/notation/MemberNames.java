@@ -1,0 +1,44 @@
+package steadycog.notation;
+
+import java.util.ArrayList;
+import java.util.List;
+import steadycog.notation.Statement.BadStatement;
+import steadycog.train.MemberId;
+import steadycog.train.Part;
+
+/** Finds the member that a word on the card means: exact, else in any case, else by bare name. */
+final class MemberNames {
+  private static final int MOST_LISTED = 12;
+
+  private final List<MemberId> all = new ArrayList<>();
+
+  MemberNames(List<Part> parts) {
+    parts.forEach(part -> part.members().forEach(member -> all.add(member.id())));
+  }
+
+  MemberId read(Statement statement) throws BadStatement {
+    Token token = statement.expectWord("a member: " + listed());
+    String word = token.text();
+    List<MemberId> exact = all.stream().filter(id -> id.toString().equals(word)).toList();
+    List<MemberId> anyCase =
+        all.stream().filter(id -> id.toString().equalsIgnoreCase(word)).toList();
+    List<MemberId> bare = all.stream().filter(id -> id.name().equalsIgnoreCase(word)).toList();
+    for (List<MemberId> found : List.of(exact, anyCase, bare)) {
+      if (found.size() == 1) {
+        return found.getFirst();
+      }
+    }
+    if (bare.size() > 1) {
+      throw Statement.unexpected(
+          token, "the part as well: " + bare.getFirst() + " or " + bare.get(1));
+    }
+    throw Statement.unexpected(token, "a member: " + listed());
+  }
+
+  private String listed() {
+    if (all.size() <= MOST_LISTED) {
+      return String.join(", ", all.stream().map(MemberId::toString).toList());
+    }
+    return all.getFirst() + ", " + all.get(1) + " … " + all.getLast();
+  }
+}

@@ -1,0 +1,128 @@
+package steadycog.notation;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.apache.commons.numbers.fraction.BigFraction;
+import steadycog.number.Exact;
+import steadycog.number.Quantity;
+import steadycog.number.Unit;
+
+/** A cursor over one statement's tokens, with the errors that reading them can bring. */
+final class Statement {
+  private final List<Token> tokens;
+  private int at;
+
+  Statement(List<Token> tokens) {
+    this.tokens = tokens;
+  }
+
+  Token peek() {
+    return tokens.get(at);
+  }
+
+  Token peekSecond() {
+    return tokens.get(Math.min(at + 1, tokens.size() - 1));
+  }
+
+  Token next() {
+    Token token = tokens.get(at);
+    if (token.kind() != Token.Kind.END) {
+      at++;
+    }
+    return token;
+  }
+
+  boolean accept(String keyword) {
+    boolean found = peek().is(keyword);
+    if (found) {
+      at++;
+    }
+    return found;
+  }
+
+  boolean atEnd() {
+    return peek().kind() == Token.Kind.END;
+  }
+
+  void expectEnd(String expected) throws BadStatement {
+    if (!atEnd()) {
+      throw unexpected(peek(), expected);
+    }
+  }
+
+  void expectSign(String sign, String expected) throws BadStatement {
+    if (!accept(sign)) {
+      throw unexpected(peek(), expected);
+    }
+  }
+
+  Token expectWord(String expected) throws BadStatement {
+    if (peek().kind() != Token.Kind.WORD) {
+      throw unexpected(peek(), expected);
+    }
+    return next();
+  }
+
+  /** A number with a unit of one of {@code dimensions}, as {@code 0.4 Nm} or {@code 0.4Nm}. */
+  Quantity expectQuantity(Unit.Dimension... dimensions) throws BadStatement {
+    String units = symbols(dimensions);
+    Token token = expectWord("a number and " + units);
+    int split = endOfNumber(token.text());
+    String number = token.text().substring(0, split);
+    if (!Exact.isNumber(number)) {
+      throw unexpected(token, "a number with a decimal point, or a fraction such as 1/1436");
+    }
+    BigFraction value = Exact.parse(number);
+    Token name = token;
+    String symbol = token.text().substring(split);
+    if (symbol.isEmpty()) {
+      name = expectWord(units + " after " + number);
+      symbol = name.text();
+    }
+    Optional<Unit> unit = Unit.of(symbol);
+    if (unit.isEmpty() || !List.of(dimensions).contains(unit.get().dimension())) {
+      throw unexpected(name, units);
+    }
+    return new Quantity(value, unit.get());
+  }
+
+  private static int endOfNumber(String text) {
+    int at = 0;
+    while (at < text.length() && "-0123456789./".indexOf(text.charAt(at)) >= 0) {
+      at++;
+    }
+    return at;
+  }
+
+  private static String symbols(Unit.Dimension... dimensions) {
+    return List.of(dimensions).stream()
+        .map(Unit.Dimension::symbols)
+        .collect(Collectors.joining(", or "));
+  }
+
+  static BadStatement unexpected(Token found, String expected) {
+    return new BadStatement(found.problem("found " + found.quoted() + ", expected " + expected));
+  }
+
+  /** Runs {@code make}; a rejected argument becomes a problem at {@code place}. */
+  static <T, R> R at(Token place, T argument, Function<T, R> make) throws BadStatement {
+    try {
+      return make.apply(argument);
+    } catch (IllegalArgumentException refused) {
+      throw new BadStatement(place.problem(refused.getMessage()));
+    }
+  }
+
+  /** Leaves the statement being read. */
+  static final class BadStatement extends Exception {
+    private static final long serialVersionUID = 1L;
+    final transient CardProblem problem;
+
+    BadStatement(CardProblem problem) {
+      super(problem.message());
+      this.problem = problem;
+    }
+  }
+}

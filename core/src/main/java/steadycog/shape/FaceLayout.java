@@ -1,0 +1,71 @@
+package steadycog.shape;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import steadycog.train.Drive;
+import steadycog.train.MemberId;
+import steadycog.train.Mesh;
+import steadycog.train.Train;
+
+/**
+ * Where every wheel of a train stands, seen along the axes.
+ *
+ * @param wheels in the order of the card
+ * @param clashes how many pairs of wheels in one plane run into each other
+ */
+public record FaceLayout(List<PlacedWheel> wheels, int clashes) {
+
+  /**
+   * Lays the train out: compactly and as wide as a desk where that leaves wheels of one plane
+   * clear, else in one line. Cost: wheels squared times the directions tried.
+   */
+  public static FaceLayout of(Train train) {
+    Shafts shafts = new Shafts(train);
+    MemberId first = first(train);
+    Map<MemberId, Integer> planes = Planes.of(train, shafts, first);
+    FaceLayout best = null;
+    for (Placing.Manner manner : Placing.Manner.values()) {
+      Placing placing = new Placing(train, shafts, planes, manner);
+      FaceLayout next = new FaceLayout(placing.place(first), placing.clashes());
+      if (best == null || next.clashes < best.clashes) {
+        best = next;
+      }
+      if (best.clashes == 0) {
+        break;
+      }
+    }
+    return new FaceLayout(Phases.inMesh(train, best.wheels), best.clashes);
+  }
+
+  private static MemberId first(Train train) {
+    Optional<Drive> drive = train.rolesInForce().drives().stream().findFirst();
+    return drive.map(Drive::member).orElse(train.members().getFirst().id());
+  }
+
+  public PlacedWheel wheel(MemberId id) {
+    return wheels.stream().filter(wheel -> wheel.id().equals(id)).findFirst().orElseThrow();
+  }
+
+  /** The box round all bodies: least x, least y, greatest x, greatest y, in modules. */
+  public double[] bounds() {
+    double[] box = {Double.MAX_VALUE, Double.MAX_VALUE, -Double.MAX_VALUE, -Double.MAX_VALUE};
+    for (PlacedWheel wheel : wheels) {
+      double radius = wheel.bodyRadius();
+      box[0] = Math.min(box[0], wheel.x() - radius);
+      box[1] = Math.min(box[1], wheel.y() - radius);
+      box[2] = Math.max(box[2], wheel.x() + radius);
+      box[3] = Math.max(box[3], wheel.y() + radius);
+    }
+    return box;
+  }
+
+  /**
+   * The centre distance that the mesh asks for, in modules: half the sum or difference of teeth.
+   */
+  public static double centreDistance(Mesh mesh) {
+    int a = mesh.teethA().count();
+    int b = mesh.teethB().count();
+    return (mesh.internal() ? Math.abs(a - b) : a + b) / 2.0;
+  }
+}

@@ -1,0 +1,28 @@
+package steadycog.shape;
+
+/**
+ * A closed polygon; the last point joins the first. The arrays are the outline's own: do not change
+ * them.
+ *
+ * @param x in modules
+ * @param y in modules, up
+ */
+public record Outline(double[] x, double[] y) {
+
+  public int size() {
+    return x.length;
+  }
+
+  /** The polygon turned by {@code angle} (radians, counter-clockwise) and then moved. */
+  public Outline placed(double angle, double dx, double dy) {
+    double cos = Math.cos(angle);
+    double sin = Math.sin(angle);
+    double[] px = new double[x.length];
+    double[] py = new double[x.length];
+    for (int k = 0; k < x.length; k++) {
+      px[k] = dx + x[k] * cos - y[k] * sin;
+      py[k] = dy + x[k] * sin + y[k] * cos;
+    }
+    return new Outline(px, py);
+  }
+}

@@ -1,0 +1,29 @@
+package steadycog.shape;
+
+import steadycog.train.MemberId;
+import steadycog.train.Teeth;
+
+/**
+ * A wheel where it stands in the face view, marks at twelve o'clock and teeth in mesh.
+ *
+ * @param shaft wheels of one number share an axis
+ * @param plane wheels of one number lie side by side; higher ones nearer to the eye
+ * @param x of the axis, in modules
+ * @param y of the axis, in modules, up
+ * @param phase angle of a tooth's (of a ring: a space's) centre-line, radians
+ */
+public record PlacedWheel(
+    MemberId id, Teeth teeth, int shaft, int plane, double x, double y, double phase) {
+
+  public double bodyRadius() {
+    return GearOutline.bodyRadius(teeth);
+  }
+
+  public double distanceTo(PlacedWheel other) {
+    return Math.hypot(x - other.x, y - other.y);
+  }
+
+  PlacedWheel withPhase(double turned) {
+    return new PlacedWheel(id, teeth, shaft, plane, x, y, turned);
+  }
+}

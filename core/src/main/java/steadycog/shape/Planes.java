@@ -1,0 +1,68 @@
+package steadycog.shape;
+
+import java.util.ArrayDeque;
+import java.util.Deque;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import steadycog.train.Member;
+import steadycog.train.MemberId;
+import steadycog.train.Mesh;
+import steadycog.train.Train;
+
+/** Which plane along the axes each wheel lies in: meshing wheels share one, keyed wheels do not. */
+final class Planes {
+  private final Map<MemberId, Integer> planes = new HashMap<>();
+
+  private Planes() {}
+
+  static Map<MemberId, Integer> of(Train train, Shafts shafts, MemberId first) {
+    Planes planes = new Planes();
+    planes.spread(train, shafts, first);
+    for (Member member : train.members()) {
+      if (!planes.planes.containsKey(member.id())) {
+        planes.spread(train, shafts, member.id());
+      }
+    }
+    return planes.planes;
+  }
+
+  private void spread(Train train, Shafts shafts, MemberId from) {
+    Deque<MemberId> queue = new ArrayDeque<>(List.of(from));
+    planes.put(from, 0);
+    while (!queue.isEmpty()) {
+      MemberId at = queue.remove();
+      for (MemberId mate : mates(train, at)) {
+        if (planes.putIfAbsent(mate, planes.get(at)) == null) {
+          queue.add(mate);
+        }
+      }
+      List<Member> shaft = shafts.wheelsOn(shafts.of(at));
+      for (Member keyed : shaft) {
+        if (!planes.containsKey(keyed.id())) {
+          planes.put(keyed.id(), nextFree(shaft, planes.get(at)));
+          queue.add(keyed.id());
+        }
+      }
+    }
+  }
+
+  private int nextFree(List<Member> shaft, int from) {
+    Set<Integer> taken = new HashSet<>();
+    shaft.forEach(member -> taken.add(planes.getOrDefault(member.id(), Integer.MIN_VALUE)));
+    int plane = from;
+    while (taken.contains(plane)) {
+      plane++;
+    }
+    return plane;
+  }
+
+  private static List<MemberId> mates(Train train, MemberId wheel) {
+    return train.meshes().stream()
+        .filter(mesh -> mesh.a().equals(wheel) || mesh.b().equals(wheel))
+        .map((Mesh mesh) -> mesh.a().equals(wheel) ? mesh.b() : mesh.a())
+        .toList();
+  }
+}

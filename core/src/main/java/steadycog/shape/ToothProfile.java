@@ -1,0 +1,130 @@
+package steadycog.shape;
+
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * One side of a tooth as cut by a rack: points from the root to the tip, each a radius and the
+ * angle from the tooth's centre-line. The flank is the involute; the root is the trochoid that the
+ * rounded rack tip really sweeps, so that a small pinion comes out undercut as it would on the
+ * machine (Litvin & Fuentes, <i>Gear Geometry and Applied Theory</i>, ch. 6).
+ */
+final class ToothProfile {
+  /** Below this count full-depth teeth would cross the centre; drawn teeth are lowered to fit. */
+  private static final int FULL_DEPTH_FROM = 6;
+
+  private static final int FILLET_SAMPLES = 48;
+  private static final double LEAST_TIP_HALF_WIDTH = 0.02;
+
+  /** A point in polar form: radius in modules, angle from the centre-line in radians, positive. */
+  record Point(double radius, double angle) {}
+
+  private final BasicRack rack;
+  private final double depth;
+  private final double pitchRadius;
+  private final double baseRadius;
+  private final double halfAngleAtPitch;
+  private final double thinning;
+  private final int teeth;
+
+  /**
+   * A profile of {@code teeth} teeth.
+   *
+   * @param thinning material taken off each flank at the pitch circle, in modules along the arc
+   */
+  ToothProfile(int teeth, BasicRack rack, double thinning) {
+    this.teeth = teeth;
+    this.rack = rack;
+    this.thinning = thinning;
+    this.depth = Math.min(1, (double) teeth / FULL_DEPTH_FROM);
+    this.pitchRadius = teeth / 2.0;
+    this.baseRadius = pitchRadius * Math.cos(rack.pressureAngle());
+    this.halfAngleAtPitch = Math.PI / (2.0 * teeth) - thinning / pitchRadius;
+  }
+
+  double tipRadius() {
+    double wanted = pitchRadius + depth * rack.addendum();
+    double narrowest = LEAST_TIP_HALF_WIDTH;
+    while (wanted > pitchRadius && involuteAngle(wanted) * wanted < narrowest) {
+      wanted -= 0.01;
+    }
+    return wanted;
+  }
+
+  double rootRadius() {
+    return pitchRadius - depth * rack.dedendum();
+  }
+
+  /**
+   * Half the tooth's angle at {@code radius}, by the involute; at or below the base circle its end.
+   */
+  double involuteAngle(double radius) {
+    double inv = BasicRack.involute(rack.pressureAngle());
+    double cos = Math.min(1, baseRadius / radius);
+    return halfAngleAtPitch + inv - BasicRack.involute(Math.acos(cos));
+  }
+
+  /** The side of a tooth from root to tip. */
+  List<Point> points(Detail detail) {
+    List<Point> fillet = fillet();
+    List<Point> side = new ArrayList<>(thinned(fillet, detail.fillet()));
+    double from = Math.max(fillet.getLast().radius(), baseRadius);
+    double tip = tipRadius();
+    for (int k = 0; k < detail.flank(); k++) {
+      // Closer together towards the base circle, where the involute bends most.
+      double share = (double) k / (detail.flank() - 1);
+      double radius = from + (tip - from) * share * (0.4 + 0.6 * share);
+      side.add(new Point(radius, involuteAngle(radius)));
+    }
+    return side;
+  }
+
+  /** The trochoid from the root circle to where it meets the involute, in fine steps. */
+  private List<Point> fillet() {
+    double tan = Math.tan(rack.pressureAngle());
+    double bottom = depth * rack.dedendum();
+    double halfPitch = Math.PI / 4;
+    double rounding =
+        Math.min(
+            depth * rack.tipRadius(),
+            0.95
+                * (halfPitch - bottom * tan)
+                * Math.cos(rack.pressureAngle())
+                / (1 - Math.sin(rack.pressureAngle())));
+    double centreDepth = bottom - rounding;
+    double centreAside = halfPitch - centreDepth * tan - rounding / Math.cos(rack.pressureAngle());
+    List<Point> points = new ArrayList<>();
+    for (int k = 0; k <= FILLET_SAMPLES; k++) {
+      double along = centreDepth / tan * k / FILLET_SAMPLES;
+      Point point = trochoid(along, centreDepth, centreAside, rounding);
+      points.add(point);
+      if (point.radius() >= baseRadius && point.angle() <= involuteAngle(point.radius())) {
+        break;
+      }
+    }
+    return points;
+  }
+
+  /**
+   * Where the rack tip's rounding touches when its centre stands {@code along} past the pitch
+   * point: the contact normal goes through the pitch point (law of gearing).
+   */
+  private Point trochoid(double along, double centreDepth, double centreAside, double rounding) {
+    double length = Math.hypot(along, centreDepth);
+    double x = along + rounding * along / length;
+    double y = pitchRadius - centreDepth - rounding * centreDepth / length;
+    double roll = (along - centreAside) / pitchRadius;
+    double fromGapCentre = Math.atan2(x, y) - roll;
+    return new Point(Math.hypot(x, y), Math.PI / teeth - fromGapCentre - thinning / pitchRadius);
+  }
+
+  private static List<Point> thinned(List<Point> points, int wanted) {
+    List<Point> kept = new ArrayList<>();
+    int last = points.size() - 1;
+    for (int k = 0; k < wanted; k++) {
+      // The join with the involute is drawn by the flank.
+      kept.add(points.get(Math.round((float) last * k / wanted)));
+    }
+    return kept;
+  }
+}

@@ -1,0 +1,103 @@
+package steadycog.study;
+
+import java.util.List;
+import java.util.Optional;
+import org.apache.commons.numbers.fraction.BigFraction;
+import steadycog.check.Checks;
+import steadycog.check.Finding;
+import steadycog.check.Severity;
+import steadycog.check.Subject;
+import steadycog.motion.Mechanism;
+import steadycog.motion.Motion;
+import steadycog.motion.MotionSolver;
+import steadycog.motion.TurnCount;
+import steadycog.number.AngularSpeed;
+import steadycog.number.Mode;
+import steadycog.number.Ratio;
+import steadycog.torque.TorqueSolver;
+import steadycog.torque.Torques;
+import steadycog.train.MemberId;
+import steadycog.train.Mesh;
+import steadycog.train.Role;
+import steadycog.train.Train;
+
+/** A train with its motion, ideal torques and findings. */
+public record Study(Train train, Motion motion, Torques torques, List<Finding> findings) {
+
+  public static Study of(Train train) {
+    Motion motion = MotionSolver.solve(Mechanism.of(train));
+    Torques torques = TorqueSolver.solve(motion);
+    return new Study(train, motion, torques, Checks.of(new Subject(train, motion, torques)));
+  }
+
+  public Optional<Ratio> ratio() {
+    return motion.ratio();
+  }
+
+  /** The mode of the ratio, or neutral where the take-off floats; empty where neither applies. */
+  public Optional<Mode> mode() {
+    Optional<Mode> ofRatio = ratio().map(Ratio::mode);
+    boolean adrift =
+        motion
+            .mechanism()
+            .roles()
+            .take()
+            .filter(take -> motion.floating().contains(take.member()))
+            .isPresent();
+    return adrift ? Optional.of(Mode.NEUTRAL) : ofRatio;
+  }
+
+  public Role role(MemberId member) {
+    return motion.mechanism().roles().of(member);
+  }
+
+  /** Power that enters the train at the member from outside, in W; negative where it leaves. */
+  public Optional<Double> power(MemberId member) {
+    return torques
+        .external(member)
+        .flatMap(torque -> motion.speed(member).map(speed -> watts(torque, speed)));
+  }
+
+  /** Power that passes through the member in W, never negative. */
+  public Optional<Double> carriedPower(MemberId member) {
+    return torques
+        .carried(member)
+        .flatMap(torque -> motion.speed(member).map(speed -> Math.abs(watts(torque, speed))));
+  }
+
+  /**
+   * Power passed by mesh {@code index} from its first wheel to its second as seen on its carrier,
+   * W.
+   */
+  public Optional<Double> meshPower(int index) {
+    Mesh mesh = train.meshes().get(index);
+    int body = motion.mechanism().indexOf(mesh.a());
+    Optional<AngularSpeed> relative = relativeSpeed(mesh);
+    return torques
+        .relationTorque(index, body)
+        .flatMap(torque -> relative.map(speed -> 0.0 - watts(torque, speed)));
+  }
+
+  /** Teeth that pass the mesh in one turn of the input. */
+  public Optional<BigFraction> teethPassed(Mesh mesh) {
+    return new TurnCount(motion, BigFraction.ONE).teethPassed(mesh);
+  }
+
+  public boolean hasErrors() {
+    return findings.stream().anyMatch(finding -> finding.severity() == Severity.ERROR);
+  }
+
+  private Optional<AngularSpeed> relativeSpeed(Mesh mesh) {
+    Optional<AngularSpeed> own = motion.speed(mesh.a());
+    BigFraction minus = BigFraction.ONE.negate();
+    return mesh.carrier().isEmpty()
+        ? own
+        : own.flatMap(
+            speed ->
+                motion.speed(mesh.carrier().get()).map(frame -> speed.plus(frame.times(minus))));
+  }
+
+  private static double watts(BigFraction torque, AngularSpeed speed) {
+    return torque.doubleValue() * speed.inRadPerS();
+  }
+}

@@ -1,0 +1,77 @@
+package steadycog.torque;
+
+import java.util.List;
+import java.util.Optional;
+import org.apache.commons.numbers.fraction.BigFraction;
+import steadycog.motion.Mechanism;
+import steadycog.motion.Relation;
+import steadycog.motion.Relation.Term;
+import steadycog.number.Exact;
+import steadycog.train.MemberId;
+
+/**
+ * The ideal torques of a mechanism, in N m. Values stated as a power, or in a unit of which the
+ * size is not rational, enter as the nearest double; all else is exact.
+ *
+ * @param status whether an equilibrium exists and is the only one
+ * @param external one a body: the torque from outside; empty where it does not follow
+ * @param multipliers one a relation: times a term's coefficient it is the torque of that relation
+ *     on the term's body; empty where it does not follow
+ */
+public record Torques(
+    Mechanism mechanism,
+    Status status,
+    List<Optional<BigFraction>> external,
+    List<Optional<BigFraction>> multipliers) {
+
+  /** Whether the balance of torques has one answer. */
+  public enum Status {
+    /** Every torque follows. */
+    DETERMINED,
+    /** Paths share the load in a way that stiffness, not tooth counts, decides. */
+    INDETERMINATE,
+    /** Nothing takes the torque up: it would only speed the train up, or it is jammed. */
+    NONE
+  }
+
+  /** The torque from outside on the member; zero on a free one. */
+  public Optional<BigFraction> external(MemberId member) {
+    return external.get(mechanism.indexOf(member));
+  }
+
+  /**
+   * The torque that passes through the member, never negative: what flows in equals what flows out,
+   * so it is half the sum of the sizes of all torques on it. Empty where one of them does not
+   * follow.
+   */
+  public Optional<BigFraction> carried(MemberId member) {
+    int body = mechanism.indexOf(member);
+    Optional<BigFraction> sum = external.get(body).map(BigFraction::abs);
+    for (int r = 0; r < mechanism.relations().size() && sum.isPresent(); r++) {
+      Relation relation = mechanism.relations().get(r);
+      if (!(relation.cause() instanceof Relation.Held)) {
+        sum = plus(sum.get(), relationTorque(r, body).map(BigFraction::abs));
+      }
+    }
+    return sum.map(total -> total.divide(2));
+  }
+
+  /** The torque that relation {@code index} puts on {@code body}; zero if it does not touch it. */
+  public Optional<BigFraction> relationTorque(int index, int body) {
+    for (Term term : mechanism.relations().get(index).terms()) {
+      if (term.body() == body) {
+        return multipliers.get(index).map(f -> f.multiply(term.coefficient()));
+      }
+    }
+    return Optional.of(BigFraction.ZERO);
+  }
+
+  private static Optional<BigFraction> plus(BigFraction sum, Optional<BigFraction> next) {
+    return next.map(sum::add);
+  }
+
+  /** Whether any torque acts at all. */
+  public boolean isUnloaded() {
+    return external.stream().flatMap(Optional::stream).allMatch(Exact::isZero);
+  }
+}

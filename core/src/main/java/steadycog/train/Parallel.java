@@ -1,0 +1,93 @@
+package steadycog.train;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * Wheels on fixed parallel axes in a chain, each meshing with or keyed to the one before it: simple
+ * trains with idlers, compound trains, internal wheels.
+ *
+ * @param wheels at least one, named A, B … Z, AA, AB … in order
+ * @param links how wheel k+1 is tied to wheel k; one fewer than wheels
+ */
+public record Parallel(String name, List<Teeth> wheels, List<Link> links) implements Part {
+
+  /** How a wheel is tied to the one before it. */
+  public enum Link {
+    /** Their teeth touch. */
+    MESH,
+    /** They share a shaft. */
+    SHAFT
+  }
+
+  public Parallel {
+    wheels = List.copyOf(wheels);
+    links = List.copyOf(links);
+    if (wheels.isEmpty() || links.size() != wheels.size() - 1) {
+      throw new IllegalArgumentException(
+          wheels.size() + " wheels need one link fewer, not " + links.size());
+    }
+    for (int k = 0; k < links.size(); k++) {
+      if (links.get(k) == Link.MESH && wheels.get(k).internal() && wheels.get(k + 1).internal()) {
+        throw new IllegalArgumentException(
+            "two internal wheels cannot mesh: " + letters(k) + ", " + letters(k + 1));
+      }
+    }
+  }
+
+  /** The name of wheel {@code index} (from 0): A … Z, AA, AB … */
+  public static String letters(int index) {
+    String last = String.valueOf((char) ('A' + index % 26));
+    return index < 26 ? last : letters(index / 26 - 1) + last;
+  }
+
+  @Override
+  public List<Member> members() {
+    List<Member> all = new ArrayList<>(wheels.size());
+    for (int k = 0; k < wheels.size(); k++) {
+      all.add(new Member(id(k), Optional.of(wheels.get(k))));
+    }
+    return all;
+  }
+
+  @Override
+  public List<Mesh> meshes() {
+    List<Mesh> all = new ArrayList<>();
+    for (int k = 0; k < links.size(); k++) {
+      if (links.get(k) == Link.MESH) {
+        all.add(new Mesh(id(k), wheels.get(k), id(k + 1), wheels.get(k + 1), Optional.empty()));
+      }
+    }
+    return all;
+  }
+
+  @Override
+  public List<Join> keyed() {
+    List<Join> all = new ArrayList<>();
+    for (int k = 0; k < links.size(); k++) {
+      if (links.get(k) == Link.SHAFT) {
+        all.add(new Join(id(k), id(k + 1)));
+      }
+    }
+    return all;
+  }
+
+  @Override
+  public Optional<Ends> usualEnds() {
+    return wheels.size() < 2
+        ? Optional.empty()
+        : Optional.of(new Ends(id(0), id(wheels.size() - 1)));
+  }
+
+  /** The same part with wheel {@code index} given other teeth. */
+  public Parallel withTeeth(int index, Teeth teeth) {
+    List<Teeth> changed = new ArrayList<>(wheels);
+    changed.set(index, teeth);
+    return new Parallel(name, changed, links);
+  }
+
+  private MemberId id(int index) {
+    return new MemberId(name, letters(index));
+  }
+}

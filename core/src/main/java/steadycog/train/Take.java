@@ -1,0 +1,22 @@
+package steadycog.train;
+
+import java.util.Optional;
+import steadycog.number.Quantity;
+import steadycog.number.Unit;
+
+/**
+ * The member where the output is taken off.
+ *
+ * @param load the torque that the driven machine asks for, resisting the motion; when given it
+ *     settles the torques instead of the drive's
+ */
+public record Take(MemberId member, Optional<Quantity> load) {
+
+  public Take {
+    load.ifPresent(given -> Drive.requireDimension(given, Unit.Dimension.TORQUE));
+  }
+
+  public static Take of(MemberId member) {
+    return new Take(member, Optional.empty());
+  }
+}

@@ -1,0 +1,102 @@
+package steadycog.train;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * A whole train as it stands on the bench: parts, what joins them, and the roles of their members.
+ *
+ * @param parts at least one; with several, each has a name of its own
+ * @param joins members of (usually different) parts that are one body
+ */
+public record Train(List<Part> parts, List<Join> joins, Roles roles) {
+
+  public Train {
+    parts = List.copyOf(parts);
+    joins = List.copyOf(joins);
+    requireNames(parts);
+    Set<MemberId> known = new HashSet<>();
+    parts.forEach(part -> part.members().forEach(member -> known.add(member.id())));
+    joins.forEach(join -> requireKnown(known, join.a(), join.b()));
+    roles.drives().forEach(drive -> requireKnown(known, drive.member()));
+    roles.holds().forEach(held -> requireKnown(known, held));
+    roles.take().ifPresent(take -> requireKnown(known, take.member()));
+    roles.locks().forEach(lock -> requireKnown(known, lock.a(), lock.b()));
+  }
+
+  private static void requireNames(List<Part> parts) {
+    if (parts.isEmpty()) {
+      throw new IllegalArgumentException("a train needs at least one part");
+    }
+    Set<String> names = new HashSet<>();
+    for (Part part : parts) {
+      if (part.name().isEmpty() && parts.size() > 1) {
+        throw new IllegalArgumentException("with several parts each needs a name");
+      }
+      if (!names.add(part.name())) {
+        throw new IllegalArgumentException("two parts named " + part.name());
+      }
+    }
+  }
+
+  private static void requireKnown(Set<MemberId> known, MemberId... members) {
+    for (MemberId member : members) {
+      if (!known.contains(member)) {
+        throw new IllegalArgumentException("no member " + member);
+      }
+    }
+  }
+
+  /** Every member of every part, in the order of the card. */
+  public List<Member> members() {
+    List<Member> all = new ArrayList<>();
+    parts.forEach(part -> all.addAll(part.members()));
+    return all;
+  }
+
+  public List<Mesh> meshes() {
+    List<Mesh> all = new ArrayList<>();
+    parts.forEach(part -> all.addAll(part.meshes()));
+    return all;
+  }
+
+  public List<Join> keyed() {
+    List<Join> all = new ArrayList<>();
+    parts.forEach(part -> all.addAll(part.keyed()));
+    return all;
+  }
+
+  public Train withRoles(Roles changed) {
+    return new Train(parts, joins, changed);
+  }
+
+  /** The same train with {@code part} in place of the one of that name. */
+  public Train withPart(Part part) {
+    return new Train(
+        parts.stream().map(old -> old.name().equals(part.name()) ? part : old).toList(),
+        joins,
+        roles);
+  }
+
+  /**
+   * The roles in force: the stated ones, or for a single part without {@code drive} and {@code
+   * take} its {@linkplain Part#usualEnds usual ends} unless a hold stands in the way.
+   */
+  public Roles rolesInForce() {
+    return assumedEnds().map(ends -> roles.driving(ends.drive()).taking(ends.take())).orElse(roles);
+  }
+
+  /** The ends that {@link #rolesInForce} assumes because the card states none. */
+  public Optional<Ends> assumedEnds() {
+    if (!roles.isUnstated() || parts.size() != 1) {
+      return Optional.empty();
+    }
+    return parts
+        .getFirst()
+        .usualEnds()
+        .filter(ends -> roles.of(ends.drive()) != Role.HOLD && roles.of(ends.take()) != Role.HOLD);
+  }
+}

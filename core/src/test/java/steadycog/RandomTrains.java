@@ -1,0 +1,60 @@
+package steadycog;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Random;
+import steadycog.number.Exact;
+import steadycog.number.Quantity;
+import steadycog.number.Unit;
+import steadycog.train.Drive;
+import steadycog.train.MemberId;
+import steadycog.train.Parallel;
+import steadycog.train.Parallel.Link;
+import steadycog.train.Roles;
+import steadycog.train.Take;
+import steadycog.train.Teeth;
+import steadycog.train.Train;
+
+/** Made-up trains for property tests; the same seed gives the same train. */
+public final class RandomTrains {
+  private RandomTrains() {}
+
+  /** A chain of 2 to {@code most} wheels that can be drawn: rings hold what meshes inside them. */
+  public static Parallel parallel(String name, Random random, int most) {
+    int size = 2 + random.nextInt(most - 1);
+    List<Teeth> wheels = new ArrayList<>();
+    List<Link> links = new ArrayList<>();
+    wheels.add(Teeth.external(12 + random.nextInt(60)));
+    for (int k = 1; k < size; k++) {
+      Teeth before = wheels.getLast();
+      Link link = random.nextInt(5) < 3 ? Link.MESH : Link.SHAFT;
+      boolean ring = link == Link.MESH && !before.internal() && random.nextInt(8) == 0;
+      int count =
+          ring
+              ? 2 * before.count() + 10 + random.nextInt(20)
+              : link == Link.MESH && before.internal()
+                  ? 12 + random.nextInt(Math.max(1, before.count() / 2 - 12))
+                  : 12 + random.nextInt(60);
+      wheels.add(new Teeth(count, ring));
+      links.add(link);
+    }
+    return new Parallel(name, wheels, links);
+  }
+
+  /** A chain driven at its first wheel and taken off at its last. */
+  public static Train driven(Random random, int most) {
+    Parallel part = parallel("", random, most);
+    Quantity speed = new Quantity(Exact.of(random.nextInt(1, 4000), 4), Unit.RPM);
+    Quantity torque = new Quantity(Exact.of(random.nextInt(1, 400), 25), Unit.NM);
+    MemberId first = part.members().getFirst().id();
+    MemberId last = part.members().getLast().id();
+    Roles roles =
+        new Roles(
+            List.of(new Drive(first, Optional.of(speed), Optional.of(torque))),
+            List.of(),
+            Optional.of(Take.of(last)),
+            List.of());
+    return new Train(List.of(part), List.of(), roles);
+  }
+}

@@ -1,0 +1,206 @@
+package steadycog.notation;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertThrows;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Random;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import steadycog.RandomTrains;
+import steadycog.number.Unit;
+import steadycog.train.Join;
+import steadycog.train.MemberId;
+import steadycog.train.Roles;
+import steadycog.train.Train;
+
+class CardTest {
+
+  @Test
+  void readsAWholeCard() throws CardException {
+    Train train =
+        Card.read(
+                """
+                # dome rotator
+                A1: parallel 18~72 = 20 ~ 80i   # two stages
+                b: PARALLEL 30 = 12; join A1.d = b.a
+                Drive a1.A 1500rpm 0.5 hp; take b.B 12 lbf-in
+                hold b.A
+                lock A1.A = A1.B
+                """)
+            .train();
+    assertEquals(List.of("A1.A", "A1.B", "A1.C", "A1.D", "b.A", "b.B"), names(train));
+    assertEquals("80i", train.members().get(3).teeth().orElseThrow().toString());
+    assertEquals(Unit.HP, train.roles().drives().getFirst().effort().orElseThrow().unit());
+    assertEquals("12 lbf-in", train.roles().take().orElseThrow().load().orElseThrow().toString());
+    assertEquals(List.of(new Join(new MemberId("A1", "D"), new MemberId("b", "A"))), train.joins());
+  }
+
+  private static List<String> names(Train train) {
+    return train.members().stream().map(member -> member.id().toString()).toList();
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "parallel 18 ~| 1:14: found the end of the statement, expected a tooth count such as 18, or"
+            + " 60i for internal teeth",
+        "parallel 18 72| 1:13: found '72', expected ~ (meshes with) or = (same shaft as)",
+        "parallel 18 ~ 7x2| 1:15: found '7x2', expected a tooth count such as 18, or 60i for"
+            + " internal teeth",
+        "parallel 0 ~ 72| 1:10: teeth 0: expected 1 to 99999",
+        "parallel 60i ~ 80i| 1:14: two internal wheels cannot mesh: one of them must be external",
+        "paralel 18 ~ 72| 1:1: found 'paralel', expected a part (parallel) or drive, hold, take,"
+            + " lock or join",
+        "parallel 18 ~ 72;drive Z| 1:24: found 'Z', expected a member: A, B",
+        "parallel 18 ~ 72;drive A 5| 1:27: found the end of the statement, expected rpm, rad/s or"
+            + " deg/s, or Nm, Nmm, lbf-ft, lbf-in or kgf-cm, or W or hp after 5",
+        "parallel 18 ~ 72;drive A 1,5 rpm| 1:26: found '1,5', expected rpm, rad/s or deg/s, or Nm,"
+            + " Nmm, lbf-ft, lbf-in or kgf-cm, or W or hp",
+        "parallel 18 ~ 72;drive A 5 rpm 6 rpm| 1:32: a second speed",
+        "parallel 18 ~ 72;drive A;hold a| 1:31: A has a role already (line 1): it cannot hold too",
+        "parallel 18 ~ 72;take A;take B| 1:30: a second take-off: a ratio needs exactly one",
+        "parallel 18 ~ 72;lock A = A| 1:27: A tied to itself: name another member",
+        "parallel 18 ~ 72;take B 5 rpm| 1:27: found 'rpm', expected Nm, Nmm, lbf-ft, lbf-in or"
+            + " kgf-cm",
+        "parallel 18 ~ 72;parallel 9 ~ 9| 1:18: a second part: with several parts each needs a"
+            + " name, as in winch: …",
+        "a: parallel 18 ~ 72;a: parallel 9 ~ 9| 1:21: a second part named 'a': rename one",
+        "a: parallel 18 ~ 72;b: parallel 9 ~ 9;drive A| 1:45: found 'A', expected the part as well:"
+            + " a.A or b.A",
+        "drive A| 1:1: no part on the card, expected one such as: parallel 18 ~ 72",
+        "x: cogs 18| 1:4: found 'cogs', expected a kind of part: parallel"
+      })
+  void errorsNamePlaceFoundAndExpected(String card, String expected) {
+    assertEquals(expected.strip(), problems(card).getFirst());
+  }
+
+  private static List<String> problems(String card) {
+    CardException refused = assertThrows(CardException.class, () -> Card.read(card));
+    return refused.problems().stream().map(CardProblem::toString).toList();
+  }
+
+  @Test
+  void everyBadStatementIsReportedInOrder() {
+    List<String> found = problems("parallel 18 ~ 72\ndrive Q\nhold\nfly B");
+    assertEquals(3, found.size());
+    assertTrue(found.get(0).startsWith("2:7"), found.get(0));
+    assertTrue(found.get(1).startsWith("3:5"), found.get(1));
+    assertTrue(found.get(2).startsWith("4:1"), found.get(2));
+  }
+
+  @Test
+  void printingThenReadingGivesTheSameTrain() throws CardException {
+    Random random = new Random(2);
+    for (int k = 0; k < 300; k++) {
+      Train train = RandomTrains.driven(random, 60);
+      Card card = Card.of(train);
+      assertEquals(train, Card.read(card.text()).train());
+      assertEquals(card.text(), Card.of(Card.read(card.text()).train()).text());
+    }
+  }
+
+  @Test
+  void fortyWheelsHaveTwoLetterNames() throws CardException {
+    String card = "parallel 20" + " ~ 21".repeat(39) + "\ndrive A\ntake AN";
+    assertEquals("AN", Card.read(card).train().members().getLast().id().name());
+  }
+
+  @Test
+  void anyGarbageIsRefusedWithAPlaceOnTheCard() {
+    String alphabet = "parallel 18~=:;#\n driveholdAB.60i rpmNm/-\t\u00a0é";
+    Random random = new Random(3);
+    for (int k = 0; k < 5000; k++) {
+      StringBuilder text = new StringBuilder(k % 2 == 0 ? "" : "parallel 18 ~ 72\n");
+      int length = random.nextInt(60);
+      for (int c = 0; c < length; c++) {
+        text.append(alphabet.charAt(random.nextInt(alphabet.length())));
+      }
+      try {
+        Card.read(text.toString());
+      } catch (CardException refused) {
+        String[] lines = text.toString().split("\\R", -1);
+        CardProblem first = refused.problems().getFirst();
+        assertTrue(first.line() >= 1 && first.line() <= lines.length, text.toString());
+        assertTrue(first.column() - 1 <= lines[first.line() - 1].length(), text.toString());
+      }
+    }
+  }
+
+  @Test
+  void revisingKeepsCommentsAndSpelling() throws CardException {
+    Card card =
+        Card.read(
+            """
+            # Winch, counted twice
+            parallel 16~40 ~ 56   # idler in the middle
+            drive a 90rpm 6 Nm; take C  # drum
+
+            """);
+    Roles roles = card.train().roles();
+    Card held = card.revised(card.train().withRoles(roles.taking(id("B")).holding(id("C"))));
+    assertEquals(
+        """
+        # Winch, counted twice
+        parallel 16~40 ~ 56   # idler in the middle
+        drive a 90rpm 6 Nm; take B  # drum
+        hold C
+        """,
+        held.text());
+    Card freed = held.revised(held.train().withRoles(held.train().roles().freeing(id("B"))));
+    assertEquals(
+        """
+        # Winch, counted twice
+        parallel 16~40 ~ 56   # idler in the middle
+        drive a 90rpm 6 Nm # drum
+        hold C
+        """,
+        freed.text());
+  }
+
+  private static MemberId id(String name) {
+    return new MemberId("", name);
+  }
+
+  @Test
+  void aRevisedCardDescribesTheRevisedTrainAndKeepsEveryComment() throws CardException {
+    Random random = new Random(4);
+    for (int run = 0; run < 100; run++) {
+      Card card = commented(Card.of(RandomTrains.driven(random, 8)).text());
+      for (int step = 0; step < 20; step++) {
+        Train train = card.train();
+        List<MemberId> members = new ArrayList<>();
+        train.members().forEach(member -> members.add(member.id()));
+        MemberId one = members.get(random.nextInt(members.size()));
+        MemberId two = members.get(random.nextInt(members.size()));
+        Roles roles = train.roles();
+        Roles next =
+            switch (random.nextInt(5)) {
+              case 0 -> roles.driving(one);
+              case 1 -> roles.holding(one);
+              case 2 -> roles.taking(one);
+              case 3 -> one.equals(two) ? roles : roles.locking(one, two);
+              default -> roles.freeing(one);
+            };
+        card = card.revised(train.withRoles(next));
+        assertEquals(train.withRoles(next), card.train());
+        assertEquals(card.train(), Card.read(card.text()).train(), card.text());
+        assertTrue(card.text().contains("# kept 0"), card.text());
+        assertTrue(card.text().contains("# kept 2"), card.text());
+      }
+    }
+  }
+
+  private static Card commented(String text) throws CardException {
+    String[] lines = text.split("\n");
+    StringBuilder with = new StringBuilder();
+    for (int k = 0; k < lines.length; k++) {
+      with.append(lines[k]).append(" # kept ").append(k).append('\n');
+    }
+    return Card.read(with.toString());
+  }
+}
