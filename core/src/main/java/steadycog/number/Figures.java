@@ -10,8 +10,8 @@ public final class Figures {
   private Figures() {}
 
   /**
-   * {@code value} to {@code digits} significant digits without trailing zeros, an ASCII minus; whole
-   * digits are never rounded away.
+   * {@code value} to {@code digits} significant digits without trailing zeros, an ASCII minus;
+   * whole digits are never rounded away.
    *
    * @param digits 1 to 15
    */

@@ -1,0 +1,97 @@
+package steadycog.cli;
+
+import java.io.IOException;
+import java.io.PrintWriter;
+import java.nio.file.AccessDeniedException;
+import java.nio.file.Files;
+import java.nio.file.NoSuchFileException;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.ToIntFunction;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Spec;
+import steadycog.format.file.JobFiles;
+import steadycog.format.json.StudyJson;
+import steadycog.format.json.UnreadableException;
+import steadycog.job.Job;
+import steadycog.job.Sheet;
+import steadycog.study.Study;
+
+/** The CARD that most commands take. */
+final class CardInput {
+  @Spec(Spec.Target.MIXEE)
+  CommandSpec spec;
+
+  @Parameters(
+      paramLabel = "CARD",
+      description = "a card (.txt), a job (.cog.json), or - for standard input")
+  String source;
+
+  @Option(
+      names = "--train",
+      paramLabel = "NAME",
+      description = "only the train of that name in the job")
+  Optional<String> train = Optional.empty();
+
+  /** Runs {@code use} on the job, or says in one line why it cannot be read. */
+  int with(ToIntFunction<Job> use) {
+    String file = source.equals("-") ? "<stdin>" : source;
+    try {
+      Job job = read();
+      return use.applyAsInt(train.isPresent() ? only(job, train.get()) : job);
+    } catch (UnreadableException unreadable) {
+      return refuse(unreadable.at(file));
+    } catch (NoSuchFileException missing) {
+      return refuse(file + ":1:1: no such file");
+    } catch (AccessDeniedException denied) {
+      return refuse(file + ":1:1: may not be read");
+    } catch (IOException broken) {
+      return refuse(file + ":1:1: cannot be read: " + broken.getMessage());
+    }
+  }
+
+  private Job read() throws IOException, UnreadableException {
+    if (source.equals("-")) {
+      return JobFiles.read(System.in, "train");
+    }
+    Path file = Path.of(source);
+    if (Files.isDirectory(file)) {
+      throw new UnreadableException(1, 1, "a folder, expected a card or job file");
+    }
+    return JobFiles.open(file);
+  }
+
+  private static Job only(Job job, String name) throws UnreadableException {
+    List<Sheet> found =
+        job.sheets().stream().filter(sheet -> sheet.name().equalsIgnoreCase(name)).toList();
+    if (found.isEmpty()) {
+      List<String> names = job.sheets().stream().map(Sheet::name).toList();
+      throw new UnreadableException(
+          1, 1, "no train '" + name + "', expected one of: " + String.join(", ", names));
+    }
+    return new Job(job.title(), found);
+  }
+
+  private int refuse(String reason) {
+    PrintWriter err = spec.commandLine().getErr();
+    err.println(reason.lines().findFirst().orElse(reason));
+    err.flush();
+    return Exit.NOT_READ;
+  }
+
+  /** The trains of the job worked out, one after the other. */
+  static List<StudyJson.Named> studies(Job job) {
+    return job.sheets().stream()
+        .map(sheet -> new StudyJson.Named(sheet.name(), Study.of(sheet.card().train())))
+        .toList();
+  }
+
+  static int exitCode(List<StudyJson.Named> studies) {
+    return studies.stream().anyMatch(named -> named.study().hasErrors())
+        ? Exit.DONE_WITH_ERRORS
+        : Exit.DONE;
+  }
+}

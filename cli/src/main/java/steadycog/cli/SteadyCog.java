@@ -1,0 +1,73 @@
+package steadycog.cli;
+
+import java.nio.file.Path;
+import java.util.Optional;
+import java.util.concurrent.Callable;
+import java.util.function.Function;
+import picocli.CommandLine;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Spec;
+
+/** The program's one entry: {@code steady-cog COMMAND …}, or the window without a command. */
+@Command(
+    name = "steady-cog",
+    mixinStandardHelpOptions = true,
+    version = "Steady Cog 0.1.0",
+    description = {
+      "Lays out gear trains, checks them, and works out speeds and torques.",
+      "Without a command the window opens."
+    },
+    footer = {
+      "",
+      "CARD is a card (.txt) or a job (.cog.json), or - for standard input.",
+      "Exit codes: 0 done, 1 done and a finding is an error, 2 the input could not be read."
+    },
+    subcommands = {SolveCommand.class, CheckCommand.class, ExportCommand.class})
+public final class SteadyCog implements Callable<Integer> {
+  @Spec CommandSpec spec;
+
+  private SteadyCog() {}
+
+  public static void main(String[] args) {
+    System.exit(commandLine().execute(args));
+  }
+
+  static CommandLine commandLine() {
+    return new CommandLine(new SteadyCog())
+        .setCaseInsensitiveEnumValuesAllowed(true)
+        .setExitCodeExceptionMapper(crash -> Exit.NOT_READ);
+  }
+
+  @Override
+  public Integer call() {
+    return inWindow(window -> window.open(Optional.empty(), spec.commandLine().getOut()));
+  }
+
+  @Command(name = "open", description = "Opens the window with a job or card.")
+  int open(@Parameters(paramLabel = "FILE", description = "a job or card") Path file) {
+    return inWindow(window -> window.open(Optional.of(file), spec.commandLine().getOut()));
+  }
+
+  @Command(name = "demo", description = "Opens the window with the demo jobs of Tern Rock.")
+  int demo() {
+    return inWindow(window -> window.demo(spec.commandLine().getOut()));
+  }
+
+  @Command(name = "shots", description = "Writes a 1280x800 PNG of each main view.")
+  int shots(@Parameters(paramLabel = "DIR", description = "where to put them") Path folder) {
+    return inWindow(window -> window.shots(folder, spec.commandLine().getOut()));
+  }
+
+  private int inWindow(Function<Window, Integer> action) {
+    Optional<Window> window = Window.find();
+    if (window.isEmpty()) {
+      spec.commandLine()
+          .getErr()
+          .println("The window's files are not on the class path: start it by ./steady-cog");
+      return Exit.NOT_READ;
+    }
+    return action.apply(window.get());
+  }
+}

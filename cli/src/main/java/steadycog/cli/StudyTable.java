@@ -1,0 +1,125 @@
+package steadycog.cli;
+
+import java.util.List;
+import java.util.Optional;
+import steadycog.check.Finding;
+import steadycog.format.json.StudyJson;
+import steadycog.number.AngularSpeed;
+import steadycog.number.Exact;
+import steadycog.number.Figures;
+import steadycog.number.Ratio;
+import steadycog.study.Study;
+import steadycog.torque.Torques;
+import steadycog.train.Member;
+import steadycog.train.MemberId;
+import steadycog.train.Mesh;
+
+/** Results laid out for a terminal. */
+final class StudyTable {
+  private static final int DIGITS = 6;
+  private static final String NONE = "-";
+
+  private StudyTable() {}
+
+  static String solve(List<StudyJson.Named> trains) {
+    StringBuilder text = new StringBuilder();
+    for (StudyJson.Named train : trains) {
+      text.append(heading(trains, train));
+      text.append(headline(train.study())).append('\n');
+      text.append(members(train.study())).append('\n');
+      TextTable meshes = meshes(train.study());
+      text.append(meshes.isEmpty() ? "" : meshes + "\n");
+      text.append(findings(train.study()));
+      if (train.study().torques().status() == Torques.Status.DETERMINED) {
+        text.append("Torques are ideal, without losses.\n");
+      }
+    }
+    return text.toString();
+  }
+
+  static String check(List<StudyJson.Named> trains) {
+    StringBuilder text = new StringBuilder();
+    for (StudyJson.Named train : trains) {
+      text.append(heading(trains, train));
+      String found = findings(train.study());
+      text.append(found.isEmpty() ? "nothing found\n" : found);
+    }
+    return text.toString();
+  }
+
+  private static String heading(List<StudyJson.Named> trains, StudyJson.Named train) {
+    String first = train == trains.getFirst() ? "" : "\n";
+    return trains.size() == 1 ? "" : first + "== " + train.name() + " ==\n";
+  }
+
+  private static String headline(Study study) {
+    Optional<Ratio> ratio = study.ratio();
+    if (ratio.isEmpty()) {
+      String mode = study.mode().map(m -> ", " + m.word()).orElse("");
+      return "no ratio: "
+          + study.motion().status().name().toLowerCase(java.util.Locale.ROOT)
+          + mode
+          + "\n";
+    }
+    Ratio known = ratio.get();
+    return "reduction ratio i = in/out   "
+        + known.reductionText()
+        + "   exactly "
+        + Exact.text(known.reduction())
+        + "\ntrain value     e = out/in   "
+        + known.trainValueText()
+        + "   exactly "
+        + Exact.text(known.trainValue())
+        + "\noutput turns the "
+        + (known.sameDirection() ? "same" : "opposite")
+        + " way: "
+        + known.mode().word()
+        + "\n";
+  }
+
+  private static TextTable members(Study study) {
+    TextTable table =
+        new TextTable(
+            2, "member", "role", "teeth", "turns", "rpm", "torque Nm", "carries Nm", "power W");
+    for (Member member : study.train().members()) {
+      MemberId id = member.id();
+      table.add(
+          id.toString(),
+          study.role(id).word(),
+          member.teeth().map(Object::toString).orElse(NONE),
+          study.motion().turnsPerInputTurn(id).map(Exact::text).orElse(NONE),
+          number(study.motion().speed(id).map(AngularSpeed::inRpm)),
+          number(study.torques().external(id).map(t -> t.doubleValue())),
+          number(study.torques().carried(id).map(t -> t.doubleValue())),
+          number(study.power(id)));
+    }
+    return table;
+  }
+
+  private static TextTable meshes(Study study) {
+    TextTable table = new TextTable(1, "mesh", "teeth past per input turn", "power W");
+    List<Mesh> all = study.train().meshes();
+    for (int k = 0; k < all.size(); k++) {
+      table.add(
+          all.get(k).a() + " ~ " + all.get(k).b(),
+          study.teethPassed(all.get(k)).map(Exact::text).orElse(NONE),
+          number(study.meshPower(k)));
+    }
+    return table;
+  }
+
+  private static String findings(Study study) {
+    StringBuilder text = new StringBuilder();
+    for (Finding finding : study.findings()) {
+      text.append(finding.severity().word()).append(' ').append(finding.code()).append(": ");
+      text.append(finding.message());
+      finding.remedy().ifPresent(remedy -> text.append(' ').append(remedy));
+      text.append('\n');
+    }
+    return text.toString();
+  }
+
+  private static String number(Optional<Double> value) {
+    return value.map(known -> Figures.significant(known, DIGITS)).orElse(NONE);
+  }
+}

@@ -1,0 +1,120 @@
+package steadycog.cli;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.io.ByteArrayInputStream;
+import java.io.InputStream;
+import java.io.PrintWriter;
+import java.io.StringWriter;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import picocli.CommandLine;
+import steadycog.format.demo.TernRock;
+import steadycog.format.file.JobFiles;
+
+class CommandLineTest {
+  private static final String DOME =
+      "parallel 18 ~ 72 = 20 ~ 80 = 17 ~ 136\ndrive A 1500 rpm 0.4 Nm\ntake F\n";
+
+  @TempDir Path folder;
+  private final StringWriter out = new StringWriter();
+  private final StringWriter err = new StringWriter();
+
+  private int run(String stdin, String... args) {
+    out.getBuffer().setLength(0);
+    err.getBuffer().setLength(0);
+    InputStream before = System.in;
+    System.setIn(new ByteArrayInputStream(stdin.getBytes(StandardCharsets.UTF_8)));
+    try {
+      CommandLine line = SteadyCog.commandLine();
+      return line.setOut(new PrintWriter(out)).setErr(new PrintWriter(err, true)).execute(args);
+    } finally {
+      System.setIn(before);
+    }
+  }
+
+  @Test
+  void solvesACardFromStandardInput() {
+    assertEquals(0, run(DOME, "solve", "-", "--json"));
+    assertTrue(out.toString().contains("\"ratio\": \"-128\""), out.toString());
+    assertTrue(out.toString().contains("\"speed\": \"-375/32\""), out.toString());
+    assertEquals("", err.toString());
+    assertEquals(0, run(DOME, "solve", "-"));
+    assertTrue(out.toString().contains("128 : 1   exactly -128"), out.toString());
+    assertTrue(out.toString().contains("51.2"), out.toString());
+  }
+
+  @Test
+  void unreadableInputSaysWhyInOneLineAndPrintsNothing() throws Exception {
+    assertEquals(2, run("parallel 18 ~\n", "solve", "-", "--json"));
+    assertEquals("", out.toString());
+    assertTrue(err.toString().startsWith("<stdin>:1:14: found"), err.toString());
+    assertEquals(1, err.toString().lines().count());
+    assertEquals(2, run("", "check", folder.resolve("none.txt").toString()));
+    assertTrue(err.toString().endsWith("none.txt:1:1: no such file\n"), err.toString());
+    Path job = folder.resolve("bad.cog.json");
+    Files.writeString(job, "{\n  \"format\": \"steady-cog-job\",\n  \"version\": 9\n}\n");
+    assertEquals(2, run("", "solve", job.toString()));
+    assertTrue(err.toString().contains(":3:14: made by a newer"), err.toString());
+    assertEquals(2, run("", "solve", folder.toString()));
+    assertEquals(2, run(DOME, "fly", "-"));
+  }
+
+  @Test
+  void aFindingThatIsAnErrorGivesExitOne() {
+    assertEquals(1, run("parallel 20 ~ 40\ndrive A\nhold B\n", "check", "-"));
+    assertTrue(out.toString().startsWith("error jam: It cannot turn: A ~ B"), out.toString());
+    assertEquals(1, run("parallel 7 ~ 40\n", "solve", "-", "--json"));
+    assertTrue(out.toString().contains("\"fix\": \"Give it 8 teeth"), out.toString());
+    assertEquals(0, run(DOME, "check", "-"));
+    assertEquals("nothing found\n", out.toString());
+  }
+
+  @Test
+  void exportsByTheEndingAndBack() throws Exception {
+    Path job = folder.resolve("tern.cog.json");
+    JobFiles.save(TernRock.job(), 0, job);
+    Path card = folder.resolve("winch.txt");
+    assertEquals(
+        0,
+        run(
+            "",
+            "export",
+            job.toString(),
+            "--train",
+            "mirror-cover WINCH",
+            "--to",
+            card.toString()));
+    assertTrue(Files.readString(card).contains("parallel 16 ~ 25 ~ 56"));
+    Path back = folder.resolve("back.json");
+    assertEquals(0, run("", "export", card.toString(), "--to", back.toString()));
+    assertEquals(
+        TernRock.job().sheets().get(1).card(), JobFiles.open(back).sheets().getFirst().card());
+    assertEquals(2, run("", "export", job.toString(), "--to", card.toString()));
+    assertTrue(err.toString().contains("name one by --train"), err.toString());
+    assertEquals(2, run("", "export", card.toString(), "--to", "x.dwg"));
+    assertTrue(err.toString().contains("unknown ending"), err.toString());
+    assertEquals(2, run("", "solve", job.toString(), "--train", "no such"));
+    assertTrue(err.toString().contains("Dome rotator, Mirror-cover winch"), err.toString());
+  }
+
+  @Test
+  void aJobOfSeveralTrainsIsSolvedWhole() throws Exception {
+    Path job = folder.resolve("tern.cog.json");
+    JobFiles.save(TernRock.job(), 0, job);
+    assertEquals(0, run("", "solve", job.toString(), "--json"));
+    assertTrue(out.toString().contains("\"train\": \"Mirror-cover winch\""), out.toString());
+    assertEquals(0, run("", "check", job.toString()));
+    assertTrue(out.toString().contains("note idler: B is an idler"), out.toString());
+  }
+
+  @Test
+  void withoutTheWindowItsCommandsSaySo() {
+    assertEquals(2, run("", "demo"));
+    assertTrue(err.toString().contains("./steady-cog"), err.toString());
+  }
+}

@@ -1,0 +1,142 @@
+package steadycog.format.file;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.ByteBuffer;
+import java.nio.channels.FileChannel;
+import java.nio.charset.CharacterCodingException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.AtomicMoveNotSupportedException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.nio.file.StandardOpenOption;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import steadycog.format.json.JobJson;
+import steadycog.format.json.UnreadableException;
+import steadycog.job.Job;
+import steadycog.job.Sheet;
+import steadycog.notation.Card;
+import steadycog.notation.CardException;
+import steadycog.notation.CardProblem;
+
+/** Opens and saves jobs: {@code .json} as a job file, {@code .txt} as the card of one train. */
+public final class JobFiles {
+  /** The ending of job files. */
+  public static final String JOB_ENDING = ".cog.json";
+
+  /** The ending of plain cards. */
+  public static final String CARD_ENDING = ".txt";
+
+  /** Far above any real job, far below what would trouble the machine. */
+  public static final int MOST_BYTES = 16 * 1024 * 1024;
+
+  private static final char BYTE_ORDER_MARK = '\ufeff';
+
+  private JobFiles() {}
+
+  /**
+   * Reads the job or card in {@code file}.
+   *
+   * @throws UnreadableException if the contents make no job; the file is left alone
+   * @throws IOException if the file cannot be read at all
+   */
+  public static Job open(Path file) throws IOException, UnreadableException {
+    String name = file.getFileName().toString();
+    try (InputStream in = Files.newInputStream(file)) {
+      return parse(text(in), plainName(name));
+    }
+  }
+
+  /** Reads a job or card from a stream; {@code name} is given to a card's train. */
+  public static Job read(InputStream in, String name) throws IOException, UnreadableException {
+    return parse(text(in), name);
+  }
+
+  /** A job starts with a brace, a card never does. */
+  private static Job parse(String text, String name) throws UnreadableException {
+    if (text.stripLeading().startsWith("{")) {
+      return JobJson.read(text);
+    }
+    try {
+      return new Job("", List.of(new Sheet(name, Card.read(text), Optional.empty())));
+    } catch (CardException unreadable) {
+      CardProblem first = unreadable.problems().getFirst();
+      throw new UnreadableException(first.line(), first.column(), first.message());
+    }
+  }
+
+  private static String text(InputStream in) throws IOException, UnreadableException {
+    byte[] bytes = in.readNBytes(MOST_BYTES + 1);
+    if (bytes.length > MOST_BYTES) {
+      throw new UnreadableException(
+          1, 1, "larger than " + MOST_BYTES / (1024 * 1024) + " MB: not a job or card");
+    }
+    try {
+      String text = StandardCharsets.UTF_8.newDecoder().decode(ByteBuffer.wrap(bytes)).toString();
+      boolean marked = !text.isEmpty() && text.charAt(0) == BYTE_ORDER_MARK;
+      return marked ? text.substring(1) : text;
+    } catch (CharacterCodingException notText) {
+      throw new UnreadableException(1, 1, "not UTF-8 text: not a job or card");
+    }
+  }
+
+  /** Whether {@code file} is to hold a plain card. */
+  public static boolean isCard(Path file) {
+    return file.toString().toLowerCase(Locale.ROOT).endsWith(CARD_ENDING);
+  }
+
+  /** Whether {@code file} is to hold a job. */
+  public static boolean isJob(Path file) {
+    return file.toString().toLowerCase(Locale.ROOT).endsWith(".json");
+  }
+
+  /**
+   * Saves by the file's ending; a card holds one train, so its index is needed.
+   *
+   * @throws IOException if the disk refuses; what stood in the file before stands there still
+   */
+  public static void save(Job job, int sheet, Path file) throws IOException {
+    write(file, isCard(file) ? job.sheets().get(sheet).text() : JobJson.write(job));
+  }
+
+  /** Replaces the file's contents in one step: written beside it, flushed to disk, then moved. */
+  public static void write(Path file, String text) throws IOException {
+    Path target = Files.exists(file) ? file.toRealPath() : file.toAbsolutePath();
+    Path folder = target.getParent();
+    Path beside = Files.createTempFile(folder, "." + target.getFileName(), ".part");
+    try {
+      try (FileChannel channel = FileChannel.open(beside, StandardOpenOption.WRITE)) {
+        ByteBuffer bytes = StandardCharsets.UTF_8.encode(text);
+        while (bytes.hasRemaining()) {
+          channel.write(bytes);
+        }
+        channel.force(true);
+      }
+      move(beside, target);
+    } finally {
+      Files.deleteIfExists(beside);
+    }
+  }
+
+  private static void move(Path from, Path to) throws IOException {
+    try {
+      Files.move(from, to, StandardCopyOption.ATOMIC_MOVE, StandardCopyOption.REPLACE_EXISTING);
+    } catch (AtomicMoveNotSupportedException plainly) {
+      Files.move(from, to, StandardCopyOption.REPLACE_EXISTING);
+    }
+  }
+
+  /** The file's name without its ending: {@code winch} for {@code winch.cog.json}. */
+  public static String plainName(String file) {
+    String lower = file.toLowerCase(Locale.ROOT);
+    for (String ending : List.of(JOB_ENDING, ".json", CARD_ENDING)) {
+      if (lower.endsWith(ending) && lower.length() > ending.length()) {
+        return file.substring(0, file.length() - ending.length());
+      }
+    }
+    return file;
+  }
+}

@@ -1,0 +1,201 @@
+package steadycog.format.json;
+
+import com.fasterxml.jackson.core.JsonLocation;
+import com.fasterxml.jackson.core.JsonParser;
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.core.JsonToken;
+import java.io.IOException;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import steadycog.job.Job;
+import steadycog.job.Sheet;
+import steadycog.notation.Card;
+import steadycog.notation.CardException;
+import steadycog.notation.CardProblem;
+
+/** Reads a job token by token; the version is looked at before anything else. */
+final class JobReader {
+  private final JsonParser parser;
+
+  private JobReader(JsonParser parser) {
+    this.parser = parser;
+  }
+
+  static Job read(String text) throws UnreadableException {
+    run(text, JobReader::checkHeader);
+    return run(text, JobReader::readJob);
+  }
+
+  private interface Reading<T> {
+    T of(JobReader reader) throws IOException, UnreadableException;
+  }
+
+  private static <T> T run(String text, Reading<T> reading) throws UnreadableException {
+    try (JsonParser parser = JobJson.MAPPER.createParser(text)) {
+      return reading.of(new JobReader(parser));
+    } catch (JsonProcessingException broken) {
+      JsonLocation at = broken.getLocation();
+      throw new UnreadableException(
+          at == null ? 1 : at.getLineNr(),
+          at == null ? 1 : at.getColumnNr(),
+          "no valid JSON: " + broken.getOriginalMessage());
+    } catch (IOException impossible) {
+      throw new IllegalStateException("reading from memory", impossible);
+    }
+  }
+
+  private @Nullable Void checkHeader() throws IOException, UnreadableException {
+    expect(JsonToken.START_OBJECT, "a job: {\"format\": \"" + JobJson.FORMAT + "\", …}");
+    boolean named = false;
+    boolean numbered = false;
+    while (parser.nextToken() == JsonToken.FIELD_NAME) {
+      String field = parser.currentName();
+      JsonToken value = parser.nextToken();
+      if (field.equals("format")) {
+        named = value == JsonToken.VALUE_STRING && parser.getText().equals(JobJson.FORMAT);
+        if (!named) {
+          throw here("not a Steady Cog job, expected \"format\": \"" + JobJson.FORMAT + "\"");
+        }
+      } else if (field.equals("version")) {
+        checkVersion(value);
+        numbered = true;
+      }
+      parser.skipChildren();
+    }
+    if (!named || !numbered) {
+      throw new UnreadableException(
+          1, 1, "not a Steady Cog job: \"" + (named ? "version" : "format") + "\" is missing");
+    }
+    return null;
+  }
+
+  private void checkVersion(JsonToken value) throws IOException, UnreadableException {
+    if (value != JsonToken.VALUE_NUMBER_INT || !parser.getText().matches("[1-9]\\d{0,8}")) {
+      throw here("version: expected a whole number from 1");
+    }
+    if (parser.getIntValue() > JobJson.VERSION) {
+      throw here(
+          "made by a newer Steady Cog (format version "
+              + parser.getIntValue()
+              + ", this one reads up to "
+              + JobJson.VERSION
+              + "): open it with that one");
+    }
+  }
+
+  private Job readJob() throws IOException, UnreadableException {
+    expect(JsonToken.START_OBJECT, "a job");
+    String title = "";
+    List<Sheet> sheets = new ArrayList<>();
+    while (parser.nextToken() == JsonToken.FIELD_NAME) {
+      switch (parser.currentName()) {
+        case "format", "version" -> parser.nextToken();
+        case "title" -> title = string("title");
+        case "trains" -> sheets = trains();
+        default -> throw unknownField("format, version, title or trains");
+      }
+    }
+    if (sheets.isEmpty()) {
+      throw here("no train in the job, expected at least one under \"trains\"");
+    }
+    if (parser.nextToken() != null) {
+      throw here("text after the end of the job");
+    }
+    return new Job(title, sheets);
+  }
+
+  private List<Sheet> trains() throws IOException, UnreadableException {
+    expect(JsonToken.START_ARRAY, "a list of trains");
+    List<Sheet> sheets = new ArrayList<>();
+    while (parser.nextToken() != JsonToken.END_ARRAY) {
+      sheets.add(train());
+    }
+    return sheets;
+  }
+
+  private Sheet train() throws IOException, UnreadableException {
+    require(JsonToken.START_OBJECT, "a train: {\"name\": …, \"card\": […]}");
+    JsonLocation start = parser.currentTokenLocation();
+    String name = "";
+    Lines card = null;
+    Optional<String> draft = Optional.empty();
+    while (parser.nextToken() == JsonToken.FIELD_NAME) {
+      switch (parser.currentName()) {
+        case "name" -> name = string("name");
+        case "card" -> card = lines("card");
+        case "draft" -> draft = Optional.of(lines("draft").text());
+        default -> throw unknownField("name, card or draft");
+      }
+    }
+    if (name.isBlank() || card == null) {
+      throw new UnreadableException(
+          start.getLineNr(),
+          start.getColumnNr(),
+          "a train without its " + (name.isBlank() ? "name" : "card"));
+    }
+    return new Sheet(name, card(card), draft);
+  }
+
+  private static Card card(Lines lines) throws UnreadableException {
+    try {
+      return Card.read(lines.text());
+    } catch (CardException unreadable) {
+      CardProblem first = unreadable.problems().getFirst();
+      JsonLocation start = lines.places.get(Math.min(first.line(), lines.places.size()) - 1);
+      throw new UnreadableException(
+          start.getLineNr(), start.getColumnNr() + first.column(), first.message());
+    }
+  }
+
+  /** A text kept as one string a line, with the place of each. */
+  private record Lines(List<String> lines, List<JsonLocation> places) {
+    String text() {
+      return String.join("\n", lines) + "\n";
+    }
+  }
+
+  private Lines lines(String field) throws IOException, UnreadableException {
+    expect(JsonToken.START_ARRAY, field + ": a list of lines");
+    Lines lines = new Lines(new ArrayList<>(), new ArrayList<>());
+    lines.places.add(parser.currentTokenLocation());
+    while (parser.nextToken() != JsonToken.END_ARRAY) {
+      require(JsonToken.VALUE_STRING, field + ": a line of text");
+      if (parser.getText().indexOf('\n') >= 0 || parser.getText().indexOf('\r') >= 0) {
+        throw here(field + ": a line break inside a line");
+      }
+      if (lines.lines.isEmpty()) {
+        lines.places.clear();
+      }
+      lines.lines.add(parser.getText());
+      lines.places.add(parser.currentTokenLocation());
+    }
+    return lines;
+  }
+
+  private String string(String field) throws IOException, UnreadableException {
+    expect(JsonToken.VALUE_STRING, field + ": a text in quotes");
+    return parser.getText();
+  }
+
+  private void expect(JsonToken wanted, String expected) throws IOException, UnreadableException {
+    parser.nextToken();
+    require(wanted, expected);
+  }
+
+  private void require(JsonToken wanted, String expected) throws UnreadableException {
+    if (parser.currentToken() != wanted) {
+      throw here("expected " + expected);
+    }
+  }
+
+  private UnreadableException unknownField(String known) throws IOException {
+    return here("unknown field '" + parser.currentName() + "', expected " + known);
+  }
+
+  private UnreadableException here(String message) {
+    JsonLocation at = parser.currentTokenLocation();
+    return new UnreadableException(at.getLineNr(), at.getColumnNr(), message);
+  }
+}

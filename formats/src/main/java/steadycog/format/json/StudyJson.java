@@ -1,0 +1,166 @@
+package steadycog.format.json;
+
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import org.apache.commons.numbers.fraction.BigFraction;
+import org.jspecify.annotations.Nullable;
+import steadycog.check.Finding;
+import steadycog.motion.Motion;
+import steadycog.number.AngularSpeed;
+import steadycog.number.Exact;
+import steadycog.number.Mode;
+import steadycog.number.Unit;
+import steadycog.study.Study;
+import steadycog.torque.Torques;
+import steadycog.train.Member;
+import steadycog.train.MemberId;
+import steadycog.train.Mesh;
+
+/**
+ * Results as JSON, for scripts. Exact numbers are strings ({@code "-7/2"}), rounded ones numbers; a
+ * field that does not apply is null, never missing. Speeds are in the unit of the first drive.
+ */
+public final class StudyJson {
+  private StudyJson() {}
+
+  /** A named train's results. */
+  public record Named(String name, Study study) {}
+
+  /** What {@code solve --json} prints: the object of one train, or of several under "trains". */
+  public static String solve(List<Named> trains) {
+    return PrettyJson.write(each(trains, StudyJson::study));
+  }
+
+  /** What {@code check --json} prints: the findings alone, in the same frame. */
+  public static String check(List<Named> trains) {
+    return PrettyJson.write(
+        each(
+            trains,
+            study -> {
+              ObjectNode node = JobJson.MAPPER.createObjectNode();
+              addFindings(node, study.findings());
+              return node;
+            }));
+  }
+
+  private interface Content {
+    ObjectNode of(Study study);
+  }
+
+  private static ObjectNode each(List<Named> trains, Content content) {
+    if (trains.size() == 1) {
+      return content.of(trains.getFirst().study());
+    }
+    ObjectNode root = JobJson.MAPPER.createObjectNode();
+    ArrayNode list = root.putArray("trains");
+    for (Named train : trains) {
+      ObjectNode node = list.addObject().put("train", train.name());
+      node.setAll(content.of(train.study()));
+    }
+    return root;
+  }
+
+  private static ObjectNode study(Study study) {
+    ObjectNode node = JobJson.MAPPER.createObjectNode();
+    Motion motion = study.motion();
+    node.put("status", motion.status().name().toLowerCase(Locale.ROOT));
+    putExact(node, "ratio", study.ratio().map(ratio -> ratio.reduction()));
+    putExact(node, "trainValue", study.ratio().map(ratio -> ratio.trainValue()));
+    node.put(
+        "direction",
+        study.ratio().map(ratio -> ratio.sameDirection() ? "same" : "opposite").orElse(null));
+    node.put("mode", study.mode().map(Mode::word).orElse(null));
+    node.put("torques", torquesWord(study.torques().status()));
+    // Ideal torques carry no losses, so there is nothing to say about efficiency.
+    node.putNull("efficiency");
+    node.putNull("backDrivable");
+    node.putNull("backEfficiency");
+    node.putNull("circulation");
+    Unit unit = speedUnit(motion);
+    node.put("speedUnit", unit.symbol());
+    ArrayNode members = node.putArray("members");
+    study.train().members().forEach(member -> addMember(members, study, member, unit));
+    addMeshes(node.putArray("meshes"), study);
+    ArrayNode floating = node.putArray("floating");
+    motion.floating().forEach(member -> floating.add(member.toString()));
+    motion.conflict().forEach(node.putArray("conflict")::add);
+    addFindings(node, study.findings());
+    return node;
+  }
+
+  private static Unit speedUnit(Motion motion) {
+    return motion.mechanism().roles().drives().stream()
+        .findFirst()
+        .map(drive -> drive.statedSpeed().unit())
+        .orElse(Unit.RPM);
+  }
+
+  private static @Nullable String torquesWord(Torques.Status status) {
+    return status == Torques.Status.NONE ? null : status.name().toLowerCase(Locale.ROOT);
+  }
+
+  private static void addMember(ArrayNode members, Study study, Member member, Unit unit) {
+    MemberId id = member.id();
+    ObjectNode node = members.addObject().put("name", id.toString());
+    node.put("teeth", member.teeth().map(teeth -> teeth.count()).orElse(null));
+    node.put("internal", member.teeth().map(teeth -> teeth.internal()).orElse(null));
+    node.put("role", study.role(id).word());
+    Optional<AngularSpeed> speed = study.motion().speed(id);
+    putExact(node, "speed", speed.flatMap(known -> known.exactIn(unit)));
+    putNumber(node, "speedRpm", speed.map(AngularSpeed::inRpm));
+    putExact(node, "turnsPerInputTurn", study.motion().turnsPerInputTurn(id));
+    putNumber(node, "torqueNm", study.torques().external(id).map(BigFraction::doubleValue));
+    putNumber(node, "powerW", study.power(id));
+    putNumber(node, "carriedNm", study.torques().carried(id).map(BigFraction::doubleValue));
+    node.putNull("relativeToCarrier");
+  }
+
+  private static void addMeshes(ArrayNode meshes, Study study) {
+    List<Mesh> all = study.train().meshes();
+    for (int k = 0; k < all.size(); k++) {
+      Mesh mesh = all.get(k);
+      ObjectNode node = meshes.addObject();
+      node.putArray("between").add(mesh.a().toString()).add(mesh.b().toString());
+      putExact(node, "teethPassed", study.teethPassed(mesh));
+      putNumber(node, "powerW", study.meshPower(k));
+      node.putNull("efficiency");
+    }
+  }
+
+  private static void addFindings(ObjectNode node, List<Finding> findings) {
+    ArrayNode list = node.putArray("findings");
+    for (Finding finding : findings) {
+      ObjectNode each = list.addObject();
+      each.put("code", finding.code()).put("severity", finding.severity().word());
+      ArrayNode members = each.putArray("members");
+      finding.members().forEach(member -> members.add(member.toString()));
+      each.put("message", finding.message());
+      ObjectNode values = each.putObject("values");
+      for (Map.Entry<String, String> value : finding.values().entrySet()) {
+        putValue(values, value.getKey(), value.getValue());
+      }
+      each.put("fix", finding.remedy().orElse(null));
+    }
+  }
+
+  private static void putValue(ObjectNode node, String name, String value) {
+    if (value.matches("-?\\d{1,9}")) {
+      node.put(name, Integer.parseInt(value));
+    } else {
+      node.put(name, value);
+    }
+  }
+
+  private static void putExact(ObjectNode node, String name, Optional<BigFraction> number) {
+    node.put(name, number.map(Exact::text).orElse(null));
+  }
+
+  /** Adding zero turns a negative zero into a plain one. */
+  private static void putNumber(ObjectNode node, String name, Optional<Double> number) {
+    node.put(name, number.map(value -> value + 0.0).orElse(null));
+  }
+}

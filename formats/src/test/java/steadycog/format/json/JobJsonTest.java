@@ -1,0 +1,101 @@
+package steadycog.format.json;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertThrows;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.Random;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import steadycog.format.demo.TernRock;
+import steadycog.job.Job;
+import steadycog.job.Sheet;
+import steadycog.notation.Card;
+import steadycog.notation.CardException;
+
+class JobJsonTest {
+
+  @Test
+  void writingThenReadingGivesTheSameJob() throws Exception {
+    Job demo = TernRock.job();
+    assertEquals(demo, JobJson.read(JobJson.write(demo)));
+    Job odd = oddJob();
+    assertEquals(odd, JobJson.read(JobJson.write(odd)));
+    assertEquals(JobJson.write(odd), JobJson.write(JobJson.read(JobJson.write(odd))));
+  }
+
+  private static Job oddJob() throws CardException {
+    Card card = Card.read("parallel 9 ~ 9 # \"quoted\" \\ é\n\n\n");
+    return new Job(
+        "Tern \"Rock\"\u2028 é",
+        List.of(
+            new Sheet("one", card, Optional.of("parallel 9 ~\n")),
+            new Sheet("two", Card.read("parallel 9 ~ 9\n"), Optional.empty())));
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "[]|1:1: expected a job",
+        "{}|1:1: not a Steady Cog job: \"format\" is missing",
+        "{\"format\":\"other\",\"version\":1}|1:11: not a Steady Cog job",
+        "{\"format\":\"steady-cog-job\"}|1:1: not a Steady Cog job: \"version\" is missing",
+        "{\"format\":\"steady-cog-job\",\"version\":\"1\"}|1:38: version: expected",
+        "{\"format\":\"steady-cog-job\",\"version\":2,\"news\":[]}|1:38: made by a newer",
+        "{\"format\":\"steady-cog-job\",\"version\":1}|1:39: no train in the job",
+        "{\"format\":\"steady-cog-job\",\"version\":1,\"titel\":\"\"}|1:40: unknown field 'titel'",
+        "{\"format\":\"steady-cog-job\",\"version\":1,\"trains\":[{\"name\":\"a\"}]}|1:50: a train"
+            + " without its card",
+        "{\"format\":\"steady-cog-job\",\"version\":1,\"trains\":[{\"name\":\"a\",\"card\":[\"paralel"
+            + " 9\"]}]}|1:71: found 'paralel'",
+        "{\"format\":\"steady-cog-job\",\"version\":1,\"trains\":[{\"name\":\"a\",\"card\":[]}]}|1:69:"
+            + " no part",
+        "{\"format\":\"steady-cog-job\",\"version\":1,\"title\":7}|1:48: expected title: a text",
+        "{\"format\":\"steady-cog-job\",\"format\":1}|1:36: no valid JSON: Duplicate field",
+        "{\"format\":|1:11: no valid JSON"
+      })
+  void aBadJobIsRefusedWithItsPlace(String text, String expected) {
+    UnreadableException refused = assertThrows(UnreadableException.class, () -> JobJson.read(text));
+    String found = refused.at("f").substring(2);
+    assertTrue(found.startsWith(expected), found);
+  }
+
+  @Test
+  void deepNestingIsRefused() {
+    String text = "{\"format\":\"steady-cog-job\",\"version\":1,\"trains\":" + "[".repeat(100_000);
+    assertThrows(UnreadableException.class, () -> JobJson.read(text));
+  }
+
+  @Test
+  void damagedFilesAreRefusedOrReadWholeButNeverCrash() {
+    String whole = JobJson.write(TernRock.job());
+    Random random = new Random(11);
+    int refused = 0;
+    for (int k = 0; k < 1000; k++) {
+      StringBuilder text = new StringBuilder(whole);
+      for (int hits = 1 + random.nextInt(3); hits > 0; hits--) {
+        int at = random.nextInt(text.length());
+        switch (random.nextInt(3)) {
+          case 0 -> text.setLength(Math.max(1, at));
+          case 1 -> text.setCharAt(at, (char) random.nextInt(32, 127));
+          default -> text.delete(at, Math.min(text.length(), at + 1 + random.nextInt(20)));
+        }
+        if (text.isEmpty()) {
+          text.append(' ');
+        }
+      }
+      try {
+        Job read = JobJson.read(text.toString());
+        assertEquals(read, JobJson.read(JobJson.write(read)));
+      } catch (UnreadableException clear) {
+        refused++;
+        assertTrue(clear.line() >= 1 && !clear.getMessage().isBlank());
+      }
+    }
+    assertTrue(refused > 500, "most damage was seen: " + refused);
+  }
+}
