@@ -52,7 +52,7 @@ class JobJsonTest {
             + " without its card",
         "{\"format\":\"steady-cog-job\",\"version\":1,\"trains\":[{\"name\":\"a\",\"card\":[\"paralel"
             + " 9\"]}]}|1:71: found 'paralel'",
-        "{\"format\":\"steady-cog-job\",\"version\":1,\"trains\":[{\"name\":\"a\",\"card\":[]}]}|1:69:"
+        "{\"format\":\"steady-cog-job\",\"version\":1,\"trains\":[{\"name\":\"a\",\"card\":[]}]}|1:70:"
             + " no part",
         "{\"format\":\"steady-cog-job\",\"version\":1,\"title\":7}|1:48: expected title: a text",
         "{\"format\":\"steady-cog-job\",\"format\":1}|1:36: no valid JSON: Duplicate field",
