@@ -26,7 +26,7 @@ class Format {
     }
     off.forEach(file -> System.err.println((write ? "laid out " : "not laid out: ") + file));
     if (!write && !off.isEmpty()) {
-      System.err.println("Run: mvn -N validate exec:exec@format -Dexec.skip.check=true");
+      System.err.println("Run: mvn -N validate dependency:copy@fetch-formatter exec:exec@format");
       System.exit(1);
     }
   }

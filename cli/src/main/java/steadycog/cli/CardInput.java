@@ -41,7 +41,9 @@ final class CardInput {
     String file = source.equals("-") ? "<stdin>" : source;
     try {
       Job job = read();
-      return use.applyAsInt(train.isPresent() ? only(job, train.get()) : job);
+      Job chosen = train.isPresent() ? only(job, train.get()) : job;
+      requireCards(chosen);
+      return use.applyAsInt(chosen);
     } catch (UnreadableException unreadable) {
       return refuse(unreadable.at(file));
     } catch (NoSuchFileException missing) {
@@ -75,6 +77,14 @@ final class CardInput {
     return new Job(job.title(), found);
   }
 
+  private static void requireCards(Job job) throws UnreadableException {
+    for (Sheet sheet : job.sheets()) {
+      if (sheet.card().isEmpty()) {
+        throw new UnreadableException(1, 1, "train '" + sheet.name() + "' has no card yet");
+      }
+    }
+  }
+
   private int refuse(String reason) {
     PrintWriter err = spec.commandLine().getErr();
     err.println(reason.lines().findFirst().orElse(reason));
@@ -85,7 +95,9 @@ final class CardInput {
   /** The trains of the job worked out, one after the other. */
   static List<StudyJson.Named> studies(Job job) {
     return job.sheets().stream()
-        .map(sheet -> new StudyJson.Named(sheet.name(), Study.of(sheet.card().train())))
+        .map(
+            sheet ->
+                new StudyJson.Named(sheet.name(), Study.of(sheet.card().orElseThrow().train())))
         .toList();
   }
 

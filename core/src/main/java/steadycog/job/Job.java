@@ -18,6 +18,11 @@ public record Job(String title, List<Sheet> sheets) {
     }
   }
 
+  /** A job with one empty train. */
+  public static Job empty() {
+    return new Job("", List.of(Sheet.empty("Train 1")));
+  }
+
   /** The same job with {@code sheet} at {@code index}. */
   public Job with(int index, Sheet sheet) {
     List<Sheet> changed = new ArrayList<>(sheets);

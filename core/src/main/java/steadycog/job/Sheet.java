@@ -8,10 +8,10 @@ import steadycog.notation.CardException;
  * One train of a job.
  *
  * @param name what people call it, never blank
- * @param card the last card that could be read
+ * @param card the last card that could be read; empty until there has been one
  * @param draft what stands in the train line while it cannot be read
  */
-public record Sheet(String name, Card card, Optional<String> draft) {
+public record Sheet(String name, Optional<Card> card, Optional<String> draft) {
 
   public Sheet {
     if (name.isBlank()) {
@@ -19,15 +19,27 @@ public record Sheet(String name, Card card, Optional<String> draft) {
     }
   }
 
+  public static Sheet of(String name, Card card) {
+    return new Sheet(name, Optional.of(card), Optional.empty());
+  }
+
+  /** A sheet with nothing on it yet. */
+  public static Sheet empty(String name) {
+    return new Sheet(name, Optional.empty(), Optional.empty());
+  }
+
   /** What the train line shows. */
   public String text() {
-    return draft.orElse(card.text());
+    return draft.orElseGet(() -> card.map(Card::text).orElse(""));
   }
 
   /** This sheet after {@code text} has been typed: a new card if it can be read, else a draft. */
   public Sheet typed(String text) {
+    if (text.isBlank() && card.isEmpty()) {
+      return empty(name);
+    }
     try {
-      return new Sheet(name, Card.read(text), Optional.empty());
+      return of(name, Card.read(text));
     } catch (CardException unreadable) {
       return new Sheet(name, card, Optional.of(text));
     }
@@ -35,6 +47,6 @@ public record Sheet(String name, Card card, Optional<String> draft) {
 
   /** This sheet with its card changed from the drawing; a draft gives way to it. */
   public Sheet with(Card changed) {
-    return new Sheet(name, changed, Optional.empty());
+    return of(name, changed);
   }
 }

@@ -17,7 +17,8 @@ final class Placing {
   private static final double DESK_ASPECT = 1.5;
   private static final double CLEARANCE = 0.5;
   private static final double CLASH_COST = 10_000;
-  private static final double HIDDEN_SHAFT_COST = 4;
+  private static final double HIDDEN_SHAFT_COST = 30;
+  private static final double COVER_COST = 0.6;
 
   /** How a direction is chosen. */
   enum Manner {
@@ -134,7 +135,7 @@ final class Placing {
       for (PlacedWheel other : placed) {
         double overlap = overlap(wheel, other);
         cost += overlap > 0 ? CLASH_COST + 100 * overlap : 0;
-        cost += hides(wheel, other) ? HIDDEN_SHAFT_COST : 0;
+        cost += coverCost(wheel, other);
       }
     }
     List<PlacedWheel> all = new ArrayList<>(placed);
@@ -143,10 +144,15 @@ final class Placing {
     return cost + Math.max((box[2] - box[0]) / DESK_ASPECT, box[3] - box[1]);
   }
 
-  /** Whether one of the two shafts ends behind the other's wheel. */
-  private static boolean hides(PlacedWheel a, PlacedWheel b) {
+  /** What it costs the eye that wheels of different planes lie over each other. */
+  private static double coverCost(PlacedWheel a, PlacedWheel b) {
     double distance = a.distanceTo(b);
-    return a.plane() != b.plane() && distance < Math.max(a.bodyRadius(), b.bodyRadius());
+    double depth = a.bodyRadius() + b.bodyRadius() - distance;
+    if (a.plane() == b.plane() || depth <= 0) {
+      return 0;
+    }
+    boolean hidesShaft = distance < Math.max(a.bodyRadius(), b.bodyRadius());
+    return COVER_COST * depth + (hidesShaft ? HIDDEN_SHAFT_COST : 0);
   }
 
   /** How far two wheels of one plane run into each other, in modules; meshing pairs do not. */

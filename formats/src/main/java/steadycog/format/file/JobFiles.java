@@ -13,7 +13,6 @@ import java.nio.file.StandardCopyOption;
 import java.nio.file.StandardOpenOption;
 import java.util.List;
 import java.util.Locale;
-import java.util.Optional;
 import steadycog.format.json.JobJson;
 import steadycog.format.json.UnreadableException;
 import steadycog.job.Job;
@@ -61,7 +60,7 @@ public final class JobFiles {
       return JobJson.read(text);
     }
     try {
-      return new Job("", List.of(new Sheet(name, Card.read(text), Optional.empty())));
+      return new Job("", List.of(Sheet.of(name, Card.read(text))));
     } catch (CardException unreadable) {
       CardProblem first = unreadable.problems().getFirst();
       throw new UnreadableException(first.line(), first.column(), first.message());

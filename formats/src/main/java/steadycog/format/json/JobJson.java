@@ -42,7 +42,7 @@ public final class JobJson {
     ArrayNode trains = root.putArray("trains");
     for (Sheet sheet : job.sheets()) {
       ObjectNode train = trains.addObject().put("name", sheet.name());
-      lines(sheet.card().text()).forEach(train.putArray("card")::add);
+      sheet.card().ifPresent(card -> lines(card.text()).forEach(train.putArray("card")::add));
       sheet.draft().ifPresent(draft -> lines(draft).forEach(train.putArray("draft")::add));
     }
     return PrettyJson.write(root);

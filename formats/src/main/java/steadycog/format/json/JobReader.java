@@ -119,23 +119,21 @@ final class JobReader {
     require(JsonToken.START_OBJECT, "a train: {\"name\": …, \"card\": […]}");
     JsonLocation start = parser.currentTokenLocation();
     String name = "";
-    Lines card = null;
+    Optional<Card> card = Optional.empty();
     Optional<String> draft = Optional.empty();
     while (parser.nextToken() == JsonToken.FIELD_NAME) {
       switch (parser.currentName()) {
         case "name" -> name = string("name");
-        case "card" -> card = lines("card");
+        case "card" -> card = Optional.of(card(lines("card")));
         case "draft" -> draft = Optional.of(lines("draft").text());
         default -> throw unknownField("name, card or draft");
       }
     }
-    if (name.isBlank() || card == null) {
+    if (name.isBlank()) {
       throw new UnreadableException(
-          start.getLineNr(),
-          start.getColumnNr(),
-          "a train without its " + (name.isBlank() ? "name" : "card"));
+          start.getLineNr(), start.getColumnNr(), "a train without a name");
     }
-    return new Sheet(name, card(card), draft);
+    return new Sheet(name, card, draft);
   }
 
   private static Card card(Lines lines) throws UnreadableException {

@@ -60,7 +60,8 @@ class JobFilesTest {
     assertTrue(huge.getMessage().contains("larger than 16 MB"));
     Path marked = folder.resolve("marked.txt");
     Files.writeString(marked, "\ufeffparallel 9 ~ 18\r\ntake B\r\n");
-    assertEquals(2, JobFiles.open(marked).sheets().getFirst().card().train().members().size());
+    assertEquals(
+        2, JobFiles.open(marked).sheets().getFirst().card().orElseThrow().train().members().size());
   }
 
   private static UnreadableException refusal(Path file) {

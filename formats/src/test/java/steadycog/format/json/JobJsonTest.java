@@ -32,8 +32,10 @@ class JobJsonTest {
     return new Job(
         "Tern \"Rock\"\u2028 é",
         List.of(
-            new Sheet("one", card, Optional.of("parallel 9 ~\n")),
-            new Sheet("two", Card.read("parallel 9 ~ 9\n"), Optional.empty())));
+            new Sheet("one", Optional.of(card), Optional.of("parallel 9 ~\n")),
+            Sheet.of("two", Card.read("parallel 9 ~ 9\n")),
+            Sheet.empty("three"),
+            new Sheet("four", Optional.empty(), Optional.of("para\n"))));
   }
 
   @ParameterizedTest
@@ -48,8 +50,8 @@ class JobJsonTest {
         "{\"format\":\"steady-cog-job\",\"version\":2,\"news\":[]}|1:38: made by a newer",
         "{\"format\":\"steady-cog-job\",\"version\":1}|1:39: no train in the job",
         "{\"format\":\"steady-cog-job\",\"version\":1,\"titel\":\"\"}|1:40: unknown field 'titel'",
-        "{\"format\":\"steady-cog-job\",\"version\":1,\"trains\":[{\"name\":\"a\"}]}|1:50: a train"
-            + " without its card",
+        "{\"format\":\"steady-cog-job\",\"version\":1,\"trains\":[{\"card\":[\"parallel"
+            + " 9\"]}]}|1:50: a train without a name",
         "{\"format\":\"steady-cog-job\",\"version\":1,\"trains\":[{\"name\":\"a\",\"card\":[\"paralel"
             + " 9\"]}]}|1:71: found 'paralel'",
         "{\"format\":\"steady-cog-job\",\"version\":1,\"trains\":[{\"name\":\"a\",\"card\":[]}]}|1:70:"

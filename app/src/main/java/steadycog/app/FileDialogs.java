@@ -1,0 +1,58 @@
+package steadycog.app;
+
+import java.io.File;
+import java.nio.file.Path;
+import java.util.Optional;
+import javafx.stage.FileChooser;
+import javafx.stage.FileChooser.ExtensionFilter;
+import javafx.stage.Window;
+import steadycog.format.file.JobFiles;
+
+/** How the window asks for a file; another answerer can stand in for the system's dialogs. */
+interface FileDialogs {
+
+  /** A file to open, or empty if the person changed their mind. */
+  Optional<Path> askOpen();
+
+  /** A file to save in, with an ending that says the format. */
+  Optional<Path> askSave(String suggestedName);
+
+  /** The system's own dialogs. */
+  static FileDialogs over(Window owner) {
+    return new FileDialogs() {
+      @Override
+      public Optional<Path> askOpen() {
+        return Optional.ofNullable(chooser("Open a job or card").showOpenDialog(owner))
+            .map(File::toPath);
+      }
+
+      @Override
+      public Optional<Path> askSave(String suggestedName) {
+        FileChooser chooser = chooser("Save the job");
+        chooser.setInitialFileName(suggestedName + JobFiles.JOB_ENDING);
+        return Optional.ofNullable(chooser.showSaveDialog(owner))
+            .map(File::toPath)
+            .map(FileDialogs::withEnding);
+      }
+    };
+  }
+
+  private static FileChooser chooser(String title) {
+    FileChooser chooser = new FileChooser();
+    chooser.setTitle(title);
+    chooser
+        .getExtensionFilters()
+        .addAll(
+            new ExtensionFilter("Job or card", "*.cog.json", "*.json", "*.txt"),
+            new ExtensionFilter("Job", "*.cog.json"),
+            new ExtensionFilter("Card", "*.txt"));
+    return chooser;
+  }
+
+  /** A name without a known ending becomes a job file. */
+  static Path withEnding(Path file) {
+    return JobFiles.isJob(file) || JobFiles.isCard(file)
+        ? file
+        : file.resolveSibling(file.getFileName() + JobFiles.JOB_ENDING);
+  }
+}

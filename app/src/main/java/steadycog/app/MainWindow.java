@@ -1,0 +1,155 @@
+package steadycog.app;
+
+import javafx.geometry.Insets;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextInputControl;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import org.jspecify.annotations.Nullable;
+import steadycog.app.crank.CrankBar;
+import steadycog.app.desk.Desk;
+import steadycog.app.geartable.GearTable;
+import steadycog.app.ledger.Ledger;
+import steadycog.app.look.Icon;
+import steadycog.app.look.Look;
+import steadycog.app.trainline.TrainLine;
+
+/** Everything in the window, from the top line to the crank. */
+public final class MainWindow extends StackPane {
+  private static final double LEDGER_WIDTH = 460;
+
+  private final Desk desk;
+  private final JobKeeper keeper;
+  private final TrainLine trainLine;
+  private final GearTable gearTable;
+  private final Head head;
+  private final Label noticeText = new Label();
+  private final HBox notice = new HBox();
+
+  MainWindow(Desk desk, FileDialogs dialogs) {
+    this.desk = desk;
+    Look.dress(this);
+    keeper = new JobKeeper(desk, dialogs, this::ask, this::tell);
+    head = new Head(desk, keeper, this::changeLight);
+    trainLine = new TrainLine(desk);
+    gearTable = new GearTable(desk);
+    Ledger ledger = new Ledger(desk);
+    ledger.setMinWidth(LEDGER_WIDTH);
+    ledger.setPrefWidth(LEDGER_WIDTH);
+    HBox.setHgrow(gearTable, Priority.ALWAYS);
+    HBox middle = new HBox(8, gearTable, ledger);
+    middle.setPadding(new Insets(0, 14, 2, 14));
+    BorderPane frame = new BorderPane(middle);
+    frame.setTop(new VBox(head, notice(), trainLine));
+    frame.setBottom(new CrankBar(desk));
+    getChildren().add(frame);
+    addEventFilter(KeyEvent.KEY_PRESSED, this::onShortcut);
+    addEventHandler(KeyEvent.KEY_PRESSED, this::onKey);
+    addEventHandler(KeyEvent.KEY_TYPED, this::onTyped);
+  }
+
+  JobKeeper keeper() {
+    return keeper;
+  }
+
+  private Node notice() {
+    noticeText.setId("notice");
+    noticeText.setWrapText(true);
+    HBox.setHgrow(noticeText, Priority.ALWAYS);
+    noticeText.setMaxWidth(Double.MAX_VALUE);
+    Button close = Look.styled(new Button(), "plain");
+    close.setGraphic(Icon.CLOSE.node());
+    close.setAccessibleText("Dismiss the notice");
+    close.setOnAction(e -> tell(""));
+    notice.getChildren().setAll(Icon.ERROR.node(), noticeText, close);
+    tell("");
+    return Look.styled(notice, "notice");
+  }
+
+  /** Shows a notice under the top line until it is dismissed; an empty one takes it away. */
+  void tell(String words) {
+    noticeText.setText(words);
+    notice.setVisible(!words.isEmpty());
+    notice.setManaged(!words.isEmpty());
+    head.refresh();
+  }
+
+  private void ask(Question question) {
+    getChildren().removeIf(Question.class::isInstance);
+    getChildren().add(question);
+    question.focusFirst();
+  }
+
+  private boolean isAsking() {
+    return getChildren().getLast() instanceof Question;
+  }
+
+  private void changeLight() {
+    Look.setDark(this, !Look.isDark(this));
+  }
+
+  private void onShortcut(KeyEvent event) {
+    if (event.isShortcutDown() && !isAsking()) {
+      Runnable action = shortcut(event.getCode(), event.isShiftDown());
+      if (action != null) {
+        action.run();
+        event.consume();
+      }
+    }
+  }
+
+  private @Nullable Runnable shortcut(KeyCode code, boolean shift) {
+    return switch (code) {
+      case N -> keeper::startNew;
+      case O -> keeper::open;
+      case S -> shift ? keeper::saveAs : keeper::save;
+      case Z -> shift ? desk::redo : desk::undo;
+      case Y -> desk::redo;
+      case D -> this::changeLight;
+      case L -> trainLine::startTyping;
+      case PAGE_DOWN -> () -> showNext(1);
+      case PAGE_UP -> () -> showNext(-1);
+      default -> null;
+    };
+  }
+
+  private void showNext(int step) {
+    int count = desk.job().sheets().size();
+    desk.showSheet(Math.floorMod(desk.pageProperty().get().index() + step, count));
+  }
+
+  private void onKey(KeyEvent event) {
+    if (event.getCode() == KeyCode.SPACE && !isTyping() && !isAsking()) {
+      desk.crank().toggleRunning();
+      event.consume();
+    }
+  }
+
+  private void onTyped(KeyEvent event) {
+    if (isTyping() || isAsking() || event.isShortcutDown() || event.isAltDown()) {
+      return;
+    }
+    switch (event.getCharacter()) {
+      case "." -> desk.crank().tooth(1);
+      case "," -> desk.crank().tooth(-1);
+      case ">" -> desk.crank().turn(1);
+      case "<" -> desk.crank().turn(-1);
+      case "0" -> desk.crank().reset();
+      default -> {
+        return;
+      }
+    }
+    event.consume();
+  }
+
+  private boolean isTyping() {
+    return getScene().getFocusOwner() instanceof TextInputControl;
+  }
+}

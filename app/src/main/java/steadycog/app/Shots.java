@@ -1,0 +1,150 @@
+package steadycog.app;
+
+import java.awt.image.BufferedImage;
+import java.io.IOException;
+import java.io.PrintWriter;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayDeque;
+import java.util.Deque;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Consumer;
+import javafx.application.Platform;
+import javafx.scene.image.PixelReader;
+import javafx.scene.image.WritableImage;
+import javax.imageio.ImageIO;
+import steadycog.app.SteadyCogApp.Opened;
+import steadycog.app.look.Look;
+import steadycog.format.demo.TernRock;
+import steadycog.job.Job;
+import steadycog.train.MemberId;
+
+/** Takes the pictures of the main views for the documentation, from the demo job. */
+final class Shots {
+  private final Path folder;
+  private final PrintWriter out;
+  private int exit;
+
+  Shots(Path folder, PrintWriter out) {
+    this.folder = folder;
+    this.out = out;
+  }
+
+  /** Takes all pictures and returns the exit code: 0, or 2 if the folder cannot be written. */
+  int take() {
+    SteadyCogApp.run(opened -> next(opened, new ArrayDeque<>(all().entrySet())));
+    return exit;
+  }
+
+  /** Sets one view up, lets the window come to rest, takes its picture, and goes on to the next. */
+  private void next(Opened opened, Deque<Map.Entry<String, Consumer<Opened>>> shots) {
+    if (shots.isEmpty()) {
+      out.flush();
+      SteadyCogApp.end();
+      return;
+    }
+    Map.Entry<String, Consumer<Opened>> shot = shots.remove();
+    shot.getValue().accept(opened);
+    settle(opened);
+    Platform.runLater(
+        () -> {
+          settle(opened);
+          try {
+            Files.createDirectories(folder);
+            write(opened, folder.resolve(shot.getKey() + ".png"));
+          } catch (IOException failed) {
+            out.println(folder + ": cannot be written: " + failed.getMessage());
+            exit = 2;
+            shots.clear();
+          }
+          next(opened, shots);
+        });
+  }
+
+  private static Map<String, Consumer<Opened>> all() {
+    Map<String, Consumer<Opened>> shots = new LinkedHashMap<>();
+    shots.put("first-steps", opened -> {});
+    shots.put("compound-train", Shots::domeRotator);
+    shots.put("simple-train", Shots::winch);
+    shots.put("internal-wheel", Shots::internalWheel);
+    shots.put("jammed", Shots::jammed);
+    shots.put("mistyped-card", Shots::mistyped);
+    shots.put("dark", Shots::dark);
+    return shots;
+  }
+
+  private static void domeRotator(Opened opened) {
+    opened.desk().putDown(TernRock.job());
+    opened.desk().crank().turn(3);
+    opened.desk().crank().tooth(5);
+  }
+
+  private static void winch(Opened opened) {
+    opened.desk().putDown(TernRock.job());
+    opened.desk().showSheet(1);
+    opened.desk().crank().tooth(7);
+    opened.desk().select(Optional.of(new MemberId("", "B")));
+  }
+
+  private static void internalWheel(Opened opened) {
+    typed(
+        opened,
+        """
+        # Lens cover: the last wheel is a ring, so it turns as its pinion does.
+        parallel 24 ~ 36 = 18 ~ 60i
+        drive A 120 rpm 0.2 Nm
+        take D
+        """);
+    opened.desk().crank().tooth(3);
+  }
+
+  private static void jammed(Opened opened) {
+    typed(
+        opened,
+        """
+        # Two belts of wheels side by side that disagree.
+        north: parallel 20 ~ 40
+        south: parallel 24 ~ 36
+        join north.A = south.A; join north.B = south.B
+        drive north.A 60 rpm; take south.B
+        """);
+  }
+
+  private static void mistyped(Opened opened) {
+    domeRotator(opened);
+    opened.desk().type(opened.desk().sheet().text().replace("~ 80", "~ 8o"));
+  }
+
+  private static void dark(Opened opened) {
+    domeRotator(opened);
+    opened.desk().select(Optional.of(new MemberId("", "D")));
+    Look.setDark(opened.window(), true);
+  }
+
+  private static void typed(Opened opened, String card) {
+    opened.desk().putDown(Job.empty());
+    opened.desk().type(card);
+  }
+
+  private static void settle(Opened opened) {
+    opened.window().applyCss();
+    opened.window().layout();
+  }
+
+  private void write(Opened opened, Path file) throws IOException {
+    WritableImage picture = opened.stage().getScene().snapshot(null);
+    int width = (int) picture.getWidth();
+    int height = (int) picture.getHeight();
+    BufferedImage image = new BufferedImage(width, height, BufferedImage.TYPE_INT_RGB);
+    PixelReader pixels = picture.getPixelReader();
+    for (int y = 0; y < height; y++) {
+      for (int x = 0; x < width; x++) {
+        image.setRGB(x, y, pixels.getArgb(x, y));
+      }
+    }
+    ImageIO.write(image, "png", file.toFile());
+    out.println(file);
+  }
+}

@@ -1,0 +1,167 @@
+package steadycog.app.geartable;
+
+import java.util.Optional;
+import javafx.geometry.Insets;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import javafx.scene.shape.Line;
+import steadycog.app.desk.Bench;
+import steadycog.app.desk.Desk;
+import steadycog.app.look.Look;
+import steadycog.motion.Motion;
+import steadycog.train.MemberId;
+
+/** The face view with what belongs round it: state, scale, role buttons, and first steps. */
+public final class GearTable extends BorderPane {
+  private static final double EDGE = 12;
+
+  private final Desk desk;
+  private final FaceView face;
+  private final RoleStrip strip;
+  private final Label state = new Label();
+  private final HBox banner = new HBox(state);
+  private final Label scaleText = Look.label("", "table-note");
+  private final Line scaleBar = Look.styled(new Line(), "scale-bar");
+  private final VBox firstSteps;
+
+  public GearTable(Desk desk) {
+    this.desk = desk;
+    face = new FaceView(desk);
+    strip = new RoleStrip(desk);
+    firstSteps = firstSteps();
+    setId("gear-table");
+    getStyleClass().add("gear-table");
+    setFocusTraversable(true);
+    setAccessibleText("Gear table: left and right choose a wheel, D H T F give it a role");
+    setMinSize(240, 160);
+    HBox scale = new HBox(8, scaleBar, scaleText);
+    scale.setAlignment(Pos.CENTER_LEFT);
+    scale.setMouseTransparent(true);
+    StackPane table = new StackPane(face, banner, scale, firstSteps);
+    table.setMinSize(0, 0);
+    setCenter(table);
+    setBottom(strip);
+    place(banner, Pos.TOP_CENTER);
+    place(scale, Pos.TOP_LEFT);
+    addEventHandler(KeyEvent.KEY_PRESSED, this::onKey);
+    setOnMousePressed(
+        press -> {
+          requestFocus();
+          if (press.getTarget() == face) {
+            desk.select(Optional.empty());
+          }
+        });
+    desk.benchProperty().addListener(o -> refresh());
+    face.widthProperty().addListener(o -> refresh());
+    face.heightProperty().addListener(o -> refresh());
+    refresh();
+  }
+
+  private static void place(Region node, Pos where) {
+    StackPane.setAlignment(node, where);
+    StackPane.setMargin(node, new Insets(EDGE));
+    node.setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
+  }
+
+  private VBox firstSteps() {
+    Label big = Look.label("Nothing on the bench yet", "big");
+    Label how =
+        Look.label(
+            "Count the teeth and type the train in the line above: ~ for wheels that mesh,"
+                + " = for wheels on one shaft. Or start from one of these:",
+            "soft");
+    how.setWrapText(true);
+    how.setMaxWidth(430);
+    VBox box = new VBox(big, how);
+    for (String card :
+        new String[] {"parallel 18 ~ 72", "parallel 20 ~ 33 ~ 50", "parallel 18 ~ 72 = 20 ~ 80"}) {
+      Button example = Look.styled(new Button(card), "example");
+      example.setOnAction(e -> desk.type(card + "\n"));
+      box.getChildren().add(example);
+    }
+    box.setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
+    return Look.styled(box, "first-steps");
+  }
+
+  private void refresh() {
+    Optional<Bench> bench = desk.bench();
+    firstSteps.setVisible(bench.isEmpty());
+    scaleBar.setVisible(bench.isPresent());
+    scaleText.setVisible(bench.isPresent());
+    int modules = bench.isPresent() ? face.scaleBarModules() : 1;
+    scaleBar.setEndX(modules * face.scale());
+    scaleText.setText(
+        (modules == 1 ? "1 module" : modules + " modules") + ", seen from the drive end");
+    banner.setVisible(false);
+    bench.ifPresent(this::showState);
+  }
+
+  private void showState(Bench bench) {
+    Motion motion = bench.study().motion();
+    switch (motion.status()) {
+      case JAMMED -> show("stuck-banner", "Jammed: it cannot turn");
+      case UNDETERMINED ->
+          show(
+              "neutral-banner",
+              motion.mechanism().roles().drives().isEmpty()
+                  ? "Nothing is driven: choose a wheel and press D"
+                  : "Neutral: some wheels float");
+      case DETERMINED -> banner.setVisible(false);
+    }
+  }
+
+  private void show(String style, String words) {
+    banner.getStyleClass().setAll(style);
+    state.setText(words);
+    banner.setVisible(true);
+  }
+
+  private void onKey(KeyEvent event) {
+    if (event.isShortcutDown() || event.isAltDown()) {
+      return;
+    }
+    if (handled(event.getCode(), event.getText())) {
+      event.consume();
+    }
+  }
+
+  private boolean handled(KeyCode code, String text) {
+    Optional<MemberId> chosen = desk.selection();
+    switch (code) {
+      case LEFT, UP -> desk.selectNext(-1);
+      case RIGHT, DOWN -> desk.selectNext(1);
+      case ESCAPE -> {
+        strip.cancelLock();
+        desk.select(Optional.empty());
+      }
+      case D -> chosen.ifPresent(desk::drive);
+      case H -> chosen.ifPresent(desk::hold);
+      case T -> chosen.ifPresent(desk::take);
+      case F -> chosen.ifPresent(desk::free);
+      case L -> strip.startLock();
+      default -> {
+        return handledText(text, chosen);
+      }
+    }
+    return true;
+  }
+
+  private boolean handledText(String text, Optional<MemberId> chosen) {
+    switch (text) {
+      case "+", "=" -> chosen.ifPresent(id -> desk.changeTeeth(id, 1));
+      case "-" -> chosen.ifPresent(id -> desk.changeTeeth(id, -1));
+      default -> {
+        return false;
+      }
+    }
+    return true;
+  }
+}

@@ -1,0 +1,87 @@
+package steadycog.app.geartable;
+
+import java.util.Optional;
+import java.util.function.Consumer;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
+import steadycog.app.desk.Desk;
+import steadycog.app.look.Icon;
+import steadycog.app.look.Look;
+import steadycog.train.MemberId;
+
+/** What can be done with the chosen member, each with its key. */
+final class RoleStrip extends FlowPane {
+  private final Desk desk;
+  private final Label chosen = Look.label("", "member-name");
+  private Optional<MemberId> lockFrom = Optional.empty();
+
+  RoleStrip(Desk desk) {
+    this.desk = desk;
+    getStyleClass().add("role-strip");
+    getChildren()
+        .addAll(
+            chosen,
+            button(
+                Icon.DRIVE, "drive", "D", "Turn this member from outside: the input", desk::drive),
+            button(
+                Icon.HOLD,
+                "hold",
+                "H",
+                "Keep this member from turning: a brake or the housing",
+                desk::hold),
+            button(Icon.TAKE, "take off", "T", "Take the output off here", desk::take),
+            button(Icon.FREE, "free", "F", "Leave this member to itself", desk::free),
+            button(
+                Icon.LOCKED,
+                "lock to …",
+                "L",
+                "Make two members turn as one: a clutch",
+                m -> startLock()));
+    chosen.setMinWidth(Region.USE_PREF_SIZE);
+    desk.selectionProperty().addListener((o, old, now) -> chosen(now));
+    desk.pageProperty().addListener(o -> cancelLock());
+    chosen(desk.selection());
+  }
+
+  private Button button(
+      Icon icon, String word, String key, String help, Consumer<MemberId> action) {
+    Label keyLabel = Look.label(key, "key");
+    HBox face = new HBox(6, icon.node(), new Label(word), keyLabel);
+    face.setAlignment(Pos.CENTER_LEFT);
+    Button button = new Button();
+    button.setGraphic(face);
+    button.setId("role-" + key);
+    button.setAccessibleText(word + ", key " + key);
+    button.setTooltip(new Tooltip(help));
+    button.setFocusTraversable(false);
+    button.setOnAction(e -> desk.selection().ifPresent(action));
+    return button;
+  }
+
+  private void chosen(Optional<MemberId> member) {
+    if (lockFrom.isPresent() && member.isPresent() && !member.equals(lockFrom)) {
+      MemberId from = lockFrom.get();
+      lockFrom = Optional.empty();
+      desk.lock(from, member.get());
+    }
+    boolean any = member.isPresent();
+    chosen.setText(member.map(id -> "Wheel " + id + ":").orElse("Choose a wheel, then:"));
+    getChildren().stream().skip(1).forEach(button -> button.setDisable(!any));
+  }
+
+  /** The next member chosen is locked to the one chosen now. */
+  void startLock() {
+    lockFrom = desk.selection();
+    lockFrom.ifPresent(id -> chosen.setText("Lock " + id + " to … choose a second member"));
+  }
+
+  void cancelLock() {
+    lockFrom = Optional.empty();
+    chosen(desk.selection());
+  }
+}

@@ -1,0 +1,70 @@
+package steadycog.app.ledger;
+
+import java.util.List;
+import java.util.Optional;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import steadycog.app.desk.Bench;
+import steadycog.app.desk.Desk;
+import steadycog.app.look.Icon;
+import steadycog.app.look.Look;
+import steadycog.check.Finding;
+import steadycog.check.Severity;
+
+/** What has been found about the train, worst first; a click chooses the member concerned. */
+final class FindingsList extends VBox {
+  private final Desk desk;
+
+  FindingsList(Desk desk) {
+    this.desk = desk;
+    getStyleClass().addAll("panel", "findings");
+    setId("findings");
+    desk.benchProperty().addListener((o, old, now) -> show(now));
+    show(desk.bench());
+  }
+
+  private void show(Optional<Bench> bench) {
+    List<Finding> findings = bench.map(b -> b.study().findings()).orElse(List.of());
+    getChildren().setAll(Look.label("Findings", "caption"));
+    if (findings.isEmpty()) {
+      String words = bench.isPresent() ? "Nothing to object to." : "None yet.";
+      getChildren().add(Look.label(words, "soft"));
+    }
+    findings.forEach(finding -> getChildren().add(row(finding)));
+  }
+
+  private Node row(Finding finding) {
+    Label message = Look.label(finding.message());
+    message.setWrapText(true);
+    VBox words = new VBox(1, message);
+    finding
+        .remedy()
+        .ifPresent(
+            text -> {
+              Label remedy = Look.label(text, "remedy");
+              remedy.setWrapText(true);
+              words.getChildren().add(remedy);
+            });
+    HBox.setHgrow(words, Priority.ALWAYS);
+    words.setMinWidth(0);
+    Label severity = Look.label(finding.severity().word(), "severity", "small");
+    severity.setMinWidth(58);
+    HBox row = new HBox(icon(finding.severity()).node(), severity, words);
+    row.setAccessibleText(finding.severity().word() + ": " + finding.message());
+    row.setOnMouseClicked(
+        click ->
+            finding.members().stream().findFirst().ifPresent(id -> desk.select(Optional.of(id))));
+    return Look.styled(row, "finding", finding.severity().word());
+  }
+
+  private static Icon icon(Severity severity) {
+    return switch (severity) {
+      case ERROR -> Icon.ERROR;
+      case WARNING -> Icon.WARNING;
+      case NOTE, OK -> Icon.NOTE;
+    };
+  }
+}

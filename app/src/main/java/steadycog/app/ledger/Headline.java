@@ -1,0 +1,98 @@
+package steadycog.app.ledger;
+
+import java.util.Optional;
+import javafx.css.PseudoClass;
+import javafx.scene.control.Label;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.VBox;
+import steadycog.app.desk.Bench;
+import steadycog.app.desk.Desk;
+import steadycog.app.look.Look;
+import steadycog.app.look.Sign;
+import steadycog.motion.Motion;
+import steadycog.number.Mode;
+import steadycog.number.Ratio;
+import steadycog.study.Study;
+
+/** The ratio, large, and once more in both schools with exact numbers. */
+final class Headline extends VBox {
+  private static final PseudoClass STUCK = PseudoClass.getPseudoClass("stuck");
+
+  private final Label ratio = Look.label("", "ratio");
+  private final Label sentence = Look.label("", "sentence");
+  private final Label reduction = Look.label("", "school-value");
+  private final Label trainValue = Look.label("", "school-value");
+  private final GridPane schools = new GridPane(10, 1);
+
+  Headline(Desk desk) {
+    getStyleClass().addAll("panel", "headline");
+    setId("headline");
+    ratio.setId("ratio");
+    sentence.setId("ratio-sentence");
+    sentence.setWrapText(true);
+    addSchool(
+        0,
+        "Reduction ratio  i = in / out",
+        reduction,
+        "Speed of the input over speed of the output; also what torque is multiplied by, ideally.");
+    addSchool(
+        1,
+        "Train value  e = out / in",
+        trainValue,
+        "The other school: speed of the output over speed of the input, 1/i.");
+    getChildren().addAll(ratio, sentence, schools);
+    desk.benchProperty().addListener((o, old, now) -> show(now));
+    show(desk.bench());
+  }
+
+  private void addSchool(int row, String name, Label value, String help) {
+    Label title = Look.label(name, "school");
+    title.setTooltip(new Tooltip(help));
+    schools.addRow(row, title, value);
+  }
+
+  private void show(Optional<Bench> bench) {
+    Optional<Study> study = bench.map(Bench::study);
+    Optional<Ratio> known = study.flatMap(Study::ratio);
+    boolean stuck = study.filter(s -> s.motion().status() == Motion.Status.JAMMED).isPresent();
+    pseudoClassStateChanged(STUCK, stuck);
+    ratio.getStyleClass().setAll("label", known.isPresent() ? "ratio" : "no-ratio");
+    ratio.setText(known.map(Sign::reduction).orElseGet(() -> noRatio(study)));
+    sentence.setText(known.map(Headline::sentence).orElse(""));
+    sentence.setManaged(known.isPresent());
+    schools.setVisible(known.isPresent());
+    schools.setManaged(known.isPresent());
+    known.ifPresent(
+        r -> {
+          reduction.setText("i = " + Sign.exact(r.reduction()));
+          trainValue.setText(
+              "e = " + Sign.exact(r.trainValue()) + "   (" + Sign.trainValue(r) + ")");
+        });
+  }
+
+  private static String noRatio(Optional<Study> study) {
+    if (study.isEmpty()) {
+      return Sign.DASH;
+    }
+    return switch (study.get().motion().status()) {
+      case JAMMED -> "Jammed";
+      case UNDETERMINED -> study.get().mode().map(mode -> "Neutral").orElse("No ratio yet");
+      case DETERMINED -> "No ratio";
+    };
+  }
+
+  private static String sentence(Ratio ratio) {
+    String way = ratio.sameDirection() ? "output turns the same way" : "output turns the other way";
+    return words(ratio.mode()) + ", " + way;
+  }
+
+  private static String words(Mode mode) {
+    return switch (mode) {
+      case UNDERDRIVE, REVERSE_UNDERDRIVE -> "Gears down";
+      case OVERDRIVE, REVERSE_OVERDRIVE -> "Gears up";
+      case DIRECT -> "Direct";
+      case NEUTRAL -> "Neutral";
+    };
+  }
+}

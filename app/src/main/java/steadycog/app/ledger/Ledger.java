@@ -1,0 +1,72 @@
+package steadycog.app.ledger;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import steadycog.app.desk.Bench;
+import steadycog.app.desk.Desk;
+import steadycog.app.look.Look;
+import steadycog.study.Study;
+import steadycog.train.Member;
+import steadycog.train.Part;
+
+/** Ratio headline, a line for every member, and the findings. */
+public final class Ledger extends VBox {
+  private final Desk desk;
+  private final VBox lines = new VBox();
+  private final List<MemberRow> rows = new ArrayList<>();
+
+  public Ledger(Desk desk) {
+    this.desk = desk;
+    getStyleClass().add("ledger");
+    lines.setId("ledger-lines");
+    VBox table = new VBox(MemberRow.titles(), lines);
+    table.getStyleClass().addAll("panel", "ledger-table");
+    VBox scrolled = new VBox(8, table, new FindingsList(desk));
+    ScrollPane scroll = new ScrollPane(scrolled);
+    scroll.setFitToWidth(true);
+    scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+    VBox.setVgrow(scroll, Priority.ALWAYS);
+    getChildren().addAll(new Headline(desk), scroll);
+    desk.benchProperty().addListener((o, old, now) -> rebuild(now));
+    desk.selectionProperty().addListener(o -> showSelection());
+    desk.crank().inputTurnsProperty().addListener(o -> showTurns());
+    rebuild(desk.bench());
+  }
+
+  private void rebuild(Optional<Bench> bench) {
+    rows.clear();
+    lines.getChildren().clear();
+    bench.ifPresent(b -> b.card().train().parts().forEach(part -> addPart(b.study(), part)));
+    if (rows.isEmpty()) {
+      lines.getChildren().add(Look.label("Each member's numbers will stand here.", "soft", "cell"));
+    }
+    showSelection();
+    showTurns();
+  }
+
+  /** A part's members, under its name where it has one. */
+  private void addPart(Study study, Part part) {
+    if (!part.name().isEmpty()) {
+      lines.getChildren().add(Look.label(part.name(), "caption", "part-name"));
+    }
+    for (Member member : part.members()) {
+      MemberRow row = new MemberRow(study, member);
+      row.setOnMousePressed(press -> desk.select(Optional.of(row.member())));
+      rows.add(row);
+      lines.getChildren().add(row);
+    }
+  }
+
+  private void showSelection() {
+    rows.forEach(
+        row -> row.showSelected(desk.selection().filter(row.member()::equals).isPresent()));
+  }
+
+  private void showTurns() {
+    desk.crank().count().ifPresent(count -> rows.forEach(row -> row.showTurns(count)));
+  }
+}

@@ -1,0 +1,57 @@
+package steadycog.app.look;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.util.List;
+import java.util.Objects;
+import javafx.css.PseudoClass;
+import javafx.scene.Node;
+import javafx.scene.Parent;
+import javafx.scene.control.Label;
+import javafx.scene.text.Font;
+
+/** The style sheet, the shipped typefaces, and light or dark. */
+public final class Look {
+  private static final PseudoClass DARK = PseudoClass.getPseudoClass("dark");
+  private static final List<String> FACES =
+      List.of("Lato-Regular.ttf", "Lato-Bold.ttf", "Lato-Italic.ttf", "B612Mono-Regular.otf");
+
+  private Look() {}
+
+  /** Gives a scene's root the look. */
+  public static void dress(Parent root) {
+    FACES.forEach(Look::load);
+    root.getStylesheets().add(resource("steady-cog.css"));
+    root.getStyleClass().add("steady-cog");
+  }
+
+  public static void setDark(Parent root, boolean dark) {
+    root.pseudoClassStateChanged(DARK, dark);
+  }
+
+  public static boolean isDark(Parent root) {
+    return root.getPseudoClassStates().contains(DARK);
+  }
+
+  private static void load(String face) {
+    try (InputStream in = Look.class.getResourceAsStream("fonts/" + face)) {
+      Font.loadFont(Objects.requireNonNull(in, face), 13);
+    } catch (IOException broken) {
+      throw new IllegalStateException("a typeface that ships with the program", broken);
+    }
+  }
+
+  private static String resource(String name) {
+    return Objects.requireNonNull(Look.class.getResource(name), name).toExternalForm();
+  }
+
+  /** Gives {@code node} style classes and returns it. */
+  public static <N extends Node> N styled(N node, String... classes) {
+    node.getStyleClass().addAll(classes);
+    return node;
+  }
+
+  public static Label label(String text, String... classes) {
+    return styled(new Label(text), classes);
+  }
+}

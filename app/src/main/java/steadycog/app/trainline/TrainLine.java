@@ -1,0 +1,162 @@
+package steadycog.app.trainline;
+
+import java.util.List;
+import javafx.application.Platform;
+import javafx.css.PseudoClass;
+import javafx.geometry.Pos;
+import javafx.geometry.Rectangle2D;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextArea;
+import javafx.scene.control.skin.TextAreaSkin;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.Pane;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import javafx.scene.shape.Line;
+import steadycog.app.desk.Desk;
+import steadycog.app.look.Look;
+import steadycog.notation.CardProblem;
+
+/**
+ * The train line. What is typed goes to the desk at every keystroke; what changes elsewhere comes
+ * back. A card that cannot be read stays as it was typed, underlined where the trouble is.
+ */
+public final class TrainLine extends VBox {
+  private static final PseudoClass BAD = PseudoClass.getPseudoClass("bad");
+  private static final int FEWEST_ROWS = 3;
+  private static final int MOST_ROWS = 6;
+  private static final double PADDING = 14;
+  private static final String HINT =
+      "~ meshes with    = same shaft    60i internal teeth    drive A 1500 rpm 0.4 Nm"
+          + "    hold B    take F    lock A = C";
+
+  private final Desk desk;
+  private final TextArea text = new TextArea();
+  private final Pane marks = new Pane();
+  private final Label message = Look.label(HINT, "small", "soft");
+
+  public TrainLine(Desk desk) {
+    this.desk = desk;
+    getStyleClass().add("train-line");
+    text.setId("train-line");
+    text.setWrapText(true);
+    text.setAccessibleText("Train line: the job card of this train");
+    text.setPromptText("Type a train, for example: parallel 18 ~ 72 = 20 ~ 80");
+    text.setPrefRowCount(FEWEST_ROWS);
+    marks.setMouseTransparent(true);
+    marks.setManaged(false);
+    StackPane field = new StackPane(text, marks);
+    field.setAlignment(Pos.TOP_LEFT);
+    message.setId("card-message");
+    message.setMinHeight(USE_PREF_SIZE);
+    getChildren().addAll(field, message);
+    text.textProperty().addListener((o, old, now) -> desk.type(closed(now)));
+    text.textProperty().addListener(o -> Platform.runLater(this::settle));
+    text.addEventFilter(KeyEvent.KEY_PRESSED, this::leaveOnEscape);
+    desk.pageProperty().addListener(o -> refresh());
+    desk.problemsProperty().addListener(o -> showProblems());
+    text.scrollTopProperty().addListener(o -> placeMarks());
+    text.widthProperty().addListener(o -> Platform.runLater(this::settle));
+    refresh();
+    showProblems();
+  }
+
+  /** Puts the cursor into the line. */
+  public void startTyping() {
+    text.requestFocus();
+  }
+
+  private void leaveOnEscape(KeyEvent event) {
+    if (event.getCode() == KeyCode.ESCAPE) {
+      getScene().getRoot().lookup("#gear-table").requestFocus();
+      event.consume();
+    }
+  }
+
+  /** A card ends with a line feed; the line shows it without, to spend no row on it. */
+  private static String shown(String card) {
+    return card.endsWith("\n") ? card.substring(0, card.length() - 1) : card;
+  }
+
+  private static String closed(String shown) {
+    return shown.isEmpty() ? "" : shown + "\n";
+  }
+
+  private void refresh() {
+    String wanted = shown(desk.sheet().text());
+    if (!wanted.equals(text.getText())) {
+      int caret = text.getCaretPosition();
+      text.setText(wanted);
+      text.positionCaret(Math.min(caret, wanted.length()));
+    }
+  }
+
+  private void showProblems() {
+    List<CardProblem> problems = desk.problemsProperty().get();
+    pseudoClassStateChanged(BAD, !problems.isEmpty());
+    message.getStyleClass().setAll("label", "small", problems.isEmpty() ? "soft" : "bad-word");
+    if (problems.isEmpty()) {
+      message.setText(HINT);
+    } else {
+      CardProblem first = problems.getFirst();
+      String more = problems.size() > 1 ? "   (and " + (problems.size() - 1) + " more)" : "";
+      message.setText(
+          "Line " + first.line() + ", column " + first.column() + ": " + first.message() + more);
+    }
+    Platform.runLater(this::placeMarks);
+  }
+
+  /** After the text has been laid out: as many rows as it takes, and the marks in place. */
+  private void settle() {
+    if (text.getSkin() instanceof TextAreaSkin skin && !text.getText().isEmpty()) {
+      Rectangle2D first = skin.getCharacterBounds(0);
+      Rectangle2D last = skin.getCharacterBounds(text.getLength() - 1);
+      long rows = Math.round((last.getMaxY() - first.getMinY()) / first.getHeight());
+      text.setPrefHeight(Math.clamp(rows, FEWEST_ROWS, MOST_ROWS) * first.getHeight() + PADDING);
+    }
+    placeMarks();
+  }
+
+  /** Underlines every place that cannot be read. */
+  private void placeMarks() {
+    marks.getChildren().clear();
+    if (!(text.getSkin() instanceof TextAreaSkin skin)) {
+      return;
+    }
+    String shown = text.getText();
+    for (CardProblem problem : desk.problemsProperty().get()) {
+      int from = Math.min(offset(shown, problem), Math.max(0, shown.length() - 1));
+      int to = Math.min(shown.length(), from + Math.max(1, problem.length()));
+      if (shown.isEmpty()) {
+        continue;
+      }
+      Rectangle2D start = skin.getCharacterBounds(from);
+      Rectangle2D end = skin.getCharacterBounds(Math.max(from, to - 1));
+      boolean oneRow = end.getMinY() == start.getMinY() && end.getMaxX() > start.getMinX();
+      double right = oneRow ? end.getMaxX() : start.getMinX() + 8;
+      double y = start.getMaxY();
+      if (y > 0 && y < text.getHeight()) {
+        marks
+            .getChildren()
+            .add(underline(start.getMinX(), Math.max(right, start.getMinX() + 8), y));
+      }
+    }
+  }
+
+  private static Line underline(double from, double to, double y) {
+    return Look.styled(new Line(from, y, to, y), "bad-place");
+  }
+
+  private static int offset(String text, CardProblem problem) {
+    int at = 0;
+    for (int line = 1; line < problem.line(); line++) {
+      int end = text.indexOf('\n', at);
+      if (end < 0) {
+        return text.length();
+      }
+      at = end + 1;
+    }
+    return Math.min(text.length(), at + problem.column() - 1);
+  }
+}

@@ -1,0 +1,234 @@
+package steadycog.app;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+import static org.mockito.ArgumentMatchers.any;
+import static org.mockito.Mockito.mock;
+import static org.mockito.Mockito.verify;
+import static org.mockito.Mockito.when;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Optional;
+import java.util.concurrent.TimeoutException;
+import javafx.geometry.Bounds;
+import javafx.scene.Node;
+import javafx.scene.Parent;
+import javafx.scene.control.Labeled;
+import javafx.scene.control.TextArea;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.MouseButton;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.testfx.api.FxRobot;
+import org.testfx.api.FxToolkit;
+import org.testfx.util.WaitForAsyncUtils;
+import steadycog.app.SteadyCogApp.Opened;
+import steadycog.format.demo.TernRock;
+import steadycog.format.file.JobFiles;
+
+/** The real window, driven by keys and mouse on the platform without a display. */
+class WindowTest {
+  @TempDir Path folder;
+  private final FxRobot robot = new FxRobot();
+  private final FileDialogs dialogs = mock(FileDialogs.class);
+  private Opened opened;
+
+  @BeforeEach
+  void openWindow() throws TimeoutException {
+    FxToolkit.registerPrimaryStage();
+    FxToolkit.setupStage(stage -> opened = SteadyCogApp.open(stage, dialogs));
+    settle();
+  }
+
+  @AfterEach
+  void closeWindow() throws TimeoutException {
+    FxToolkit.cleanupStages();
+  }
+
+  private static void settle() {
+    WaitForAsyncUtils.waitForFxEvents();
+  }
+
+  private <N extends Node> N find(String id, Class<N> kind) {
+    return robot.lookup(id).queryAs(kind);
+  }
+
+  private String text(String id) {
+    return find(id, Labeled.class).getText();
+  }
+
+  private String cell(String member, int column) {
+    Node row = robot.lookup("#row-" + member).query();
+    return ((Labeled) ((Parent) row).getChildrenUnmodifiable().get(column)).getText();
+  }
+
+  private void type(String card) {
+    robot.clickOn("#train-line").write(card);
+    settle();
+  }
+
+  private void press(KeyCode... keys) {
+    robot.push(keys);
+    settle();
+  }
+
+  private void clickWheel(String name) {
+    robot.clickOn("#row-" + name);
+    settle();
+  }
+
+  @Test
+  void aDesignerTypesATrainDrivesItTurnsTheCrankSavesAndComesBack() throws Exception {
+    type("parallel 18 ~ 72 = 20 ~ 80 = 17 ~ 136");
+    assertEquals("128\u2009:\u20091", text("#ratio"));
+    press(KeyCode.ESCAPE);
+    // Roles by key on the gear table: choose F, then drive it; the old drive becomes the take-off.
+    press(KeyCode.LEFT);
+    press(KeyCode.D);
+    assertEquals("1\u2009:\u2009128", text("#ratio"));
+    assertTrue(find("#train-line", TextArea.class).getText().contains("drive F\ntake A"));
+    press(KeyCode.SHORTCUT, KeyCode.Z);
+    assertEquals("128\u2009:\u20091", text("#ratio"));
+    type("\ndrive A 1500 rpm 0.4 Nm\ntake F");
+    assertEquals("\u221211.719", cell("F", 3));
+    assertEquals("51.2", cell("F", 5));
+    assertEquals("\u221262.832", cell("F", 6));
+    press(KeyCode.ESCAPE);
+    press(KeyCode.PERIOD);
+    assertEquals("20.0\u00b0", text("#input-turns"));
+    robot.write(">");
+    settle();
+    assertEquals("1\u00a0t 20.0\u00b0", text("#input-turns"));
+    assertEquals("\u221295.0\u00b0", cell("C", 2));
+    assertEquals("every 128 input turns", text("#line-up"));
+
+    Path file = folder.resolve("dome.cog.json");
+    when(dialogs.askSave(any())).thenReturn(Optional.of(file));
+    press(KeyCode.SHORTCUT, KeyCode.S);
+    assertEquals(opened.desk().job(), JobFiles.open(file));
+    press(KeyCode.SHORTCUT, KeyCode.N);
+    assertEquals("\u2013", text("#ratio"));
+    when(dialogs.askOpen()).thenReturn(Optional.of(file));
+    press(KeyCode.SHORTCUT, KeyCode.O);
+    assertEquals("128\u2009:\u20091", text("#ratio"));
+    assertEquals("51.2", cell("F", 5));
+  }
+
+  @Test
+  void rolesByPointingAndAJamIsNamed() {
+    type("parallel 20 ~ 33 ~ 50");
+    Node wheel = robot.lookup("#wheel-B").query();
+    robot.clickOn(wheel, MouseButton.PRIMARY);
+    settle();
+    assertEquals("B", opened.desk().selection().orElseThrow().name());
+    robot.clickOn("#role-H");
+    settle();
+    assertEquals("Jammed", text("#ratio"));
+    assertTrue(allText("#findings").contains("A ~ B; hold B; drive A contradict"));
+    robot.clickOn("#role-F");
+    settle();
+    assertEquals("2.5\u2009:\u20091", text("#ratio"));
+    assertTrue(allText("#findings").contains("B is an idler"));
+    robot.clickOn("#role-L");
+    clickWheel("C");
+    assertTrue(opened.desk().sheet().text().contains("lock B = C"), "two clicks lock a clutch");
+    assertEquals("Jammed", text("#ratio"));
+  }
+
+  private String allText(String id) {
+    StringBuilder all = new StringBuilder();
+    robot
+        .from(robot.lookup(id).<Node>query())
+        .lookup(".label")
+        .queryAllAs(Labeled.class)
+        .forEach(label -> all.append(label.getText()).append('\n'));
+    return all.toString();
+  }
+
+  @Test
+  void aMistypedCardKeepsItsTextAndTheLastTrain() {
+    type("parallel 18 ~ 72\nfly A");
+    assertEquals("4\u2009:\u20091", text("#ratio"));
+    assertEquals("parallel 18 ~ 72\nfly A", find("#train-line", TextArea.class).getText());
+    assertTrue(text("#card-message").startsWith("Line 2, column 1: found 'fly'"));
+    Node mark = robot.lookup(".bad-place").query();
+    Bounds line = mark.localToScene(mark.getBoundsInLocal());
+    Bounds field =
+        find("#train-line", TextArea.class)
+            .localToScene(find("#train-line", TextArea.class).getBoundsInLocal());
+    assertTrue(field.contains(line), () -> line + " in " + field);
+    for (int k = 0; k < "fly A".length(); k++) {
+      robot.push(KeyCode.BACK_SPACE);
+    }
+    robot.write("hold B");
+    settle();
+    assertTrue(text("#card-message").startsWith("~ meshes with"));
+  }
+
+  @Test
+  void draggingTheCrankTurnsTheWheels() {
+    type("parallel 20 ~ 40");
+    Node crank = robot.lookup("#crank").query();
+    Bounds at = crank.localToScreen(crank.getBoundsInLocal());
+    double x = at.getCenterX();
+    double y = at.getCenterY();
+    robot.moveTo(x, y - 30).press(MouseButton.PRIMARY).moveTo(x - 30, y).moveTo(x, y + 30);
+    robot.release(MouseButton.PRIMARY);
+    settle();
+    assertEquals(0.5, opened.desk().crank().inputTurns().doubleValue(), 0.02);
+    assertTrue(cell("B", 2).startsWith("\u2212"), cell("B", 2));
+    robot.clickOn("#run");
+    settle();
+    assertTrue(opened.desk().crank().runningProperty().get());
+    robot.clickOn("#run");
+    settle();
+    assertFalse(opened.desk().crank().runningProperty().get());
+  }
+
+  @Test
+  void unsavedWorkIsAskedForAndABrokenFileIsRefused() throws Exception {
+    robot.interact(() -> opened.desk().putDown(TernRock.job()));
+    type("# changed\n");
+    press(KeyCode.SHORTCUT, KeyCode.N);
+    assertTrue(robot.lookup("#question").tryQuery().isPresent());
+    robot.clickOn("Cancel");
+    settle();
+    assertTrue(opened.desk().isUnsaved());
+    assertEquals("Tern Rock fitting-out", opened.desk().job().title());
+    press(KeyCode.SHORTCUT, KeyCode.N);
+    Path file = folder.resolve("kept.cog.json");
+    when(dialogs.askSave("Tern Rock fitting-out")).thenReturn(Optional.of(file));
+    robot.clickOn(robot.from(robot.lookup("#question").<Node>query()).lookup("Save").<Node>query());
+    settle();
+    verify(dialogs).askSave("Tern Rock fitting-out");
+    assertTrue(JobFiles.open(file).sheets().getFirst().text().contains("# changed"));
+    assertEquals("New job", JobKeeper.titleOf(opened.desk()));
+
+    type("parallel 18 ~ 72");
+    Path broken = folder.resolve("broken.cog.json");
+    Files.writeString(broken, "{\n  \"format\": \"steady-cog-job\",\n  \"version\": 99\n}\n");
+    when(dialogs.askOpen()).thenReturn(Optional.of(broken));
+    press(KeyCode.SHORTCUT, KeyCode.O);
+    robot.clickOn("Do not save");
+    settle();
+    assertTrue(text("#notice").startsWith("broken.cog.json:3:14: made by a newer"));
+    assertEquals("4\u2009:\u20091", text("#ratio"), "the open job is untouched");
+  }
+
+  @Test
+  void trainsOfAJobAreSwitchedByTabAndKey() {
+    robot.interact(() -> opened.desk().putDown(TernRock.job()));
+    settle();
+    assertEquals("128\u2009:\u20091", text("#ratio"));
+    robot.clickOn("Mirror-cover winch");
+    settle();
+    assertEquals("3.5\u2009:\u20091", text("#ratio"));
+    press(KeyCode.SHORTCUT, KeyCode.PAGE_UP);
+    assertEquals("128\u2009:\u20091", text("#ratio"));
+    assertEquals(6, robot.lookup(".wheel").queryAll().size());
+  }
+}

@@ -1,0 +1,213 @@
+package steadycog.app.desk;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertSame;
+import static org.junit.jupiter.api.Assertions.assertThrows;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Random;
+import org.apache.commons.numbers.fraction.BigFraction;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import steadycog.format.demo.TernRock;
+import steadycog.format.json.UnreadableException;
+import steadycog.job.Job;
+import steadycog.motion.Motion;
+import steadycog.notation.Card;
+import steadycog.number.Exact;
+import steadycog.train.Member;
+import steadycog.train.MemberId;
+import steadycog.train.Mesh;
+
+class DeskTest {
+  @TempDir Path folder;
+  private final Desk desk = new Desk();
+
+  private static MemberId id(String name) {
+    return new MemberId("", name);
+  }
+
+  private String ratio() {
+    return desk.bench()
+        .flatMap(bench -> bench.study().ratio())
+        .map(ratio -> Exact.text(ratio.reduction()))
+        .orElse("none");
+  }
+
+  private void typeKeys(String keys) {
+    for (char key : keys.toCharArray()) {
+      desk.type(desk.sheet().text() + key);
+    }
+  }
+
+  @Test
+  void everyKeystrokeIsUnderstoodOrKept() {
+    typeKeys("parallel 18 ~ 7");
+    assertEquals("7/18", ratio().replace("-", ""));
+    typeKeys("2 ~");
+    assertEquals("4", ratio().replace("-", ""), "the last train that could be read stays");
+    assertEquals(1, desk.problemsProperty().get().size());
+    assertEquals("parallel 18 ~ 72 ~", desk.sheet().text());
+    typeKeys(" 36");
+    assertEquals("2", ratio());
+    assertEquals(List.of(), desk.problemsProperty().get());
+  }
+
+  @Test
+  void oneWordTypedIsOneStepToUndo() {
+    typeKeys("parallel 18 ~ 72");
+    typeKeys(" ~ 36");
+    desk.undo();
+    assertEquals("parallel 18 ~ 72 ~", desk.sheet().text());
+    desk.redo();
+    assertEquals("parallel 18 ~ 72 ~ 36", desk.sheet().text());
+    while (desk.canUndo()) {
+      desk.undo();
+    }
+    assertEquals(Job.empty(), desk.job());
+    assertFalse(desk.isUnsaved());
+  }
+
+  @Test
+  void rolesAreWrittenOnTheCardAndKeepItsComments() {
+    desk.type("# winch\nparallel 16 ~ 25 ~ 56 # counted\n");
+    desk.hold(id("B"));
+    assertEquals(Motion.Status.JAMMED, desk.bench().orElseThrow().study().motion().status());
+    desk.free(id("B"));
+    desk.drive(id("C"));
+    assertEquals(
+        "# winch\nparallel 16 ~ 25 ~ 56 # counted\ndrive C\ntake A\n", desk.sheet().text());
+    assertEquals("2/7", ratio());
+    desk.lock(id("A"), id("A"));
+    desk.changeTeeth(id("A"), 12);
+    assertEquals("1/2", ratio());
+    assertTrue(desk.sheet().text().contains("parallel 28 ~ 25 ~ 56 # counted"));
+  }
+
+  @Test
+  void anythingDoneCanBeUndoneAndDoneAgain() throws Exception {
+    desk.putDown(TernRock.job());
+    Random random = new Random(13);
+    List<Page> pages = new ArrayList<>();
+    pages.add(desk.pageProperty().get());
+    for (int step = 0; step < 1000; step++) {
+      Page before = desk.pageProperty().get();
+      doSomething(random);
+      if (!desk.pageProperty().get().job().equals(before.job())) {
+        pages.add(desk.pageProperty().get());
+      }
+      assertInStep();
+    }
+    Page last = desk.pageProperty().get();
+    while (desk.canUndo()) {
+      desk.undo();
+      assertInStep();
+    }
+    assertEquals(TernRock.job(), desk.job());
+    assertFalse(desk.isUnsaved());
+    while (desk.canRedo()) {
+      desk.redo();
+    }
+    assertEquals(last.job(), desk.job());
+    assertTrue(pages.size() > 500);
+  }
+
+  private void doSomething(Random random) {
+    List<Member> members = desk.bench().orElseThrow().card().train().members();
+    MemberId one = members.get(random.nextInt(members.size())).id();
+    MemberId two = members.get(random.nextInt(members.size())).id();
+    switch (random.nextInt(9)) {
+      case 0 -> desk.drive(one);
+      case 1 -> desk.hold(one);
+      case 2 -> desk.take(one);
+      case 3, 4 -> desk.free(one);
+      case 5 -> desk.lock(one, two);
+      case 6 -> desk.changeTeeth(one, random.nextInt(-3, 4));
+      case 7 -> desk.type(desk.sheet().text() + (random.nextBoolean() ? "?" : "# note\n"));
+      default -> desk.showSheet(random.nextInt(2));
+    }
+  }
+
+  /** Card, drawing and ledger speak of the same train. */
+  private void assertInStep() throws Exception {
+    Bench bench = desk.bench().orElseThrow();
+    Card card = desk.sheet().card().orElseThrow();
+    assertSame(card, bench.card());
+    assertEquals(card.train(), Card.read(card.text()).train());
+    assertEquals(card.train(), bench.study().train());
+    assertEquals(
+        card.train().members().stream().map(Member::id).toList(),
+        bench.layout().wheels().stream().map(wheel -> wheel.id()).toList());
+    assertEquals(desk.sheet().draft().isPresent(), !desk.problemsProperty().get().isEmpty());
+  }
+
+  @Test
+  void savesOpensAndRefusesWithoutTouchingTheOpenJob() throws Exception {
+    desk.type("parallel 18 ~ 72\n");
+    desk.type("parallel 18 ~ 72 ~\n");
+    Path file = folder.resolve("mine.cog.json");
+    assertTrue(desk.isUnsaved());
+    desk.save(file);
+    assertFalse(desk.isUnsaved());
+    Desk tomorrow = new Desk();
+    tomorrow.open(file);
+    assertEquals(desk.job(), tomorrow.job());
+    assertEquals("parallel 18 ~ 72 ~\n", tomorrow.sheet().text());
+    assertEquals(1, tomorrow.problemsProperty().get().size());
+    Path broken = folder.resolve("broken.cog.json");
+    Files.writeString(broken, Files.readString(file).substring(0, 60));
+    assertThrows(UnreadableException.class, () -> tomorrow.open(broken));
+    assertEquals(desk.job(), tomorrow.job());
+    assertEquals(Optional.of(file), tomorrow.fileProperty().get());
+  }
+
+  @Test
+  void theCrankCountsExactly() {
+    desk.type("parallel 18 ~ 72 = 20 ~ 80\ndrive A -10 rpm\ntake D\n");
+    Crank crank = desk.crank();
+    crank.tooth(1);
+    assertEquals("-1/18", Exact.text(crank.inputTurns()), "the way the drive turns");
+    crank.tooth(-1);
+    crank.turn(3);
+    Mesh first = desk.bench().orElseThrow().card().train().meshes().getFirst();
+    assertEquals("54", Exact.text(crank.count().orElseThrow().teethPassed(first).orElseThrow()));
+    assertEquals("3/4", Exact.text(crank.count().orElseThrow().turns(id("B")).orElseThrow()));
+    assertEquals("16", crank.lineUp().orElseThrow().toString());
+    assertEquals("13", Exact.text(crank.toNextLineUp().orElseThrow()));
+    for (int k = 0; k < 3600; k++) {
+      crank.drag(1 / 360.0);
+    }
+    assertEquals("7", Exact.text(crank.inputTurns()));
+    crank.toggleRunning();
+    assertTrue(crank.runningProperty().get());
+    BigFraction before = crank.inputTurns();
+    crank.advance(0.5);
+    assertTrue(crank.inputTurns().compareTo(before) < 0, "it runs the way it is driven");
+    desk.hold(id("B"));
+    crank.advance(0.5);
+    assertFalse(crank.runningProperty().get(), "a jammed train stops the crank");
+    BigFraction stuck = crank.inputTurns();
+    crank.turn(1);
+    assertEquals(stuck, crank.inputTurns());
+  }
+
+  @Test
+  void selectionGoesRoundAndForgetsWhatIsGone() {
+    desk.type("parallel 18 ~ 72 ~ 20");
+    desk.selectNext(-1);
+    assertEquals(Optional.of(id("C")), desk.selection());
+    desk.selectNext(1);
+    assertEquals(Optional.of(id("A")), desk.selection());
+    desk.selectNext(-1);
+    desk.type("parallel 18 ~ 72");
+    assertEquals(Optional.empty(), desk.selection());
+    desk.select(Optional.of(id("Q")));
+    assertEquals(Optional.empty(), desk.selection());
+  }
+}
