@@ -15,6 +15,9 @@ import steadycog.train.Train;
  * @param clashes how many pairs of wheels in one plane run into each other
  */
 public record FaceLayout(List<PlacedWheel> wheels, int clashes) {
+  static final double[] NO_BOX = {
+    Double.MAX_VALUE, Double.MAX_VALUE, -Double.MAX_VALUE, -Double.MAX_VALUE
+  };
 
   /**
    * Lays the train out: compactly and as wide as a desk where that leaves wheels of one plane
@@ -49,15 +52,20 @@ public record FaceLayout(List<PlacedWheel> wheels, int clashes) {
 
   /** The box round all bodies: least x, least y, greatest x, greatest y, in modules. */
   public double[] bounds() {
-    double[] box = {Double.MAX_VALUE, Double.MAX_VALUE, -Double.MAX_VALUE, -Double.MAX_VALUE};
+    return bounds(wheels, NO_BOX);
+  }
+
+  /** The box round {@code wheels} and {@code box}. */
+  static double[] bounds(List<PlacedWheel> wheels, double[] box) {
+    double[] wider = box.clone();
     for (PlacedWheel wheel : wheels) {
       double radius = wheel.bodyRadius();
-      box[0] = Math.min(box[0], wheel.x() - radius);
-      box[1] = Math.min(box[1], wheel.y() - radius);
-      box[2] = Math.max(box[2], wheel.x() + radius);
-      box[3] = Math.max(box[3], wheel.y() + radius);
+      wider[0] = Math.min(wider[0], wheel.x() - radius);
+      wider[1] = Math.min(wider[1], wheel.y() - radius);
+      wider[2] = Math.max(wider[2], wheel.x() + radius);
+      wider[3] = Math.max(wider[3], wheel.y() + radius);
     }
-    return box;
+    return wider;
   }
 
   /**

@@ -11,12 +11,21 @@ import steadycog.train.Teeth;
  * @param x of the axis, in modules
  * @param y of the axis, in modules, up
  * @param phase angle of a tooth's (of a ring: a space's) centre-line, radians
+ * @param bodyRadius of the whole wheel, a ring's rim included, in modules
  */
 public record PlacedWheel(
-    MemberId id, Teeth teeth, int shaft, int plane, double x, double y, double phase) {
+    MemberId id,
+    Teeth teeth,
+    int shaft,
+    int plane,
+    double x,
+    double y,
+    double phase,
+    double bodyRadius) {
 
-  public double bodyRadius() {
-    return GearOutline.bodyRadius(teeth);
+  /** A wheel with its first tooth pointing to the right. */
+  static PlacedWheel of(MemberId id, Teeth teeth, int shaft, int plane, double x, double y) {
+    return new PlacedWheel(id, teeth, shaft, plane, x, y, 0, GearOutline.bodyRadius(teeth));
   }
 
   public double distanceTo(PlacedWheel other) {
@@ -24,6 +33,10 @@ public record PlacedWheel(
   }
 
   PlacedWheel withPhase(double turned) {
-    return new PlacedWheel(id, teeth, shaft, plane, x, y, turned);
+    return new PlacedWheel(id, teeth, shaft, plane, x, y, turned, bodyRadius);
+  }
+
+  PlacedWheel at(double newX, double newY) {
+    return new PlacedWheel(id, teeth, shaft, plane, newX, newY, phase, bodyRadius);
   }
 }

@@ -2,9 +2,12 @@ package steadycog.shape;
 
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import steadycog.train.Join;
 import steadycog.train.Member;
 import steadycog.train.MemberId;
 import steadycog.train.Mesh;
@@ -29,14 +32,20 @@ final class Placing {
   }
 
   private final Train train;
+  private final List<Mesh> meshes;
+  private final Set<Join> mates = new HashSet<>();
   private final Shafts shafts;
   private final Map<MemberId, Integer> planes;
   private final Manner manner;
   private final Map<Integer, double[]> centres = new HashMap<>();
+  private final Map<Integer, List<PlacedWheel>> templates = new HashMap<>();
   private final List<PlacedWheel> placed = new ArrayList<>();
+  private double[] placedBox = FaceLayout.NO_BOX;
 
   Placing(Train train, Shafts shafts, Map<MemberId, Integer> planes, Manner manner) {
     this.train = train;
+    this.meshes = train.meshes();
+    meshes.forEach(mesh -> mates.add(new Join(mesh.a(), mesh.b())));
     this.shafts = shafts;
     this.planes = planes;
     this.manner = manner;
@@ -46,7 +55,7 @@ final class Placing {
   List<PlacedWheel> place(MemberId first) {
     put(shafts.of(first), 0, 0);
     while (centres.size() < shafts.count()) {
-      Optional<Mesh> next = train.meshes().stream().filter(this::reaches).findFirst();
+      Optional<Mesh> next = meshes.stream().filter(this::reaches).findFirst();
       if (next.isPresent()) {
         placeAcross(next.get());
       } else {
@@ -104,23 +113,27 @@ final class Placing {
     while (centres.containsKey(shaft)) {
       shaft++;
     }
-    double[] box = new FaceLayout(placed, 0).bounds();
+    double[] box = placedBox;
     double radius =
-        shafts.wheelsOn(shaft).stream()
-            .mapToDouble(member -> GearOutline.bodyRadius(teeth(member)))
-            .max()
-            .orElse(0);
+        wheels(shaft, 0, 0).stream().mapToDouble(PlacedWheel::bodyRadius).max().orElse(0);
     put(shaft, box[2] + radius + 4 * CLEARANCE, 0);
   }
 
   private void put(int shaft, double x, double y) {
     centres.put(shaft, new double[] {x, y});
     placed.addAll(wheels(shaft, x, y));
+    placedBox = FaceLayout.bounds(placed, FaceLayout.NO_BOX);
   }
 
   private List<PlacedWheel> wheels(int shaft, double x, double y) {
+    return templates.computeIfAbsent(shaft, this::template).stream()
+        .map(wheel -> wheel.at(x, y))
+        .toList();
+  }
+
+  private List<PlacedWheel> template(int shaft) {
     return shafts.wheelsOn(shaft).stream()
-        .map(m -> new PlacedWheel(m.id(), teeth(m), shaft, planes.get(m.id()), x, y, 0))
+        .map(m -> PlacedWheel.of(m.id(), teeth(m), shaft, planes.get(m.id()), 0, 0))
         .toList();
   }
 
@@ -138,9 +151,7 @@ final class Placing {
         cost += coverCost(wheel, other);
       }
     }
-    List<PlacedWheel> all = new ArrayList<>(placed);
-    all.addAll(next);
-    double[] box = new FaceLayout(all, 0).bounds();
+    double[] box = FaceLayout.bounds(next, placedBox);
     return cost + Math.max((box[2] - box[0]) / DESK_ASPECT, box[3] - box[1]);
   }
 
@@ -172,10 +183,6 @@ final class Placing {
   }
 
   private boolean meshing(MemberId a, MemberId b) {
-    return train.meshes().stream()
-        .anyMatch(
-            mesh ->
-                (mesh.a().equals(a) && mesh.b().equals(b))
-                    || (mesh.a().equals(b) && mesh.b().equals(a)));
+    return mates.contains(new Join(a, b)) || mates.contains(new Join(b, a));
   }
 }

@@ -50,7 +50,7 @@ public final class GearTable extends BorderPane {
     setCenter(table);
     setBottom(strip);
     place(banner, Pos.TOP_CENTER);
-    place(scale, Pos.TOP_LEFT);
+    place(scale, Pos.BOTTOM_LEFT);
     addEventHandler(KeyEvent.KEY_PRESSED, this::onKey);
     setOnMousePressed(
         press -> {
