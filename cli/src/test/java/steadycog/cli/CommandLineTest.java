@@ -69,9 +69,10 @@ class CommandLineTest {
     assertEquals(1, run("parallel 20 ~ 40\ndrive A\nhold B\n", "check", "-"));
     assertTrue(out.toString().startsWith("error jam: It cannot turn: A ~ B"), out.toString());
     assertEquals(1, run("parallel 7 ~ 40\n", "solve", "-", "--json"));
-    assertTrue(out.toString().contains("\"fix\": \"Give it 8 teeth"), out.toString());
+    assertTrue(out.toString().contains("\"fix\": \"A 7 -> 8."), out.toString());
     assertEquals(0, run(DOME, "check", "-"));
-    assertEquals("nothing found\n", out.toString());
+    assertTrue(out.toString().startsWith("warning undercut: E has 17 teeth"), out.toString());
+    assertEquals(0, run("parallel 30", "check", "-"));
   }
 
   @Test

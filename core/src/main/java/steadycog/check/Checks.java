@@ -9,11 +9,20 @@ public final class Checks {
   private static final List<Rule> RULES =
       List.of(
           new MotionRule(),
-          new EndsRule(),
           new TorqueRule(),
           new RingSizeRule(),
           new FewTeethRule(),
-          new IdlerRule());
+          new InterferenceRule(),
+          new InternalInterferenceRule(),
+          new ClosureRule(),
+          new ClashRule(),
+          new ContactRatioRule(),
+          new UndercutRule(),
+          new DeadWheelRule(),
+          new EndsRule(),
+          new IdlerRule(),
+          new StageRatioRule(),
+          new HuntingRule());
 
   private Checks() {}
 

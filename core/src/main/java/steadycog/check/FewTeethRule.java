@@ -2,6 +2,7 @@ package steadycog.check;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import steadycog.train.Member;
 
 /** Below 8 teeth no usable spur gear can be made; below 12 only with care (Niemann & Winter II). */
@@ -21,7 +22,11 @@ final class FewTeethRule implements Rule {
                     "few-teeth", hopeless ? Severity.ERROR : Severity.WARNING, List.of(member.id()))
                 .with("teeth", count)
                 .with("least", hopeless ? FEWEST : COMFORTABLE)
-                .with("missing", (hopeless ? FEWEST : COMFORTABLE) - count));
+                .with("margin", count - (hopeless ? FEWEST : COMFORTABLE))
+                .curedBy(
+                    Optional.of(
+                        Cure.teeth(
+                            subject.train(), member.id(), hopeless ? FEWEST : COMFORTABLE))));
       }
     }
     return found;

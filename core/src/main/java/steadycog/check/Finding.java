@@ -12,11 +12,18 @@ import steadycog.train.MemberId;
  * One thing found about a design.
  *
  * @param code stable name for scripts, as {@code few-teeth}
+ * @param wording which words of the bundle say it: the code, or the code with a dot and a variant
  * @param members whom it concerns, in the order of the card
  * @param values the numbers behind it, by name, for machines and for the message
+ * @param cure the nearest change that puts it right, where there is one
  */
 public record Finding(
-    String code, Severity severity, List<MemberId> members, Map<String, String> values) {
+    String code,
+    String wording,
+    Severity severity,
+    List<MemberId> members,
+    Map<String, String> values,
+    Optional<Cure> cure) {
 
   public Finding {
     members = List.copyOf(members);
@@ -24,14 +31,24 @@ public record Finding(
   }
 
   public static Finding of(String code, Severity severity, List<MemberId> members) {
-    return new Finding(code, severity, members, Map.of());
+    return new Finding(code, code, severity, members, Map.of(), Optional.empty());
+  }
+
+  /** The same finding said in the words of a variant: of {@code hunting}, {@code shared}. */
+  Finding worded(String variant) {
+    return new Finding(code, code + "." + variant, severity, members, values, cure);
   }
 
   /** The same finding with one more value. */
-  public Finding with(String name, Object value) {
+  Finding with(String name, Object value) {
     Map<String, String> more = new LinkedHashMap<>(values);
     more.put(name, value.toString());
-    return new Finding(code, severity, members, more);
+    return new Finding(code, wording, severity, members, more, cure);
+  }
+
+  /** The same finding with its cure, if there is one. */
+  Finding curedBy(Optional<Cure> nearest) {
+    return new Finding(code, wording, severity, members, values, nearest);
   }
 
   /** What is the matter, in words. */

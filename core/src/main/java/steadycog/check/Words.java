@@ -15,19 +15,21 @@ final class Words {
   private Words() {}
 
   static String message(Finding finding) {
-    return fill(BUNDLE.getString(finding.code()), finding);
+    return fill(BUNDLE.getString(finding.wording()), finding);
   }
 
+  /** The cure's words where there is a cure, else general advice, else nothing. */
   static Optional<String> remedy(Finding finding) {
-    String key = finding.code() + ".remedy";
+    String key = finding.wording() + (finding.cure().isPresent() ? ".cure" : ".remedy");
     return BUNDLE.containsKey(key)
         ? Optional.of(fill(BUNDLE.getString(key), finding))
-        : Optional.empty();
+        : finding.cure().map(cure -> cure.change() + ".");
   }
 
   private static String fill(String template, Finding finding) {
     Map<String, String> values = new HashMap<>(finding.values());
     values.put("members", finding.memberList());
+    finding.cure().ifPresent(cure -> values.put("change", cure.change()));
     return SLOT.matcher(template)
         .replaceAll(slot -> Matcher.quoteReplacement(valueOf(slot.group(1), values, finding)));
   }

@@ -23,7 +23,7 @@ import steadycog.train.Train;
 /** Reads a card: first its parts, since they name the members, then what is said about them. */
 final class CardReader {
   private static final Pattern NAME = Pattern.compile("[A-Za-z][A-Za-z0-9_-]*");
-  private static final String VERBS = "drive, hold, take, lock or join";
+  private static final String VERBS = "drive, hold, take, lock, join or coaxial";
 
   private final List<CardProblem> problems = new ArrayList<>();
   private final List<PlacedItem> items = new ArrayList<>();
@@ -86,7 +86,7 @@ final class CardReader {
   }
 
   private static boolean isVerb(Token token) {
-    return List.of("drive", "hold", "take", "lock", "join")
+    return List.of("drive", "hold", "take", "lock", "join", "coaxial")
         .contains(token.text().toLowerCase(Locale.ROOT));
   }
 
@@ -173,6 +173,9 @@ final class CardReader {
     }
     if (statement.accept("join")) {
       return new Item.OfJoin(readPair(statement, names));
+    }
+    if (statement.accept("coaxial")) {
+      return new Item.OfCoaxial(readPair(statement, names));
     }
     throw unknown(statement.peek());
   }

@@ -18,6 +18,8 @@ sealed interface Item {
 
   record OfJoin(Join join) implements Item {}
 
+  record OfCoaxial(Join pair) implements Item {}
+
   record OfDrive(Drive drive) implements Item {}
 
   record OfHold(MemberId member) implements Item {}
@@ -31,6 +33,7 @@ sealed interface Item {
     List<Item> items = new ArrayList<>();
     train.parts().forEach(part -> items.add(new OfPart(part)));
     train.joins().forEach(join -> items.add(new OfJoin(join)));
+    train.coaxials().forEach(pair -> items.add(new OfCoaxial(pair)));
     train.roles().drives().forEach(drive -> items.add(new OfDrive(drive)));
     train.roles().holds().forEach(held -> items.add(new OfHold(held)));
     train.roles().take().ifPresent(take -> items.add(new OfTake(take)));
@@ -54,6 +57,7 @@ sealed interface Item {
     return new Train(
         only(OfPart.class, items).stream().map(OfPart::part).toList(),
         only(OfJoin.class, items).stream().map(OfJoin::join).toList(),
+        only(OfCoaxial.class, items).stream().map(OfCoaxial::pair).toList(),
         roles);
   }
 
@@ -62,6 +66,7 @@ sealed interface Item {
     return switch (this) {
       case OfPart(Part part) -> PartText.print(part);
       case OfJoin(Join join) -> "join " + join.a() + " = " + join.b();
+      case OfCoaxial(Join pair) -> "coaxial " + pair.a() + " = " + pair.b();
       case OfDrive(Drive drive) ->
           "drive " + drive.member() + optional(drive.speed()) + optional(drive.effort());
       case OfHold(MemberId member) -> "hold " + member;

@@ -12,29 +12,39 @@ import steadycog.train.Train;
  * Where every wheel of a train stands, seen along the axes.
  *
  * @param wheels in the order of the card
- * @param clashes how many pairs of wheels in one plane run into each other
+ * @param clashes wheels that run into each other, or into a shaft that passes by
  */
-public record FaceLayout(List<PlacedWheel> wheels, int clashes) {
+public record FaceLayout(List<PlacedWheel> wheels, List<Clash> clashes) {
   static final double[] NO_BOX = {
     Double.MAX_VALUE, Double.MAX_VALUE, -Double.MAX_VALUE, -Double.MAX_VALUE
   };
+
+  /**
+   * Two things in one place.
+   *
+   * @param a a wheel
+   * @param b another wheel of its plane; or one whose shaft passes through that plane
+   * @param depth how far they overlap, in modules
+   * @param shaft whether it is {@code b}'s shaft that is in the way
+   */
+  public record Clash(MemberId a, MemberId b, double depth, boolean shaft) {}
 
   /**
    * Lays the train out: compactly and as wide as a desk where that leaves wheels of one plane
    * clear, else in one line. Cost: wheels squared times the directions tried.
    */
   public static FaceLayout of(Train train) {
-    Shafts shafts = new Shafts(train);
+    Axes axes = Axes.of(train);
     MemberId first = first(train);
-    Map<MemberId, Integer> planes = Planes.of(train, shafts, first);
+    Map<MemberId, Integer> planes = Planes.of(train, first);
     FaceLayout best = null;
     for (Placing.Manner manner : Placing.Manner.values()) {
-      Placing placing = new Placing(train, shafts, planes, manner);
+      Placing placing = new Placing(train, axes, planes, manner);
       FaceLayout next = new FaceLayout(placing.place(first), placing.clashes());
-      if (best == null || next.clashes < best.clashes) {
+      if (best == null || next.clashes.size() < best.clashes.size()) {
         best = next;
       }
-      if (best.clashes == 0) {
+      if (best.clashes.isEmpty()) {
         break;
       }
     }

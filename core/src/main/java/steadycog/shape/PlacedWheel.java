@@ -6,7 +6,7 @@ import steadycog.train.Teeth;
 /**
  * A wheel where it stands in the face view, marks at twelve o'clock and teeth in mesh.
  *
- * @param shaft wheels of one number share an axis
+ * @param axis wheels of one number share an axis
  * @param plane wheels of one number lie side by side; higher ones nearer to the eye
  * @param x of the axis, in modules
  * @param y of the axis, in modules, up
@@ -16,7 +16,7 @@ import steadycog.train.Teeth;
 public record PlacedWheel(
     MemberId id,
     Teeth teeth,
-    int shaft,
+    int axis,
     int plane,
     double x,
     double y,
@@ -24,8 +24,8 @@ public record PlacedWheel(
     double bodyRadius) {
 
   /** A wheel with its first tooth pointing to the right. */
-  static PlacedWheel of(MemberId id, Teeth teeth, int shaft, int plane, double x, double y) {
-    return new PlacedWheel(id, teeth, shaft, plane, x, y, 0, GearOutline.bodyRadius(teeth));
+  static PlacedWheel of(MemberId id, Teeth teeth, int axis, int plane, double x, double y) {
+    return new PlacedWheel(id, teeth, axis, plane, x, y, 0, GearOutline.bodyRadius(teeth));
   }
 
   public double distanceTo(PlacedWheel other) {
@@ -33,10 +33,10 @@ public record PlacedWheel(
   }
 
   PlacedWheel withPhase(double turned) {
-    return new PlacedWheel(id, teeth, shaft, plane, x, y, turned, bodyRadius);
+    return new PlacedWheel(id, teeth, axis, plane, x, y, turned, bodyRadius);
   }
 
   PlacedWheel at(double newX, double newY) {
-    return new PlacedWheel(id, teeth, shaft, plane, newX, newY, phase, bodyRadius);
+    return new PlacedWheel(id, teeth, axis, plane, newX, newY, phase, bodyRadius);
   }
 }

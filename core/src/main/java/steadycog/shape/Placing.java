@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import steadycog.shape.FaceLayout.Clash;
 import steadycog.train.Join;
 import steadycog.train.Member;
 import steadycog.train.MemberId;
@@ -14,13 +15,17 @@ import steadycog.train.Mesh;
 import steadycog.train.Teeth;
 import steadycog.train.Train;
 
-/** Puts shafts down one after the other, each at its centre distance from one already there. */
+/** Puts axes down one after the other, each at its centre distance from one already there. */
 final class Placing {
   private static final int DIRECTIONS = 24;
   private static final double DESK_ASPECT = 1.5;
   private static final double CLEARANCE = 0.5;
+
+  /** No shaft is thinner than this when nothing is said about it, in modules. */
+  private static final double SHAFT_RADIUS = 1.5;
+
   private static final double CLASH_COST = 10_000;
-  private static final double HIDDEN_SHAFT_COST = 30;
+  private static final double HIDDEN_AXIS_COST = 30;
   private static final double COVER_COST = 0.6;
 
   /** How a direction is chosen. */
@@ -34,7 +39,7 @@ final class Placing {
   private final Train train;
   private final List<Mesh> meshes;
   private final Set<Join> mates = new HashSet<>();
-  private final Shafts shafts;
+  private final Axes axes;
   private final Map<MemberId, Integer> planes;
   private final Manner manner;
   private final Map<Integer, double[]> centres = new HashMap<>();
@@ -42,19 +47,19 @@ final class Placing {
   private final List<PlacedWheel> placed = new ArrayList<>();
   private double[] placedBox = FaceLayout.NO_BOX;
 
-  Placing(Train train, Shafts shafts, Map<MemberId, Integer> planes, Manner manner) {
+  Placing(Train train, Axes axes, Map<MemberId, Integer> planes, Manner manner) {
     this.train = train;
     this.meshes = train.meshes();
     meshes.forEach(mesh -> mates.add(new Join(mesh.a(), mesh.b())));
-    this.shafts = shafts;
+    this.axes = axes;
     this.planes = planes;
     this.manner = manner;
   }
 
   /** Every wheel in the order of the card; phases still zero. */
   List<PlacedWheel> place(MemberId first) {
-    put(shafts.of(first), 0, 0);
-    while (centres.size() < shafts.count()) {
+    put(axes.of(first), 0, 0);
+    while (centres.size() < axes.count()) {
       Optional<Mesh> next = meshes.stream().filter(this::reaches).findFirst();
       if (next.isPresent()) {
         placeAcross(next.get());
@@ -67,28 +72,63 @@ final class Placing {
     return train.members().stream().map(member -> byId.get(member.id())).toList();
   }
 
-  /** Pairs of wheels in one plane, not meshing with each other, whose bodies overlap. */
-  int clashes() {
-    int count = 0;
+  /** Wheels of one plane that run into each other, and wheels that stand where a shaft passes. */
+  List<Clash> clashes() {
+    List<Clash> found = new ArrayList<>();
     for (int a = 0; a < placed.size(); a++) {
       for (int b = a + 1; b < placed.size(); b++) {
-        if (placed.get(a).shaft() != placed.get(b).shaft()
-            && overlap(placed.get(a), placed.get(b)) > 0) {
-          count++;
+        PlacedWheel one = placed.get(a);
+        PlacedWheel two = placed.get(b);
+        double depth = overlap(one, two) - CLEARANCE;
+        if (depth > 0) {
+          found.add(new Clash(one.id(), two.id(), depth, false));
         }
       }
     }
-    return count;
+    placed.forEach(wheel -> addShaftClashes(wheel, found));
+    return List.copyOf(found);
+  }
+
+  /** Shafts that pass through the plane of {@code wheel}, having wheels on both sides of it. */
+  private void addShaftClashes(PlacedWheel wheel, List<Clash> found) {
+    for (int axis = 0; axis < axes.count(); axis++) {
+      List<PlacedWheel> shaft = onAxis(axis);
+      boolean before = shaft.stream().anyMatch(other -> other.plane() < wheel.plane());
+      boolean behind = shaft.stream().anyMatch(other -> other.plane() > wheel.plane());
+      if (axis != wheel.axis() && before && behind && touchesNone(wheel, shaft)) {
+        double depth = bodyOverShaft(wheel, shaft.getFirst());
+        if (depth > 0) {
+          found.add(new Clash(wheel.id(), shaft.getFirst().id(), depth, true));
+        }
+      }
+    }
+  }
+
+  private List<PlacedWheel> onAxis(int axis) {
+    return placed.stream().filter(wheel -> wheel.axis() == axis).toList();
+  }
+
+  private boolean touchesNone(PlacedWheel wheel, List<PlacedWheel> shaft) {
+    return shaft.stream().noneMatch(other -> meshing(wheel.id(), other.id()));
+  }
+
+  /** How far a shaft stands in a wheel's body; a ring leaves room inside. */
+  private static double bodyOverShaft(PlacedWheel wheel, PlacedWheel onShaft) {
+    double distance = wheel.distanceTo(onShaft);
+    double outside = wheel.bodyRadius() + SHAFT_RADIUS - distance;
+    return wheel.teeth().internal()
+        ? Math.min(outside, distance + SHAFT_RADIUS - tip(wheel))
+        : outside;
   }
 
   private boolean reaches(Mesh mesh) {
-    return centres.containsKey(shafts.of(mesh.a())) != centres.containsKey(shafts.of(mesh.b()));
+    return centres.containsKey(axes.of(mesh.a())) != centres.containsKey(axes.of(mesh.b()));
   }
 
   private void placeAcross(Mesh mesh) {
-    boolean fromA = centres.containsKey(shafts.of(mesh.a()));
-    int from = shafts.of(fromA ? mesh.a() : mesh.b());
-    int shaft = shafts.of(fromA ? mesh.b() : mesh.a());
+    boolean fromA = centres.containsKey(axes.of(mesh.a()));
+    int from = axes.of(fromA ? mesh.a() : mesh.b());
+    int axis = axes.of(fromA ? mesh.b() : mesh.a());
     double distance = FaceLayout.centreDistance(mesh);
     double[] start = centres.get(from);
     double best = Double.MAX_VALUE;
@@ -98,42 +138,42 @@ final class Placing {
       double angle = 2 * Math.PI * k / DIRECTIONS;
       double x = start[0] + distance * Math.cos(angle);
       double y = start[1] + distance * Math.sin(angle);
-      double cost = cost(shaft, x, y) - 0.05 * Math.cos(angle) + 0.02 * Math.sin(angle);
+      double cost = cost(axis, x, y) - 0.05 * Math.cos(angle) + 0.02 * Math.sin(angle);
       if (cost < best) {
         best = cost;
         choice = new double[] {x, y};
       }
     }
-    put(shaft, choice[0], choice[1]);
+    put(axis, choice[0], choice[1]);
   }
 
   /** A train in several pieces: the next piece goes to the right of what stands. */
   private void placeApart() {
-    int shaft = 0;
-    while (centres.containsKey(shaft)) {
-      shaft++;
+    int axis = 0;
+    while (centres.containsKey(axis)) {
+      axis++;
     }
     double[] box = placedBox;
     double radius =
-        wheels(shaft, 0, 0).stream().mapToDouble(PlacedWheel::bodyRadius).max().orElse(0);
-    put(shaft, box[2] + radius + 4 * CLEARANCE, 0);
+        wheels(axis, 0, 0).stream().mapToDouble(PlacedWheel::bodyRadius).max().orElse(0);
+    put(axis, box[2] + radius + 4 * CLEARANCE, 0);
   }
 
-  private void put(int shaft, double x, double y) {
-    centres.put(shaft, new double[] {x, y});
-    placed.addAll(wheels(shaft, x, y));
+  private void put(int axis, double x, double y) {
+    centres.put(axis, new double[] {x, y});
+    placed.addAll(wheels(axis, x, y));
     placedBox = FaceLayout.bounds(placed, FaceLayout.NO_BOX);
   }
 
-  private List<PlacedWheel> wheels(int shaft, double x, double y) {
-    return templates.computeIfAbsent(shaft, this::template).stream()
+  private List<PlacedWheel> wheels(int axis, double x, double y) {
+    return templates.computeIfAbsent(axis, this::template).stream()
         .map(wheel -> wheel.at(x, y))
         .toList();
   }
 
-  private List<PlacedWheel> template(int shaft) {
-    return shafts.wheelsOn(shaft).stream()
-        .map(m -> PlacedWheel.of(m.id(), teeth(m), shaft, planes.get(m.id()), 0, 0))
+  private List<PlacedWheel> template(int axis) {
+    return axes.wheelsOn(axis).stream()
+        .map(m -> PlacedWheel.of(m.id(), teeth(m), axis, planes.get(m.id()), 0, 0))
         .toList();
   }
 
@@ -141,8 +181,8 @@ final class Placing {
     return member.teeth().orElseThrow();
   }
 
-  private double cost(int shaft, double x, double y) {
-    List<PlacedWheel> next = wheels(shaft, x, y);
+  private double cost(int axis, double x, double y) {
+    List<PlacedWheel> next = wheels(axis, x, y);
     double cost = 0;
     for (PlacedWheel wheel : next) {
       for (PlacedWheel other : placed) {
@@ -162,8 +202,8 @@ final class Placing {
     if (a.plane() == b.plane() || depth <= 0) {
       return 0;
     }
-    boolean hidesShaft = distance < Math.max(a.bodyRadius(), b.bodyRadius());
-    return COVER_COST * depth + (hidesShaft ? HIDDEN_SHAFT_COST : 0);
+    boolean hidesAxis = distance < Math.max(a.bodyRadius(), b.bodyRadius());
+    return COVER_COST * depth + (hidesAxis ? HIDDEN_AXIS_COST : 0);
   }
 
   /** How far two wheels of one plane run into each other, in modules; meshing pairs do not. */

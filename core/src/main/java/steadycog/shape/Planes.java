@@ -18,20 +18,21 @@ final class Planes {
 
   private Planes() {}
 
-  static Map<MemberId, Integer> of(Train train, Shafts shafts, MemberId first) {
+  static Map<MemberId, Integer> of(Train train, MemberId first) {
+    Axes shafts = Axes.ofShafts(train);
     Planes planes = new Planes();
-    planes.spread(train, shafts, first);
+    planes.spread(train, shafts, first, 0);
     for (Member member : train.members()) {
       if (!planes.planes.containsKey(member.id())) {
-        planes.spread(train, shafts, member.id());
+        planes.spread(train, shafts, member.id(), planes.beyond());
       }
     }
     return planes.planes;
   }
 
-  private void spread(Train train, Shafts shafts, MemberId from) {
+  private void spread(Train train, Axes shafts, MemberId from, int plane) {
     Deque<MemberId> queue = new ArrayDeque<>(List.of(from));
-    planes.put(from, 0);
+    planes.put(from, plane);
     while (!queue.isEmpty()) {
       MemberId at = queue.remove();
       for (MemberId mate : mates(train, at)) {
@@ -47,6 +48,11 @@ final class Planes {
         }
       }
     }
+  }
+
+  /** A plane clear of all used so far: a piece of its own stands beside the others. */
+  private int beyond() {
+    return planes.values().stream().mapToInt(Integer::intValue).max().orElse(-1) + 1;
   }
 
   private int nextFree(List<Member> shaft, int from) {

@@ -14,6 +14,7 @@ import steadycog.motion.TurnCount;
 import steadycog.number.AngularSpeed;
 import steadycog.number.Mode;
 import steadycog.number.Ratio;
+import steadycog.shape.FaceLayout;
 import steadycog.torque.TorqueSolver;
 import steadycog.torque.Torques;
 import steadycog.train.MemberId;
@@ -21,13 +22,16 @@ import steadycog.train.Mesh;
 import steadycog.train.Role;
 import steadycog.train.Train;
 
-/** A train with its motion, ideal torques and findings. */
-public record Study(Train train, Motion motion, Torques torques, List<Finding> findings) {
+/** A train with its motion, ideal torques, layout and findings. */
+public record Study(
+    Train train, Motion motion, Torques torques, FaceLayout layout, List<Finding> findings) {
 
   public static Study of(Train train) {
     Motion motion = MotionSolver.solve(Mechanism.of(train));
     Torques torques = TorqueSolver.solve(motion);
-    return new Study(train, motion, torques, Checks.of(new Subject(train, motion, torques)));
+    FaceLayout layout = FaceLayout.of(train);
+    List<Finding> findings = Checks.of(new Subject(train, motion, torques, layout));
+    return new Study(train, motion, torques, layout, findings);
   }
 
   public Optional<Ratio> ratio() {
@@ -45,6 +49,13 @@ public record Study(Train train, Motion motion, Torques torques, List<Finding> f
             .filter(take -> motion.floating().contains(take.member()))
             .isPresent();
     return adrift ? Optional.of(Mode.NEUTRAL) : ofRatio;
+  }
+
+  /**
+   * The ratio worked mesh by mesh, as by hand; empty where no path of meshes leads to the output.
+   */
+  public Optional<Working> working() {
+    return Working.of(this);
   }
 
   public Role role(MemberId member) {

@@ -80,11 +80,21 @@ public record Parallel(String name, List<Teeth> wheels, List<Link> links) implem
         : Optional.of(new Ends(id(0), id(wheels.size() - 1)));
   }
 
-  /** The same part with wheel {@code index} given other teeth. */
-  public Parallel withTeeth(int index, Teeth teeth) {
+  @Override
+  public Parallel withTeeth(MemberId member, Teeth teeth) {
     List<Teeth> changed = new ArrayList<>(wheels);
-    changed.set(index, teeth);
+    changed.set(indexOf(member), teeth);
     return new Parallel(name, changed, links);
+  }
+
+  /** Which wheel {@code member} is, from 0. */
+  public int indexOf(MemberId member) {
+    for (int k = 0; k < wheels.size(); k++) {
+      if (id(k).equals(member)) {
+        return k;
+      }
+    }
+    throw new IllegalArgumentException("no member " + member);
   }
 
   private MemberId id(int index) {

@@ -22,4 +22,7 @@ public sealed interface Part permits Parallel {
    * What a card without {@code drive} and {@code take} means; empty where a hold must be chosen.
    */
   Optional<Ends> usualEnds();
+
+  /** The same part with another tooth count on one of its wheels. */
+  Part withTeeth(MemberId member, Teeth teeth);
 }

@@ -11,16 +11,20 @@ import java.util.Set;
  *
  * @param parts at least one; with several, each has a name of its own
  * @param joins members of (usually different) parts that are one body
+ * @param coaxials members whose axes are in line without being one body, as input and output of a
+ *     reverted train
  */
-public record Train(List<Part> parts, List<Join> joins, Roles roles) {
+public record Train(List<Part> parts, List<Join> joins, List<Join> coaxials, Roles roles) {
 
   public Train {
     parts = List.copyOf(parts);
     joins = List.copyOf(joins);
+    coaxials = List.copyOf(coaxials);
     requireNames(parts);
     Set<MemberId> known = new HashSet<>();
     parts.forEach(part -> part.members().forEach(member -> known.add(member.id())));
     joins.forEach(join -> requireKnown(known, join.a(), join.b()));
+    coaxials.forEach(pair -> requireKnown(known, pair.a(), pair.b()));
     roles.drives().forEach(drive -> requireKnown(known, drive.member()));
     roles.holds().forEach(held -> requireKnown(known, held));
     roles.take().ifPresent(take -> requireKnown(known, take.member()));
@@ -70,7 +74,7 @@ public record Train(List<Part> parts, List<Join> joins, Roles roles) {
   }
 
   public Train withRoles(Roles changed) {
-    return new Train(parts, joins, changed);
+    return new Train(parts, joins, coaxials, changed);
   }
 
   /** The same train with {@code part} in place of the one of that name. */
@@ -78,7 +82,18 @@ public record Train(List<Part> parts, List<Join> joins, Roles roles) {
     return new Train(
         parts.stream().map(old -> old.name().equals(part.name()) ? part : old).toList(),
         joins,
+        coaxials,
         roles);
+  }
+
+  /** The same train with another tooth count on one wheel; throws where it has no such wheel. */
+  public Train withTeeth(MemberId member, Teeth teeth) {
+    Part owner =
+        parts.stream()
+            .filter(part -> part.name().equals(member.part()))
+            .findFirst()
+            .orElseThrow(() -> new IllegalArgumentException("no member " + member));
+    return withPart(owner.withTeeth(member, teeth));
   }
 
   /**

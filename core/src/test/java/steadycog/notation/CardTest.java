@@ -29,7 +29,7 @@ class CardTest {
                 b: PARALLEL 30 = 12; join A1.d = b.a
                 Drive a1.A 1500rpm 0.5 hp; take b.B 12 lbf-in
                 hold b.A
-                lock A1.A = A1.B
+                lock A1.A = A1.B; coaxial A1.A = A1.C
                 """)
             .train();
     assertEquals(List.of("A1.A", "A1.B", "A1.C", "A1.D", "b.A", "b.B"), names(train));
@@ -37,6 +37,8 @@ class CardTest {
     assertEquals(Unit.HP, train.roles().drives().getFirst().effort().orElseThrow().unit());
     assertEquals("12 lbf-in", train.roles().take().orElseThrow().load().orElseThrow().toString());
     assertEquals(List.of(new Join(new MemberId("A1", "D"), new MemberId("b", "A"))), train.joins());
+    assertEquals(
+        List.of(new Join(new MemberId("A1", "A"), new MemberId("A1", "C"))), train.coaxials());
   }
 
   private static List<String> names(Train train) {
@@ -55,7 +57,7 @@ class CardTest {
         "parallel 0 ~ 72| 1:10: teeth 0: expected 1 to 99999",
         "parallel 60i ~ 80i| 1:14: two internal wheels cannot mesh: one of them must be external",
         "paralel 18 ~ 72| 1:1: found 'paralel', expected a part (parallel) or drive, hold, take,"
-            + " lock or join",
+            + " lock, join or coaxial",
         "parallel 18 ~ 72;drive Z| 1:24: found 'Z', expected a member: A, B",
         "parallel 18 ~ 72;drive A 5| 1:27: found the end of the statement, expected rpm, rad/s or"
             + " deg/s, or Nm, Nmm, lbf-ft, lbf-in or kgf-cm, or W or hp after 5",

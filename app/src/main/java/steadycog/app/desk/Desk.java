@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.function.UnaryOperator;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
+import steadycog.check.Cure;
 import steadycog.format.file.JobFiles;
 import steadycog.format.json.UnreadableException;
 import steadycog.job.Job;
@@ -16,8 +17,6 @@ import steadycog.notation.CardException;
 import steadycog.notation.CardProblem;
 import steadycog.train.Member;
 import steadycog.train.MemberId;
-import steadycog.train.Parallel;
-import steadycog.train.Part;
 import steadycog.train.Roles;
 import steadycog.train.Teeth;
 import steadycog.train.Train;
@@ -142,25 +141,25 @@ public final class Desk {
     changeTrain(train -> train.withRoles(change.apply(train.rolesInForce())));
   }
 
-  /** Adds {@code step} teeth to a wheel, within what a wheel can have. */
+  /** Adds {@code step} teeth to a wheel, within what a wheel can have; without teeth, nothing. */
   public void changeTeeth(MemberId member, int step) {
     changeTrain(
-        train -> {
-          for (Part part : train.parts()) {
-            if (part instanceof Parallel parallel && part.name().equals(member.part())) {
-              return train.withPart(withTeeth(parallel, member, step));
-            }
-          }
-          return train;
-        });
+        train ->
+            train.members().stream()
+                .filter(candidate -> candidate.id().equals(member))
+                .findFirst()
+                .flatMap(Member::teeth)
+                .map(old -> train.withTeeth(member, stepped(old, step)))
+                .orElse(train));
   }
 
-  private static Parallel withTeeth(Parallel part, MemberId member, int step) {
-    List<MemberId> ids = part.members().stream().map(Member::id).toList();
-    int index = ids.indexOf(member);
-    Teeth old = part.wheels().get(index);
-    int count = Math.clamp(old.count() + step, 1, Teeth.MOST);
-    return part.withTeeth(index, new Teeth(count, old.internal()));
+  private static Teeth stepped(Teeth old, int step) {
+    return new Teeth(Math.clamp(old.count() + step, 1, Teeth.MOST), old.internal());
+  }
+
+  /** Makes the change that puts a finding right. */
+  public void cure(Cure cure) {
+    changeTrain(train -> cure.cured());
   }
 
   private void changeTrain(UnaryOperator<Train> change) {

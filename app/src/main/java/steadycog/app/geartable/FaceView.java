@@ -58,7 +58,7 @@ final class FaceView extends Pane {
     if (bench.isEmpty() || getWidth() < 2 * MARGIN || getHeight() < 2 * MARGIN) {
       return;
     }
-    double[] box = bench.get().layout().bounds();
+    double[] box = bench.get().study().layout().bounds();
     double width = getWidth() - 2 * MARGIN;
     double height = getHeight() - 2 * MARGIN;
     scale =
@@ -84,7 +84,7 @@ final class FaceView extends Pane {
    * ring, being hollow, comes right behind the wheel inside it.
    */
   private static List<PlacedWheel> backToFront(Bench bench) {
-    return bench.layout().wheels().stream()
+    return bench.study().layout().wheels().stream()
         .sorted(Comparator.comparingDouble((PlacedWheel w) -> sizeToEye(bench, w)).reversed())
         .toList();
   }
@@ -97,7 +97,7 @@ final class FaceView extends Pane {
     for (Mesh mesh : bench.card().train().meshes()) {
       if (mesh.a().equals(wheel.id()) || mesh.b().equals(wheel.id())) {
         MemberId inside = mesh.a().equals(wheel.id()) ? mesh.b() : mesh.a();
-        largestInside = Math.max(largestInside, bench.layout().wheel(inside).bodyRadius());
+        largestInside = Math.max(largestInside, bench.study().layout().wheel(inside).bodyRadius());
       }
     }
     return Math.nextUp(largestInside);
@@ -131,7 +131,7 @@ final class FaceView extends Pane {
       double covered = 0;
       for (WheelView other : views.subList(k + 1, views.size())) {
         front.add(disc(other));
-        if (other.wheel().shaft() == view.wheel().shaft()) {
+        if (other.wheel().axis() == view.wheel().axis()) {
           covered = Math.max(covered, other.outerRadius());
         }
       }

@@ -143,7 +143,7 @@ class DeskTest {
     assertEquals(card.train(), bench.study().train());
     assertEquals(
         card.train().members().stream().map(Member::id).toList(),
-        bench.layout().wheels().stream().map(wheel -> wheel.id()).toList());
+        bench.study().layout().wheels().stream().map(wheel -> wheel.id()).toList());
     assertEquals(desk.sheet().draft().isPresent(), !desk.problemsProperty().get().isEmpty());
   }
 

@@ -9,17 +9,20 @@ import steadycog.train.Member;
 import steadycog.train.MemberId;
 import steadycog.train.Train;
 
-/** Which wheels share an axis: those keyed or joined to one another. */
-final class Shafts {
+/** Which wheels share an axis: those keyed, joined or coaxial with one another. */
+final class Axes {
   private final Map<MemberId, MemberId> parent = new HashMap<>();
   private final Map<MemberId, Integer> numbers = new HashMap<>();
   private final List<List<Member>> wheels = new ArrayList<>();
 
-  Shafts(Train train) {
+  private Axes(Train train, boolean coaxial) {
     List<Member> members = train.members();
     members.forEach(member -> parent.put(member.id(), member.id()));
     train.keyed().forEach(this::tie);
     train.joins().forEach(this::tie);
+    if (coaxial) {
+      train.coaxials().forEach(this::tie);
+    }
     for (Member member : members) {
       MemberId root = root(member.id());
       if (!numbers.containsKey(root)) {
@@ -30,6 +33,16 @@ final class Shafts {
     }
   }
 
+  /** Wheels that share an axis, whether or not they turn as one. */
+  static Axes of(Train train) {
+    return new Axes(train, true);
+  }
+
+  /** Wheels that share a shaft: keyed or joined. */
+  static Axes ofShafts(Train train) {
+    return new Axes(train, false);
+  }
+
   int count() {
     return wheels.size();
   }
@@ -38,8 +51,8 @@ final class Shafts {
     return numbers.get(root(member));
   }
 
-  List<Member> wheelsOn(int shaft) {
-    return wheels.get(shaft);
+  List<Member> wheelsOn(int axis) {
+    return wheels.get(axis);
   }
 
   private void tie(Join join) {

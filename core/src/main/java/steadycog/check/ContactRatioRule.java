@@ -1,0 +1,32 @@
+package steadycog.check;
+
+import java.util.Optional;
+import steadycog.shape.PairGeometry;
+import steadycog.train.Mesh;
+import steadycog.train.Teeth;
+import steadycog.train.Train;
+
+/** Below 1.2 pairs of teeth in contact a mesh runs rough, below 1.0 it lets go. */
+final class ContactRatioRule extends PairRule {
+  private static final double SMOOTH = 1.2;
+  private static final double LEAST = 1.0;
+
+  @Override
+  Optional<Finding> check(Train train, Mesh mesh) {
+    PairGeometry pair = PairGeometry.of(mesh);
+    double ratio = pair.contactRatio();
+    if (ratio >= SMOOTH || (mesh.internal() && pair.gear().count() <= pair.pinion().count())) {
+      return Optional.empty();
+    }
+    Severity severity = ratio < LEAST ? Severity.ERROR : Severity.WARNING;
+    return Optional.of(
+        finding("contact-ratio", severity, mesh)
+            .with("contactRatio", rounded(ratio, 2))
+            .with("margin", rounded(ratio - SMOOTH, 2))
+            .curedBy(nearestPinion(train, mesh, ContactRatioRule::fits)));
+  }
+
+  private static boolean fits(Teeth pinion, Teeth gear) {
+    return PairGeometry.of(pinion, gear).contactRatio() >= SMOOTH;
+  }
+}

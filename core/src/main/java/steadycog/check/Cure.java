@@ -1,0 +1,50 @@
+package steadycog.check;
+
+import java.util.Optional;
+import java.util.function.IntPredicate;
+import steadycog.train.Member;
+import steadycog.train.MemberId;
+import steadycog.train.Teeth;
+import steadycog.train.Train;
+
+/**
+ * The nearest change that puts a finding right.
+ *
+ * @param change what is changed, as {@code A 14 -> 15}
+ * @param cured the train after it
+ */
+public record Cure(String change, Train cured) {
+  private static final int FURTHEST = 40;
+
+  /** The wheel {@code member} given {@code count} teeth. */
+  static Cure teeth(Train train, MemberId member, int count) {
+    Teeth old = teethOf(train, member);
+    Teeth changed = new Teeth(count, old.internal());
+    return new Cure(member + " " + old + " -> " + changed, train.withTeeth(member, changed));
+  }
+
+  /**
+   * The nearest tooth count of {@code member} that {@code fits}: fewest teeth away, more before
+   * less.
+   */
+  static Optional<Cure> nearest(Train train, MemberId member, IntPredicate fits) {
+    int count = teethOf(train, member).count();
+    for (int step = 1; step <= FURTHEST; step++) {
+      if (fits.test(count + step)) {
+        return Optional.of(teeth(train, member, count + step));
+      }
+      if (count - step >= 1 && fits.test(count - step)) {
+        return Optional.of(teeth(train, member, count - step));
+      }
+    }
+    return Optional.empty();
+  }
+
+  private static Teeth teethOf(Train train, MemberId member) {
+    return train.members().stream()
+        .filter(candidate -> candidate.id().equals(member))
+        .findFirst()
+        .flatMap(Member::teeth)
+        .orElseThrow();
+  }
+}

@@ -1,0 +1,33 @@
+package steadycog.check;
+
+import java.util.Optional;
+import steadycog.shape.PairGeometry;
+import steadycog.train.Mesh;
+import steadycog.train.Teeth;
+import steadycog.train.Train;
+
+/** External pairs: the gear's tips must stay outside the pinion's interference point. */
+final class InterferenceRule extends PairRule {
+
+  @Override
+  Optional<Finding> check(Train train, Mesh mesh) {
+    if (mesh.internal() || fits(mesh.teethA(), mesh.teethB())) {
+      return Optional.empty();
+    }
+    double margin = PairGeometry.of(mesh).interferenceMargin();
+    return Optional.of(
+        finding("interference", Severity.ERROR, mesh)
+            .with("pinion", pinion(mesh))
+            .with("gear", other(mesh, pinion(mesh)))
+            .with("teeth", teeth(mesh, pinion(mesh)).count())
+            .with("margin", rounded(margin, 3))
+            .with("excess", rounded(-margin, 3))
+            .curedBy(nearestPinion(train, mesh, InterferenceRule::fits)));
+  }
+
+  private static boolean fits(Teeth one, Teeth other) {
+    boolean inOrder = one.count() <= other.count();
+    PairGeometry pair = inOrder ? PairGeometry.of(one, other) : PairGeometry.of(other, one);
+    return pair.interferenceMargin() >= 0;
+  }
+}

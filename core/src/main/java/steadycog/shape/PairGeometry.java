@@ -1,0 +1,145 @@
+package steadycog.shape;
+
+import steadycog.train.Mesh;
+import steadycog.train.Teeth;
+
+/**
+ * The geometry of one meshing pair at its standard centre distance, in modules and radians: no
+ * profile shift, the basic rack's addendum, so the working pressure angle is the rack's (ISO
+ * 21771).
+ *
+ * @param pinion the smaller external wheel; of an internal pair the wheel inside
+ * @param gear the other wheel
+ * @param ringAddendum addendum of an internal gear, in modules; the rack's unless it is shortened
+ */
+public record PairGeometry(Teeth pinion, Teeth gear, double ringAddendum) {
+  private static final BasicRack RACK = BasicRack.ISO_53_A;
+
+  public static PairGeometry of(Mesh mesh) {
+    Teeth a = mesh.teethA();
+    Teeth b = mesh.teethB();
+    boolean aIsPinion = mesh.internal() ? b.internal() : a.count() <= b.count();
+    return aIsPinion ? of(a, b) : of(b, a);
+  }
+
+  public static PairGeometry of(Teeth pinion, Teeth gear) {
+    return new PairGeometry(pinion, gear, RACK.addendum());
+  }
+
+  public PairGeometry withRingAddendum(double addendum) {
+    return new PairGeometry(pinion, gear, addendum);
+  }
+
+  public boolean internal() {
+    return gear.internal();
+  }
+
+  public double centreDistance() {
+    return (gear.count() + (internal() ? -1 : 1) * pinion.count()) / 2.0;
+  }
+
+  private double pinionTip() {
+    return pinion.count() / 2.0 + RACK.addendum();
+  }
+
+  private double gearTip() {
+    return internal() ? gear.count() / 2.0 - ringAddendum : gear.count() / 2.0 + RACK.addendum();
+  }
+
+  private static double base(Teeth teeth) {
+    return teeth.count() / 2.0 * Math.cos(RACK.pressureAngle());
+  }
+
+  /**
+   * Length along the line of action from the base circle to {@code tip}; 0 inside the base circle.
+   */
+  private static double reach(double tip, double base) {
+    return Math.sqrt(Math.max(0, tip * tip - base * base));
+  }
+
+  /**
+   * Transverse contact ratio ea: how many pairs of teeth are in touch on average (ISO 21771,
+   * transverse contact ratio; full involutes, undercut not subtracted).
+   */
+  public double contactRatio() {
+    double pinionReach = reach(pinionTip(), base(pinion));
+    double gearReach = reach(gearTip(), base(gear));
+    double across = centreDistance() * Math.sin(RACK.pressureAngle());
+    double length =
+        internal() ? pinionReach - gearReach + across : pinionReach + gearReach - across;
+    return length / (Math.PI * Math.cos(RACK.pressureAngle()));
+  }
+
+  /**
+   * How far an external gear's tip circle stays inside the pinion's interference point, in modules;
+   * negative when its tips run into flank that is no involute (Shigley, interference in spur
+   * gears).
+   */
+  public double interferenceMargin() {
+    double furthest = Math.hypot(base(gear), centreDistance() * Math.sin(RACK.pressureAngle()));
+    return furthest - gearTip();
+  }
+
+  /**
+   * Involute interference of an internal pair: z1/z2 - (1 - tan aa2 / tan aw); negative when the
+   * ring's tips reach below the pinion's base circle.
+   */
+  public double involuteMargin() {
+    return (double) pinion.count() / gear.count()
+        - 1
+        + Math.tan(tipAngle(gearTip(), base(gear))) / Math.tan(RACK.pressureAngle());
+  }
+
+  /**
+   * Trochoid interference of an internal pair, where tips leave the mesh: th1 z1/z2 + inv aw - inv
+   * aa2 - th2 in radians; negative when they collide.
+   */
+  public double trochoidMargin() {
+    double a = centreDistance();
+    double r1 = pinionTip();
+    double r2 = gearTip();
+    if (r2 >= a + r1) {
+      return Math.PI;
+    }
+    double invWorking = BasicRack.involute(RACK.pressureAngle());
+    double invTip1 = BasicRack.involute(tipAngle(r1, base(pinion)));
+    double invTip2 = BasicRack.involute(tipAngle(r2, base(gear)));
+    double th1 = acos((r2 * r2 - r1 * r1 - a * a) / (2 * a * r1)) + invTip1 - invWorking;
+    double th2 = acos((a * a + r2 * r2 - r1 * r1) / (2 * a * r2));
+    return th1 * pinion.count() / gear.count() + invWorking - invTip2 - th2;
+  }
+
+  /**
+   * Trimming interference of an internal pair: whether the pinion can be put in from the side, in
+   * radians; negative when it must be slid in along its axis.
+   */
+  public double trimmingMargin() {
+    double ratio = (double) pinion.count() / gear.count();
+    double tip1 = tipAngle(pinionTip(), base(pinion));
+    double tip2 = tipAngle(gearTip(), base(gear));
+    double cosines = Math.cos(tip1) / Math.cos(tip2);
+    if (cosines >= 1) {
+      return Math.PI;
+    }
+    double th1 = Math.asin(Math.sqrt((1 - cosines * cosines) / (1 - ratio * ratio)));
+    double th2 = Math.asin(Math.sqrt((1 / (cosines * cosines) - 1) / (1 / (ratio * ratio) - 1)));
+    double working = BasicRack.involute(RACK.pressureAngle());
+    return th1
+        + BasicRack.involute(tip1)
+        - working
+        - (th2 + BasicRack.involute(tip2) - working) / ratio;
+  }
+
+  /** Whether nothing of an internal pair runs into anything in the mesh itself. */
+  public boolean internalClear() {
+    return involuteMargin() >= 0 && trochoidMargin() >= 0;
+  }
+
+  private static double tipAngle(double tip, double base) {
+    return acos(base / tip);
+  }
+
+  private static double acos(double cosine) {
+    return Math.acos(Math.clamp(cosine, -1, 1));
+  }
+}
