@@ -6,6 +6,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Consumer;
 import steadycog.app.SteadyCogApp.Opened;
+import steadycog.app.memory.MemoryFolder;
 import steadycog.cli.Window;
 import steadycog.format.demo.TernRock;
 
@@ -42,7 +43,7 @@ public final class AppWindow implements Window {
               + " ./steady-cog shots DIR makes pictures.");
       out.flush();
     }
-    SteadyCogApp.run(whenOpen);
+    SteadyCogApp.run(MemoryFolder.path(), whenOpen);
     return 0;
   }
 

@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.function.Consumer;
 import steadycog.app.Question.Answer;
 import steadycog.app.desk.Desk;
+import steadycog.app.memory.RecentFiles;
 import steadycog.format.file.JobFiles;
 import steadycog.format.json.UnreadableException;
 
@@ -18,6 +19,7 @@ final class JobKeeper {
   private final FileDialogs dialogs;
   private final Consumer<Question> ask;
   private final Consumer<String> notify;
+  private final RecentFiles recent;
 
   /**
    * A keeper of the desk's job.
@@ -25,8 +27,14 @@ final class JobKeeper {
    * @param ask shows a question
    * @param notify shows a notice, or with "" takes it away
    */
-  JobKeeper(Desk desk, FileDialogs dialogs, Consumer<Question> ask, Consumer<String> notify) {
+  JobKeeper(
+      Desk desk,
+      FileDialogs dialogs,
+      RecentFiles recent,
+      Consumer<Question> ask,
+      Consumer<String> notify) {
     this.desk = desk;
+    this.recent = recent;
     this.dialogs = dialogs;
     this.ask = ask;
     this.notify = notify;
@@ -57,10 +65,28 @@ final class JobKeeper {
     try {
       desk.open(file);
       notify.accept("");
+      remember(file);
     } catch (UnreadableException unreadable) {
       notify.accept(unreadable.at(file.getFileName().toString()) + ". The open job is unchanged.");
     } catch (IOException failed) {
       notify.accept(file + ": " + reason(failed) + ". The open job is unchanged.");
+    }
+  }
+
+  /** Opens a file that was dropped on the window or chosen from the recent ones. */
+  void openRecent(Path file) {
+    unlessUnsaved(() -> open(file));
+  }
+
+  List<Path> recentFiles() {
+    return recent.all();
+  }
+
+  private void remember(Path file) {
+    try {
+      recent.add(file);
+    } catch (IOException failed) {
+      notify.accept("The list of recent files cannot be kept: " + reason(failed));
     }
   }
 
@@ -108,6 +134,7 @@ final class JobKeeper {
     try {
       desk.save(file);
       notify.accept("");
+      remember(file);
       next.run();
     } catch (IOException failed) {
       notify.accept(file + ": not saved, " + reason(failed) + ". Save it elsewhere.");

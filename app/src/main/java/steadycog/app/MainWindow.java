@@ -1,12 +1,17 @@
 package steadycog.app;
 
+import java.io.File;
+import java.nio.file.Path;
+import java.util.List;
 import javafx.geometry.Insets;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextInputControl;
+import javafx.scene.input.DragEvent;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
+import javafx.scene.input.TransferMode;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -19,6 +24,7 @@ import steadycog.app.geartable.GearTable;
 import steadycog.app.ledger.Ledger;
 import steadycog.app.look.Icon;
 import steadycog.app.look.Look;
+import steadycog.app.memory.RecentFiles;
 import steadycog.app.trainline.TrainLine;
 
 /** Everything in the window, from the top line to the crank. */
@@ -33,10 +39,10 @@ public final class MainWindow extends StackPane {
   private final Label noticeText = new Label();
   private final HBox notice = new HBox();
 
-  MainWindow(Desk desk, FileDialogs dialogs) {
+  MainWindow(Desk desk, FileDialogs dialogs, Path memory) {
     this.desk = desk;
     Look.dress(this);
-    keeper = new JobKeeper(desk, dialogs, this::ask, this::tell);
+    keeper = new JobKeeper(desk, dialogs, new RecentFiles(memory), this::ask, this::tell);
     head = new Head(desk, keeper, this::changeLight);
     trainLine = new TrainLine(desk);
     gearTable = new GearTable(desk);
@@ -50,6 +56,8 @@ public final class MainWindow extends StackPane {
     frame.setTop(new VBox(head, notice(), trainLine));
     frame.setBottom(new CrankBar(desk));
     getChildren().add(frame);
+    setOnDragOver(this::acceptDrag);
+    setOnDragDropped(this::takeDrop);
     addEventFilter(KeyEvent.KEY_PRESSED, this::onShortcut);
     addEventHandler(KeyEvent.KEY_PRESSED, this::onKey);
     addEventHandler(KeyEvent.KEY_TYPED, this::onTyped);
@@ -75,10 +83,38 @@ public final class MainWindow extends StackPane {
 
   /** Shows a notice under the top line until it is dismissed; an empty one takes it away. */
   void tell(String words) {
+    offer(words, List.of());
+  }
+
+  /** Shows a notice with what can be done about it. */
+  void offer(String words, List<Question.Answer> answers) {
     noticeText.setText(words);
+    notice.getChildren().removeIf(node -> node.getStyleClass().contains("offer"));
+    for (int k = 0; k < answers.size(); k++) {
+      Question.Answer answer = answers.get(k);
+      Button button = Look.styled(new Button(answer.words()), "offer");
+      button.setOnAction(
+          e -> {
+            tell("");
+            answer.action().run();
+          });
+      notice.getChildren().add(2 + k, button);
+    }
     notice.setVisible(!words.isEmpty());
     notice.setManaged(!words.isEmpty());
     head.refresh();
+  }
+
+  private void acceptDrag(DragEvent drag) {
+    if (drag.getDragboard().hasFiles() && !isAsking()) {
+      drag.acceptTransferModes(TransferMode.COPY);
+    }
+  }
+
+  private void takeDrop(DragEvent drop) {
+    List<File> files = drop.getDragboard().getFiles();
+    drop.setDropCompleted(!files.isEmpty());
+    files.stream().findFirst().ifPresent(file -> keeper.openRecent(file.toPath()));
   }
 
   private void ask(Question question) {

@@ -34,8 +34,15 @@ final class Shots {
 
   /** Takes all pictures and returns the exit code: 0, or 2 if the folder cannot be written. */
   int take() {
-    SteadyCogApp.run(opened -> next(opened, new ArrayDeque<>(all().entrySet())));
-    return exit;
+    try {
+      Path memory = Files.createTempDirectory("steady-cog-shots");
+      memory.toFile().deleteOnExit();
+      SteadyCogApp.run(memory, opened -> next(opened, new ArrayDeque<>(all().entrySet())));
+      return exit;
+    } catch (IOException failed) {
+      out.println("no temporary folder: " + failed.getMessage());
+      return 2;
+    }
   }
 
   /** Sets one view up, lets the window come to rest, takes its picture, and goes on to the next. */

@@ -1,11 +1,15 @@
 package steadycog.app;
 
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.List;
 import java.util.function.Consumer;
 import javafx.application.Application;
 import javafx.application.Platform;
 import javafx.scene.Scene;
 import javafx.stage.Stage;
 import steadycog.app.desk.Desk;
+import steadycog.app.memory.Recovery;
 
 /** The JavaFX application: one window over one desk. */
 public final class SteadyCogApp extends Application {
@@ -15,24 +19,31 @@ public final class SteadyCogApp extends Application {
   /** What to do with the first window; set before the toolkit is started. */
   private static Consumer<Opened> whenOpen = opened -> {};
 
+  /** Where the program remembers things; set before the toolkit is started. */
+  private static Path memory = Path.of("");
+
   /** A window on screen with what it shows. */
   record Opened(Stage stage, MainWindow window, Desk desk) {}
 
   /** Starts the toolkit and stays until it ends. */
-  static void run(Consumer<Opened> whenOpen) {
+  static void run(Path memory, Consumer<Opened> whenOpen) {
+    SteadyCogApp.memory = memory;
     SteadyCogApp.whenOpen = whenOpen;
     launch(SteadyCogApp.class);
   }
 
   @Override
   public void start(Stage stage) {
-    whenOpen.accept(open(stage, FileDialogs.over(stage)));
+    Opened opened = open(stage, FileDialogs.over(stage), memory);
+    whenOpen.accept(opened);
   }
 
   /** Fills the stage and shows it. */
-  static Opened open(Stage stage, FileDialogs dialogs) {
+  static Opened open(Stage stage, FileDialogs dialogs, Path memory) {
     Desk desk = new Desk();
-    MainWindow window = new MainWindow(desk, dialogs);
+    MainWindow window = new MainWindow(desk, dialogs, memory);
+    Recovery recovery = new Recovery(memory);
+    AutoKeeper auto = new AutoKeeper(desk, recovery, window::tell);
     stage.setScene(new Scene(window, WIDTH, HEIGHT));
     stage.setMinWidth(960);
     stage.setMinHeight(640);
@@ -42,10 +53,29 @@ public final class SteadyCogApp extends Application {
     stage.setOnCloseRequest(
         request -> {
           request.consume();
-          window.keeper().unlessUnsaved(stage::hide);
+          window
+              .keeper()
+              .unlessUnsaved(
+                  () -> {
+                    auto.end();
+                    stage.hide();
+                  });
         });
     stage.show();
+    offerLostWork(recovery, window, desk);
     return new Opened(stage, window, desk);
+  }
+
+  /** Work that an earlier run could not save is offered, newest first. */
+  private static void offerLostWork(Recovery recovery, MainWindow window, Desk desk) {
+    try {
+      List<Recovery.Lost> lost = recovery.find();
+      if (!lost.isEmpty()) {
+        new LostWork(recovery, window, desk).offer(lost);
+      }
+    } catch (IOException unreadable) {
+      window.tell("Unsaved work of earlier runs cannot be looked for: " + unreadable.getMessage());
+    }
   }
 
   private static void setTitle(Stage stage, Desk desk) {

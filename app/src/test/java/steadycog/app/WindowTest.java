@@ -33,6 +33,7 @@ import steadycog.format.file.JobFiles;
 /** The real window, driven by keys and mouse on the platform without a display. */
 class WindowTest {
   @TempDir Path folder;
+  @TempDir Path memory;
   private final FxRobot robot = new FxRobot();
   private final FileDialogs dialogs = mock(FileDialogs.class);
   private Opened opened;
@@ -40,7 +41,7 @@ class WindowTest {
   @BeforeEach
   void openWindow() throws TimeoutException {
     FxToolkit.registerPrimaryStage();
-    FxToolkit.setupStage(stage -> opened = SteadyCogApp.open(stage, dialogs));
+    FxToolkit.setupStage(stage -> opened = SteadyCogApp.open(stage, dialogs, memory));
     settle();
   }
 
@@ -230,5 +231,38 @@ class WindowTest {
     press(KeyCode.SHORTCUT, KeyCode.PAGE_UP);
     assertEquals("128\u2009:\u20091", text("#ratio"));
     assertEquals(6, robot.lookup(".wheel").queryAll().size());
+  }
+
+  @Test
+  void trainsAreAddedCopiedNamedNotedAndRemoved() {
+    type("parallel 18 ~ 72");
+    robot.clickOn("#train-notes").write("spare wheels on shelf 3");
+    settle();
+    robot.interact(() -> opened.desk().duplicateTrain());
+    settle();
+    robot.doubleClickOn("Train 1 2");
+    robot.write("Variant\n");
+    settle();
+    assertEquals("Variant", opened.desk().sheet().name());
+    assertEquals("spare wheels on shelf 3\n", opened.desk().sheet().notes());
+    robot.interact(() -> opened.desk().addTrain());
+    settle();
+    assertEquals("\u2013", text("#ratio"));
+    robot.interact(() -> opened.desk().removeTrain());
+    press(KeyCode.SHORTCUT, KeyCode.Z);
+    press(KeyCode.SHORTCUT, KeyCode.Z);
+    press(KeyCode.SHORTCUT, KeyCode.Z);
+    assertEquals(2, opened.desk().job().sheets().size());
+    assertEquals("Train 1 2", opened.desk().sheet().name());
+  }
+
+  @Test
+  void aCureIsOneClickAndUndoable() {
+    type("parallel 14 ~ 30");
+    robot.clickOn("A 14 \u2192 15");
+    settle();
+    assertEquals("parallel 15 ~ 30\n", opened.desk().sheet().text());
+    press(KeyCode.SHORTCUT, KeyCode.Z);
+    assertEquals("parallel 14 ~ 30\n", opened.desk().sheet().text());
   }
 }

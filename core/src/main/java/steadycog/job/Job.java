@@ -2,6 +2,7 @@ package steadycog.job;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 
 /**
  * Everything that one file holds.
@@ -28,5 +29,36 @@ public record Job(String title, List<Sheet> sheets) {
     List<Sheet> changed = new ArrayList<>(sheets);
     changed.set(index, sheet);
     return new Job(title, changed);
+  }
+
+  /** The same job with {@code sheet} put in before {@code index}. */
+  public Job adding(int index, Sheet sheet) {
+    List<Sheet> changed = new ArrayList<>(sheets);
+    changed.add(index, sheet);
+    return new Job(title, changed);
+  }
+
+  /** The same job without the train at {@code index}; the last one leaves an empty train behind. */
+  public Job without(int index) {
+    List<Sheet> changed = new ArrayList<>(sheets);
+    changed.remove(Objects.checkIndex(index, sheets.size()));
+    return changed.isEmpty() ? new Job(title, empty().sheets) : new Job(title, changed);
+  }
+
+  public Job titled(String changed) {
+    return new Job(changed, sheets);
+  }
+
+  /** {@code base}, or with the first number behind it that no train has yet. */
+  public String freeName(String base) {
+    String name = base;
+    for (int k = 2; isTaken(name); k++) {
+      name = base + " " + k;
+    }
+    return name;
+  }
+
+  private boolean isTaken(String name) {
+    return sheets.stream().anyMatch(sheet -> sheet.name().equalsIgnoreCase(name));
   }
 }

@@ -10,8 +10,9 @@ import steadycog.notation.CardException;
  * @param name what people call it, never blank
  * @param card the last card that could be read; empty until there has been one
  * @param draft what stands in the train line while it cannot be read
+ * @param notes whatever its designer wants to remember; may be empty
  */
-public record Sheet(String name, Optional<Card> card, Optional<String> draft) {
+public record Sheet(String name, Optional<Card> card, Optional<String> draft, String notes) {
 
   public Sheet {
     if (name.isBlank()) {
@@ -20,12 +21,12 @@ public record Sheet(String name, Optional<Card> card, Optional<String> draft) {
   }
 
   public static Sheet of(String name, Card card) {
-    return new Sheet(name, Optional.of(card), Optional.empty());
+    return new Sheet(name, Optional.of(card), Optional.empty(), "");
   }
 
   /** A sheet with nothing on it yet. */
   public static Sheet empty(String name) {
-    return new Sheet(name, Optional.empty(), Optional.empty());
+    return new Sheet(name, Optional.empty(), Optional.empty(), "");
   }
 
   /** What the train line shows. */
@@ -36,17 +37,25 @@ public record Sheet(String name, Optional<Card> card, Optional<String> draft) {
   /** This sheet after {@code text} has been typed: a new card if it can be read, else a draft. */
   public Sheet typed(String text) {
     if (text.isBlank() && card.isEmpty()) {
-      return empty(name);
+      return new Sheet(name, Optional.empty(), Optional.empty(), notes);
     }
     try {
-      return of(name, Card.read(text));
+      return with(Card.read(text));
     } catch (CardException unreadable) {
-      return new Sheet(name, card, Optional.of(text));
+      return new Sheet(name, card, Optional.of(text), notes);
     }
   }
 
   /** This sheet with its card changed from the drawing; a draft gives way to it. */
   public Sheet with(Card changed) {
-    return of(name, changed);
+    return new Sheet(name, Optional.of(changed), Optional.empty(), notes);
+  }
+
+  public Sheet named(String changed) {
+    return new Sheet(changed, card, draft, notes);
+  }
+
+  public Sheet noting(String changed) {
+    return new Sheet(name, card, draft, changed);
   }
 }

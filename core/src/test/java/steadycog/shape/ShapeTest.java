@@ -19,6 +19,7 @@ import steadycog.motion.Motion;
 import steadycog.motion.MotionSolver;
 import steadycog.notation.Card;
 import steadycog.notation.CardException;
+import steadycog.train.MemberId;
 import steadycog.train.Mesh;
 import steadycog.train.Teeth;
 import steadycog.train.Train;
@@ -138,5 +139,29 @@ class ShapeTest {
         assertEquals(List.of(), layout.clashes());
       }
     }
+  }
+
+  @Test
+  void unfoldedAxesLetMeshingWheelsTouchAndOthersOfThePlaneApart() throws CardException {
+    Random random = new Random(10);
+    for (int run = 0; run < 60; run++) {
+      Train train = RandomTrains.driven(random, 12);
+      EdgeLayout edge = EdgeLayout.of(train, FaceLayout.of(train));
+      for (Mesh mesh : train.meshes()) {
+        EdgeLayout.EdgeWheel a = edgeWheel(edge, mesh.a());
+        EdgeLayout.EdgeWheel b = edgeWheel(edge, mesh.b());
+        assertEquals(FaceLayout.centreDistance(mesh), Math.abs(a.height() - b.height()), 1e-9);
+        assertEquals(a.plane(), b.plane());
+      }
+    }
+    Train idlers = Card.read("parallel 20 ~ 30 ~ 40 ~ 20").train();
+    EdgeLayout line = EdgeLayout.of(idlers, FaceLayout.of(idlers));
+    double[] range = line.range();
+    assertEquals(1, line.planes());
+    assertEquals(20 + 30 + 40 + 20 + 2, range[1] - range[0], 1e-9, "all in one column");
+  }
+
+  private static EdgeLayout.EdgeWheel edgeWheel(EdgeLayout edge, MemberId id) {
+    return edge.wheels().stream().filter(w -> w.wheel().id().equals(id)).findFirst().orElseThrow();
   }
 }

@@ -37,6 +37,7 @@ public final class Desk {
   private final Crank crank = new Crank(this);
   private Job saved = page.get().job();
   private boolean typing;
+  private boolean noting;
 
   // ---- what the views look at
 
@@ -96,7 +97,7 @@ public final class Desk {
       return;
     }
     boolean continues = typing && isOneKeystroke(sheet().text(), text);
-    change(sheet().typed(text), continues);
+    change(page.get().with(sheet().typed(text)), continues);
     typing = true;
   }
 
@@ -162,34 +163,82 @@ public final class Desk {
     changeTrain(train -> cure.cured());
   }
 
+  /** Notes on the train in view; keystrokes of one word are one step to undo. */
+  public void note(String text) {
+    if (!text.equals(sheet().notes())) {
+      boolean continues = noting && isOneKeystroke(sheet().notes(), text);
+      change(page.get().with(sheet().noting(text)), continues);
+      noting = true;
+    }
+  }
+
+  /** Puts an empty train behind the one in view, and shows it. */
+  public void addTrain() {
+    int index = page.get().index() + 1;
+    Sheet fresh = Sheet.empty(job().freeName("Train " + (job().sheets().size() + 1)));
+    change(new Page(job().adding(index, fresh), index), false);
+  }
+
+  /** Puts a copy of the train in view behind it, to try a variant, and shows it. */
+  public void duplicateTrain() {
+    int index = page.get().index() + 1;
+    Sheet copy = sheet().named(job().freeName(sheet().name()));
+    change(new Page(job().adding(index, copy), index), false);
+  }
+
+  /** Takes the train in view out of the job. */
+  public void removeTrain() {
+    Job fewer = job().without(page.get().index());
+    change(new Page(fewer, Math.min(page.get().index(), fewer.sheets().size() - 1)), false);
+  }
+
+  /** Gives the train in view another name; a blank one changes nothing. */
+  public void renameTrain(String name) {
+    if (!name.isBlank() && !name.strip().equals(sheet().name())) {
+      change(page.get().with(sheet().named(name.strip())), false);
+    }
+  }
+
+  /** Gives the job a title. */
+  public void renameJob(String title) {
+    if (!title.strip().equals(job().title())) {
+      change(new Page(job().titled(title.strip()), page.get().index()), false);
+    }
+  }
+
   private void changeTrain(UnaryOperator<Train> change) {
     Optional<Card> card = sheet().card();
     if (card.isPresent()) {
       Train changed = change.apply(card.get().train());
       if (!changed.equals(card.get().train())) {
-        change(sheet().with(card.get().revised(changed)), false);
+        change(page.get().with(sheet().with(card.get().revised(changed))), false);
       }
     }
   }
 
-  private void change(Sheet changed, boolean continues) {
+  private void change(Page next, boolean continues) {
     if (continues) {
       history.carryOn();
     } else {
       history.record(page.get());
     }
+    endTyping();
+    show(next);
+  }
+
+  private void endTyping() {
     typing = false;
-    show(page.get().with(changed));
+    noting = false;
   }
 
   public void undo() {
     history.undo(page.get()).ifPresent(this::show);
-    typing = false;
+    endTyping();
   }
 
   public void redo() {
     history.redo(page.get()).ifPresent(this::show);
-    typing = false;
+    endTyping();
   }
 
   public boolean canUndo() {
@@ -201,7 +250,7 @@ public final class Desk {
   }
 
   private void show(Page next) {
-    boolean otherTrain = next.index() != page.get().index();
+    boolean otherTrain = !next.sheet().name().equals(sheet().name());
     page.set(next);
     workOut(otherTrain);
   }
@@ -260,7 +309,7 @@ public final class Desk {
 
   public void showSheet(int index) {
     if (index != page.get().index()) {
-      typing = false;
+      endTyping();
       show(new Page(job(), index));
     }
   }
@@ -287,6 +336,12 @@ public final class Desk {
     putDown(JobFiles.open(path), Optional.of(path));
   }
 
+  /** Brings back work that was never saved: it counts as changed, and goes on in its old file. */
+  public void recover(Job lost, Optional<Path> from) {
+    putDown(lost, from);
+    saved = Job.empty();
+  }
+
   /**
    * Saves by the file's ending, and goes on working in that file.
    *
@@ -305,7 +360,7 @@ public final class Desk {
 
   private void putDown(Job fresh, Optional<Path> from) {
     history.clear();
-    typing = false;
+    endTyping();
     saved = fresh;
     file.set(from);
     bench.set(Optional.empty());

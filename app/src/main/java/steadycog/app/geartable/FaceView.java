@@ -19,7 +19,7 @@ import steadycog.train.Mesh;
 
 /** All wheels seen along their axes, to true scale and fitted to the space there is. */
 final class FaceView extends Pane {
-  private static final double MARGIN = 34;
+  private static final double MARGIN = 22;
   private static final double LARGEST_SCALE = 26;
   private static final double SHORTEST_BAR = 50;
 

@@ -22,10 +22,12 @@ import steadycog.train.MemberId;
 /** The face view with what belongs round it: state, scale, role buttons, and first steps. */
 public final class GearTable extends BorderPane {
   private static final double EDGE = 12;
+  private static final double EDGE_SHARE = 0.25;
 
   private final Desk desk;
   private final FaceView face;
   private final RoleStrip strip;
+  private final EdgeView edge;
   private final Label state = new Label();
   private final HBox banner = new HBox(state);
   private final Label scaleText = Look.label("", "table-note");
@@ -40,7 +42,8 @@ public final class GearTable extends BorderPane {
     setId("gear-table");
     getStyleClass().add("gear-table");
     setFocusTraversable(true);
-    setAccessibleText("Gear table: left and right choose a wheel, D H T F give it a role");
+    setAccessibleText(
+        "Gear table: left and right choose a wheel, D H T F give it a role, E shows the side view");
     setMinSize(240, 160);
     HBox scale = new HBox(8, scaleBar, scaleText);
     scale.setAlignment(Pos.CENTER_LEFT);
@@ -48,7 +51,10 @@ public final class GearTable extends BorderPane {
     StackPane table = new StackPane(face, banner, scale, firstSteps);
     table.setMinSize(0, 0);
     setCenter(table);
-    setBottom(strip);
+    edge = new EdgeView(desk);
+    edge.prefHeightProperty().bind(heightProperty().multiply(EDGE_SHARE));
+    edge.setMinHeight(0);
+    setBottom(new VBox(edge, strip));
     place(banner, Pos.TOP_CENTER);
     place(scale, Pos.BOTTOM_LEFT);
     addEventHandler(KeyEvent.KEY_PRESSED, this::onKey);
@@ -94,6 +100,7 @@ public final class GearTable extends BorderPane {
   private void refresh() {
     Optional<Bench> bench = desk.bench();
     firstSteps.setVisible(bench.isEmpty());
+    edge.setManaged(edge.isVisible() && bench.isPresent());
     scaleBar.setVisible(bench.isPresent());
     scaleText.setVisible(bench.isPresent());
     int modules = bench.isPresent() ? face.scaleBarModules() : 1;
@@ -147,11 +154,18 @@ public final class GearTable extends BorderPane {
       case T -> chosen.ifPresent(desk::take);
       case F -> chosen.ifPresent(desk::free);
       case L -> strip.startLock();
+      case E -> showEdge(!edge.isVisible());
       default -> {
         return handledText(text, chosen);
       }
     }
     return true;
+  }
+
+  /** Shows or hides the side view, to leave the face view all the room. */
+  private void showEdge(boolean shown) {
+    edge.setVisible(shown);
+    edge.setManaged(shown);
   }
 
   private boolean handledText(String text, Optional<MemberId> chosen) {

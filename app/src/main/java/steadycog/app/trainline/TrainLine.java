@@ -10,7 +10,9 @@ import javafx.scene.control.TextArea;
 import javafx.scene.control.skin.TextAreaSkin;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.HBox;
 import javafx.scene.layout.Pane;
+import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.scene.shape.Line;
@@ -33,6 +35,7 @@ public final class TrainLine extends VBox {
 
   private final Desk desk;
   private final TextArea text = new TextArea();
+  private final TextArea notes = new TextArea();
   private final Pane marks = new Pane();
   private final Label message = Look.label(HINT, "small", "soft");
 
@@ -40,6 +43,7 @@ public final class TrainLine extends VBox {
     this.desk = desk;
     getStyleClass().add("train-line");
     text.setId("train-line");
+    text.getStyleClass().add("card");
     text.setWrapText(true);
     text.setAccessibleText("Train line: the job card of this train");
     text.setPromptText("Type a train, for example: parallel 18 ~ 72 = 20 ~ 80");
@@ -50,7 +54,20 @@ public final class TrainLine extends VBox {
     field.setAlignment(Pos.TOP_LEFT);
     message.setId("card-message");
     message.setMinHeight(USE_PREF_SIZE);
-    getChildren().addAll(field, message);
+    notes.setId("train-notes");
+    notes.setWrapText(true);
+    notes.setPrefRowCount(1);
+    notes.setPrefColumnCount(24);
+    notes.setMinWidth(180);
+    notes.setAccessibleText("Notes on this train");
+    notes.setPromptText("Notes on this train: where it goes, what was tried");
+    notes.prefHeightProperty().bind(text.heightProperty());
+    notes.getStyleClass().add("notes");
+    HBox.setHgrow(field, Priority.ALWAYS);
+    HBox row = new HBox(8, field, notes);
+    getChildren().addAll(row, message);
+    notes.textProperty().addListener((o, old, now) -> desk.note(closed(now)));
+    notes.addEventFilter(KeyEvent.KEY_PRESSED, this::leaveOnEscape);
     text.textProperty().addListener((o, old, now) -> desk.type(closed(now)));
     text.textProperty().addListener(o -> Platform.runLater(this::settle));
     text.addEventFilter(KeyEvent.KEY_PRESSED, this::leaveOnEscape);
@@ -84,11 +101,15 @@ public final class TrainLine extends VBox {
   }
 
   private void refresh() {
-    String wanted = shown(desk.sheet().text());
-    if (!wanted.equals(text.getText())) {
-      int caret = text.getCaretPosition();
-      text.setText(wanted);
-      text.positionCaret(Math.min(caret, wanted.length()));
+    show(text, shown(desk.sheet().text()));
+    show(notes, shown(desk.sheet().notes()));
+  }
+
+  private static void show(TextArea area, String wanted) {
+    if (!wanted.equals(area.getText())) {
+      int caret = area.getCaretPosition();
+      area.setText(wanted);
+      area.positionCaret(Math.min(caret, wanted.length()));
     }
   }
 

@@ -43,6 +43,9 @@ public final class JobJson {
     for (Sheet sheet : job.sheets()) {
       ObjectNode train = trains.addObject().put("name", sheet.name());
       sheet.card().ifPresent(card -> lines(card.text()).forEach(train.putArray("card")::add));
+      if (!sheet.notes().isEmpty()) {
+        lines(sheet.notes()).forEach(train.putArray("notes")::add);
+      }
       sheet.draft().ifPresent(draft -> lines(draft).forEach(train.putArray("draft")::add));
     }
     return PrettyJson.write(root);

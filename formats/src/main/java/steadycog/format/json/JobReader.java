@@ -121,19 +121,21 @@ final class JobReader {
     String name = "";
     Optional<Card> card = Optional.empty();
     Optional<String> draft = Optional.empty();
+    String notes = "";
     while (parser.nextToken() == JsonToken.FIELD_NAME) {
       switch (parser.currentName()) {
         case "name" -> name = string("name");
         case "card" -> card = Optional.of(card(lines("card")));
         case "draft" -> draft = Optional.of(lines("draft").text());
-        default -> throw unknownField("name, card or draft");
+        case "notes" -> notes = lines("notes").text();
+        default -> throw unknownField("name, card, draft or notes");
       }
     }
     if (name.isBlank()) {
       throw new UnreadableException(
           start.getLineNr(), start.getColumnNr(), "a train without a name");
     }
-    return new Sheet(name, card, draft);
+    return new Sheet(name, card, draft, notes);
   }
 
   private static Card card(Lines lines) throws UnreadableException {

@@ -1,12 +1,17 @@
 package steadycog.format.json;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import com.networknt.schema.JsonSchema;
+import com.networknt.schema.JsonSchemaFactory;
+import com.networknt.schema.SpecVersion;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -32,10 +37,14 @@ class JobJsonTest {
     return new Job(
         "Tern \"Rock\"\u2028 é",
         List.of(
-            new Sheet("one", Optional.of(card), Optional.of("parallel 9 ~\n")),
+            new Sheet(
+                "one",
+                Optional.of(card),
+                Optional.of("parallel 9 ~\n"),
+                "bought twice\n\nsee shelf\n"),
             Sheet.of("two", Card.read("parallel 9 ~ 9\n")),
             Sheet.empty("three"),
-            new Sheet("four", Optional.empty(), Optional.of("para\n"))));
+            new Sheet("four", Optional.empty(), Optional.of("para\n"), "")));
   }
 
   @ParameterizedTest
@@ -99,5 +108,29 @@ class JobJsonTest {
       }
     }
     assertTrue(refused > 500, "most damage was seen: " + refused);
+  }
+
+  @Test
+  void thePublishedSchemaTakesWhatIsWrittenAndRefusesWhatTheReaderRefuses() throws Exception {
+    JsonSchema schema =
+        JsonSchemaFactory.getInstance(SpecVersion.VersionFlag.V202012)
+            .getSchema(JobJson.class.getResourceAsStream("job.schema.json"));
+    for (Job job : List.of(TernRock.job(), oddJob(), Job.empty())) {
+      assertEquals(Set.of(), schema.validate(JobJson.MAPPER.readTree(JobJson.write(job))));
+    }
+    String head = "{\"format\":\"steady-cog-job\",\"version\":1";
+    for (String tail :
+        List.of(
+            "}",
+            ",\"trains\":[]}",
+            ",\"trains\":[{\"card\":[\"parallel 9\"]}]}",
+            ",\"trains\":[{\"name\":\" \"}]}",
+            ",\"trains\":[{\"name\":\"a\",\"card\":\"parallel 9\"}]}",
+            ",\"trains\":[{\"name\":\"a\",\"notes\":[\"a\\nb\"]}]}",
+            ",\"trains\":[{\"name\":\"a\"}],\"more\":1}",
+            ",\"title\":3,\"trains\":[{\"name\":\"a\"}]}")) {
+      assertThrows(UnreadableException.class, () -> JobJson.read(head + tail), tail);
+      assertFalse(schema.validate(JobJson.MAPPER.readTree(head + tail)).isEmpty(), tail);
+    }
   }
 }

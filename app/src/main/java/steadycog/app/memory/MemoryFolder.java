@@ -1,0 +1,36 @@
+package steadycog.app.memory;
+
+import java.nio.file.Path;
+import java.util.Locale;
+import java.util.Map;
+
+/** Where the program keeps what it remembers, by the custom of each system. */
+public final class MemoryFolder {
+  /** Names another folder, for tests and for several installations side by side. */
+  static final String OVERRIDE = "STEADY_COG_HOME";
+
+  private MemoryFolder() {}
+
+  /** The folder for this person on this system; it need not exist yet. */
+  public static Path path() {
+    return path(
+        System.getenv(), System.getProperty("os.name", ""), System.getProperty("user.home"));
+  }
+
+  static Path path(Map<String, String> environment, String system, String home) {
+    String override = environment.getOrDefault(OVERRIDE, "");
+    if (!override.isBlank()) {
+      return Path.of(override);
+    }
+    String name = system.toLowerCase(Locale.ROOT);
+    if (name.contains("win") && environment.containsKey("LOCALAPPDATA")) {
+      return Path.of(environment.get("LOCALAPPDATA"), "Steady Cog");
+    }
+    if (name.contains("mac")) {
+      return Path.of(home, "Library", "Application Support", "Steady Cog");
+    }
+    String state = environment.getOrDefault("XDG_STATE_HOME", "");
+    Path base = state.isBlank() ? Path.of(home, ".local", "state") : Path.of(state);
+    return base.resolve("steady-cog");
+  }
+}

@@ -1,0 +1,86 @@
+package steadycog.app;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+import static org.mockito.Mockito.mock;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Optional;
+import java.util.concurrent.TimeUnit;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.testfx.api.FxRobot;
+import org.testfx.api.FxToolkit;
+import org.testfx.util.WaitForAsyncUtils;
+import steadycog.app.SteadyCogApp.Opened;
+import steadycog.app.memory.Recovery;
+import steadycog.format.demo.TernRock;
+
+/** A program that was killed, and the one started after it. */
+class LostWorkTest {
+  @TempDir Path memory;
+  private final FxRobot robot = new FxRobot();
+  private Opened opened;
+
+  private void start() throws Exception {
+    FxToolkit.registerPrimaryStage();
+    FxToolkit.setupStage(
+        stage -> opened = SteadyCogApp.open(stage, mock(FileDialogs.class), memory));
+    WaitForAsyncUtils.waitForFxEvents();
+  }
+
+  @AfterEach
+  void closeWindow() throws Exception {
+    FxToolkit.cleanupStages();
+  }
+
+  @Test
+  void whatWasTypedIsOnDiskAMomentLaterAndComesBackAfterAKill() throws Exception {
+    start();
+    robot.clickOn("#train-line").write("parallel 18 ~ 72 ~");
+    WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, () -> holds("parallel 18 ~ 72 ~"));
+    FxToolkit.cleanupStages();
+    pretendKilled();
+    start();
+    assertTrue(robot.lookup("#notice").queryLabeled().getText().contains("Train 1 was not saved"));
+    robot.clickOn("Bring it back");
+    WaitForAsyncUtils.waitForFxEvents();
+    assertEquals("parallel 18 ~ 72 ~\n", opened.desk().sheet().text());
+    assertEquals(1, opened.desk().problemsProperty().get().size());
+    assertTrue(opened.desk().isUnsaved());
+  }
+
+  private boolean holds(String text) throws Exception {
+    try (Stream<Path> files = Files.list(memory)) {
+      for (Path file : (Iterable<Path>) files::iterator) {
+        if (file.toString().endsWith(".cog.json") && Files.readString(file).contains(text)) {
+          return true;
+        }
+      }
+    }
+    return false;
+  }
+
+  /** The copy of this process becomes that of one that is gone. */
+  private void pretendKilled() throws Exception {
+    long gone = ProcessHandle.current().pid();
+    while (ProcessHandle.of(gone).isPresent()) {
+      gone++;
+    }
+    String name = "unsaved-" + gone + ".cog.json";
+    Path copy = memory.resolve("unsaved-" + ProcessHandle.current().pid() + ".cog.json");
+    Files.move(copy, memory.resolve(name));
+  }
+
+  @Test
+  void savedWorkLeavesNothingToRecover() throws Exception {
+    start();
+    robot.interact(() -> opened.desk().putDown(TernRock.job()));
+    robot.interact(opened.stage()::close);
+    assertTrue(new Recovery(memory).find().isEmpty());
+    assertEquals(Optional.empty(), opened.desk().fileProperty().get());
+  }
+}
