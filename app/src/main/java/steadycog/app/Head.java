@@ -31,7 +31,7 @@ final class Head extends HBox {
   private final MenuButton recent = new MenuButton("Recent");
   private List<String> shownNames = List.of();
 
-  Head(Desk desk, JobKeeper keeper, Runnable changeLight) {
+  Head(Desk desk, JobKeeper keeper) {
     this.desk = desk;
     this.keeper = keeper;
     getStyleClass().add("head");
@@ -52,7 +52,7 @@ final class Head extends HBox {
     getChildren().add(recent);
     add(plain("Save", "Ctrl+S"), keeper::save);
     add(plain("Save as \u2026", "Ctrl+Shift+S"), keeper::saveAs);
-    add(plain("Light / dark", "Ctrl+D"), changeLight);
+    getChildren().add(new ViewMenu(desk));
     desk.pageProperty().addListener(o -> refresh());
     desk.fileProperty().addListener(o -> refresh());
     refresh();

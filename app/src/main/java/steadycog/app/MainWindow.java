@@ -20,6 +20,7 @@ import javafx.scene.layout.VBox;
 import org.jspecify.annotations.Nullable;
 import steadycog.app.crank.CrankBar;
 import steadycog.app.desk.Desk;
+import steadycog.app.desk.Preferences;
 import steadycog.app.geartable.GearTable;
 import steadycog.app.ledger.Ledger;
 import steadycog.app.look.Icon;
@@ -43,12 +44,18 @@ public final class MainWindow extends StackPane {
     this.desk = desk;
     Look.dress(this);
     keeper = new JobKeeper(desk, dialogs, new RecentFiles(memory), this::ask, this::tell);
-    head = new Head(desk, keeper, this::changeLight);
+    head = new Head(desk, keeper);
     trainLine = new TrainLine(desk);
     gearTable = new GearTable(desk);
     Ledger ledger = new Ledger(desk);
-    ledger.setMinWidth(LEDGER_WIDTH);
-    ledger.setPrefWidth(LEDGER_WIDTH);
+    desk.preferencesProperty()
+        .subscribe(
+            preferences -> {
+              Look.setDark(this, preferences.dark());
+              Look.setTextSize(this, preferences.textSize());
+              ledger.setMinWidth(LEDGER_WIDTH * preferences.zoom());
+              ledger.setPrefWidth(LEDGER_WIDTH * preferences.zoom());
+            });
     HBox.setHgrow(gearTable, Priority.ALWAYS);
     HBox middle = new HBox(8, gearTable, ledger);
     middle.setPadding(new Insets(0, 14, 2, 14));
@@ -128,7 +135,8 @@ public final class MainWindow extends StackPane {
   }
 
   private void changeLight() {
-    Look.setDark(this, !Look.isDark(this));
+    Preferences now = desk.preferences();
+    desk.preferencesProperty().set(now.inDark(!now.dark()));
   }
 
   private void onShortcut(KeyEvent event) {

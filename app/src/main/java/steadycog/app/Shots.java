@@ -11,18 +11,20 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
-import javafx.application.Platform;
+import javafx.animation.AnimationTimer;
 import javafx.scene.image.PixelReader;
 import javafx.scene.image.WritableImage;
 import javax.imageio.ImageIO;
 import steadycog.app.SteadyCogApp.Opened;
-import steadycog.app.look.Look;
+import steadycog.app.desk.Preferences;
 import steadycog.format.demo.TernRock;
 import steadycog.job.Job;
 import steadycog.train.MemberId;
 
 /** Takes the pictures of the main views for the documentation, from the demo job. */
 final class Shots {
+  private static final int FRAMES = 4;
+
   private final Path folder;
   private final PrintWriter out;
   private int exit;
@@ -54,10 +56,8 @@ final class Shots {
     }
     Map.Entry<String, Consumer<Opened>> shot = shots.remove();
     shot.getValue().accept(opened);
-    settle(opened);
-    Platform.runLater(
+    afterFrames(
         () -> {
-          settle(opened);
           try {
             Files.createDirectories(folder);
             write(opened, folder.resolve(shot.getKey() + ".png"));
@@ -68,6 +68,22 @@ final class Shots {
           }
           next(opened, shots);
         });
+  }
+
+  /** Lets the window draw itself a few times first: until then cached parts show what was there. */
+  private static void afterFrames(Runnable action) {
+    new AnimationTimer() {
+      private int frames;
+
+      @Override
+      public void handle(long now) {
+        frames++;
+        if (frames > FRAMES) {
+          stop();
+          action.run();
+        }
+      }
+    }.start();
   }
 
   private static Map<String, Consumer<Opened>> all() {
@@ -127,17 +143,12 @@ final class Shots {
   private static void dark(Opened opened) {
     domeRotator(opened);
     opened.desk().select(Optional.of(new MemberId("", "D")));
-    Look.setDark(opened.window(), true);
+    opened.desk().preferencesProperty().set(Preferences.USUAL.inDark(true));
   }
 
   private static void typed(Opened opened, String card) {
     opened.desk().putDown(Job.empty());
     opened.desk().type(card);
-  }
-
-  private static void settle(Opened opened) {
-    opened.window().applyCss();
-    opened.window().layout();
   }
 
   private void write(Opened opened, Path file) throws IOException {

@@ -9,6 +9,7 @@ import javafx.application.Platform;
 import javafx.scene.Scene;
 import javafx.stage.Stage;
 import steadycog.app.desk.Desk;
+import steadycog.app.memory.PreferenceFile;
 import steadycog.app.memory.Recovery;
 
 /** The JavaFX application: one window over one desk. */
@@ -42,6 +43,7 @@ public final class SteadyCogApp extends Application {
   static Opened open(Stage stage, FileDialogs dialogs, Path memory) {
     Desk desk = new Desk();
     MainWindow window = new MainWindow(desk, dialogs, memory);
+    keepPreferences(new PreferenceFile(memory), desk, window);
     Recovery recovery = new Recovery(memory);
     AutoKeeper auto = new AutoKeeper(desk, recovery, window::tell);
     stage.setScene(new Scene(window, WIDTH, HEIGHT));
@@ -64,6 +66,19 @@ public final class SteadyCogApp extends Application {
     stage.show();
     offerLostWork(recovery, window, desk);
     return new Opened(stage, window, desk);
+  }
+
+  private static void keepPreferences(PreferenceFile file, Desk desk, MainWindow window) {
+    desk.preferencesProperty().set(file.load());
+    desk.preferencesProperty()
+        .addListener(
+            (o, old, now) -> {
+              try {
+                file.save(now);
+              } catch (IOException failed) {
+                window.tell("Preferences cannot be kept: " + failed.getMessage());
+              }
+            });
   }
 
   /** Work that an earlier run could not save is offered, newest first. */

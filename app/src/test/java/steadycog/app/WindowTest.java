@@ -29,6 +29,7 @@ import org.testfx.util.WaitForAsyncUtils;
 import steadycog.app.SteadyCogApp.Opened;
 import steadycog.format.demo.TernRock;
 import steadycog.format.file.JobFiles;
+import steadycog.number.Unit;
 
 /** The real window, driven by keys and mouse on the platform without a display. */
 class WindowTest {
@@ -264,5 +265,21 @@ class WindowTest {
     assertEquals("parallel 15 ~ 30\n", opened.desk().sheet().text());
     press(KeyCode.SHORTCUT, KeyCode.Z);
     assertEquals("parallel 14 ~ 30\n", opened.desk().sheet().text());
+  }
+
+  @Test
+  void preferencesChangeEveryFigureAtOnce() {
+    type("parallel 20 ~ 40\ndrive A 60 rpm 2 Nm\ntake B");
+    robot.interact(
+        () ->
+            opened
+                .desk()
+                .preferencesProperty()
+                .set(opened.desk().preferences().leading(true).in(Unit.RAD_PER_S).in(Unit.LBF_IN)));
+    settle();
+    assertEquals("e = 1\u2009:\u20092", text("#ratio"));
+    assertEquals("6.2832", cell("A", 3));
+    assertEquals("17.701", cell("A", 5));
+    assertTrue(allText("#working").contains("e = (\u221220/40) = \u22121/2"));
   }
 }

@@ -81,6 +81,9 @@ final class Statement {
       name = expectWord(units + " after " + number);
       symbol = name.text();
     }
+    if (Unit.of(symbol).isEmpty() && Unit.of(symbol + peek().text()).isPresent()) {
+      symbol += next().text();
+    }
     Optional<Unit> unit = Unit.of(symbol);
     if (unit.isEmpty() || !List.of(dimensions).contains(unit.get().dimension())) {
       throw unexpected(name, units);

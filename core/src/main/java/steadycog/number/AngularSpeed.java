@@ -48,6 +48,11 @@ public record AngularSpeed(BigFraction rpm, BigFraction radPerS) {
     return rpm.doubleValue() * Math.PI / 30 + radPerS.doubleValue();
   }
 
+  /** In {@code unit}, a unit of speed, rounded to a double. */
+  public double in(Unit unit) {
+    return inRpm() / unit.inBase();
+  }
+
   /** -1, 0 or +1: clockwise, at rest, counter-clockwise. */
   public int signum() {
     return isZero() ? 0 : (int) Math.signum(inRpm());

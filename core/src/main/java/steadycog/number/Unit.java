@@ -75,11 +75,16 @@ public enum Unit {
     return factor.doubleValue() * Math.pow(Math.PI, piPower);
   }
 
-  /** Finds a unit by its symbol in any case. */
+  /**
+   * Finds a unit by its symbol in any case, also written {@code N·m}, {@code lbf in}, {@code
+   * kgf*cm}.
+   */
   public static Optional<Unit> of(String symbol) {
-    String wanted = symbol.toLowerCase(Locale.ROOT);
-    return Arrays.stream(values())
-        .filter(unit -> unit.symbol.toLowerCase(Locale.ROOT).equals(wanted))
-        .findFirst();
+    String wanted = bare(symbol);
+    return Arrays.stream(values()).filter(unit -> bare(unit.symbol).equals(wanted)).findFirst();
+  }
+
+  private static String bare(String symbol) {
+    return symbol.toLowerCase(Locale.ROOT).replaceAll("[-\u00b7* ]", "");
   }
 }

@@ -7,6 +7,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.motion.TurnCount;
@@ -54,6 +55,12 @@ public record Working(List<Step> steps, BigFraction product, boolean agrees) {
     public String quotient() {
       String sign = stage.signum() < 0 ? "-" : "";
       return sign + drivenWheel.count() + "/" + driverWheel.count();
+    }
+
+    /** The same for the train value: {@code −18/72}. */
+    public String reciprocal() {
+      String sign = stage.signum() < 0 ? "-" : "";
+      return sign + driverWheel.count() + "/" + drivenWheel.count();
     }
   }
 
@@ -103,13 +110,22 @@ public record Working(List<Step> steps, BigFraction product, boolean agrees) {
     return count.turns(member).orElse(BigFraction.ZERO).multiply(teeth.count()).abs();
   }
 
-  /** The product form: {@code (-72/18) x (-80/20) = 16}, with the signs of print. */
+  /** The product form of i: {@code (-72/18) × (-80/20) = 16}. */
   public String productForm() {
+    return form(Step::quotient, product);
+  }
+
+  /** The product form of e = 1/i: {@code (-18/72) × (-20/80) = 1/16}. */
+  public String reciprocalForm() {
+    return form(Step::reciprocal, product.reciprocal());
+  }
+
+  private String form(Function<Step, String> stage, BigFraction value) {
     String stages =
         steps.stream()
-            .map(step -> "(" + step.quotient() + ")")
+            .map(step -> "(" + stage.apply(step) + ")")
             .collect(Collectors.joining(" \u00d7 "));
-    return (stages.isEmpty() ? "" : stages + " = ") + Exact.text(product);
+    return (stages.isEmpty() ? "" : stages + " = ") + Exact.text(value);
   }
 
   /** A mesh passed in one direction. */

@@ -41,6 +41,22 @@ class CardTest {
         List.of(new Join(new MemberId("A1", "A"), new MemberId("A1", "C"))), train.coaxials());
   }
 
+  @ParameterizedTest
+  @CsvSource({
+    "12 lbf in,12 lbf-in",
+    "12lbf in,12 lbf-in",
+    "0.5 N m,0.5 Nm",
+    "0.5 N\u00b7m,0.5 Nm",
+    "3 kgf cm,3 kgf-cm",
+    "3 KGF*CM,3 kgf-cm",
+    "7 lbf\u00b7ft,7 lbf-ft"
+  })
+  void unitsAreUnderstoodAsPeopleWriteThem(String typed, String printed) throws CardException {
+    Train train = Card.read("parallel 9 ~ 9\ndrive A 5 rpm " + typed + "\ntake B").train();
+    assertEquals(printed, train.roles().drives().getFirst().effort().orElseThrow().toString());
+    assertEquals("5 rpm", train.roles().drives().getFirst().speed().orElseThrow().toString());
+  }
+
   private static List<String> names(Train train) {
     return train.members().stream().map(member -> member.id().toString()).toList();
   }

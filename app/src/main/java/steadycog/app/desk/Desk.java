@@ -5,8 +5,10 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
+import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.SimpleObjectProperty;
 import steadycog.check.Cure;
 import steadycog.format.file.JobFiles;
 import steadycog.format.json.UnreadableException;
@@ -33,6 +35,8 @@ public final class Desk {
       new ReadOnlyObjectWrapper<>(Optional.empty());
   private final ReadOnlyObjectWrapper<Optional<Path>> file =
       new ReadOnlyObjectWrapper<>(Optional.empty());
+  private final ObjectProperty<Preferences> preferences =
+      new SimpleObjectProperty<>(Preferences.USUAL);
   private final History history = new History();
   private final Crank crank = new Crank(this);
   private Job saved = page.get().job();
@@ -62,6 +66,14 @@ public final class Desk {
 
   public ReadOnlyObjectProperty<Optional<Path>> fileProperty() {
     return file.getReadOnlyProperty();
+  }
+
+  public ObjectProperty<Preferences> preferencesProperty() {
+    return preferences;
+  }
+
+  public Preferences preferences() {
+    return preferences.get();
   }
 
   public Crank crank() {

@@ -20,6 +20,10 @@ import steadycog.train.Mesh;
 /** All wheels seen along their axes, to true scale and fitted to the space there is. */
 final class FaceView extends Pane {
   private static final double MARGIN = 22;
+
+  /** Height of the line with the scale under the drawing. */
+  private static final double NOTE = 14;
+
   private static final double LARGEST_SCALE = 26;
   private static final double SHORTEST_BAR = 50;
 
@@ -60,7 +64,7 @@ final class FaceView extends Pane {
     }
     double[] box = bench.get().study().layout().bounds();
     double width = getWidth() - 2 * MARGIN;
-    double height = getHeight() - 2 * MARGIN;
+    double height = getHeight() - 2 * MARGIN - NOTE;
     scale =
         Math.min(LARGEST_SCALE, Math.min(width / (box[2] - box[0]), height / (box[3] - box[1])));
     double centreX = (box[0] + box[2]) / 2;
@@ -68,7 +72,7 @@ final class FaceView extends Pane {
     for (PlacedWheel wheel : backToFront(bench.get())) {
       WheelView view = new WheelView(wheel, scale);
       view.setTranslateX(getWidth() / 2 + (wheel.x() - centreX) * scale);
-      view.setTranslateY(getHeight() / 2 - (wheel.y() - centreY) * scale);
+      view.setTranslateY((getHeight() - NOTE) / 2 - (wheel.y() - centreY) * scale);
       view.setOnMousePressed(press -> desk.select(Optional.of(wheel.id())));
       views.add(view);
     }

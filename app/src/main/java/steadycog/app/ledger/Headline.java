@@ -42,8 +42,9 @@ final class Headline extends VBox {
         trainValue,
         "The other school: speed of the output over speed of the input, 1/i.");
     getChildren().addAll(ratio, sentence, schools);
-    desk.benchProperty().addListener((o, old, now) -> show(now));
-    show(desk.bench());
+    desk.benchProperty().addListener(o -> show(desk));
+    desk.preferencesProperty().addListener(o -> show(desk));
+    show(desk);
   }
 
   private void addSchool(int row, String name, Label value, String help) {
@@ -52,20 +53,27 @@ final class Headline extends VBox {
     schools.addRow(row, title, value);
   }
 
-  private void show(Optional<Bench> bench) {
-    Optional<Study> study = bench.map(Bench::study);
+  private void show(Desk desk) {
+    boolean valueLeads = desk.preferences().trainValueLeads();
+    Optional<Study> study = desk.bench().map(Bench::study);
     Optional<Ratio> known = study.flatMap(Study::ratio);
     boolean stuck = study.filter(s -> s.motion().status() == Motion.Status.JAMMED).isPresent();
     pseudoClassStateChanged(STUCK, stuck);
     ratio.getStyleClass().setAll("label", known.isPresent() ? "ratio" : "no-ratio");
-    ratio.setText(known.map(Sign::reduction).orElseGet(() -> noRatio(study)));
+    ratio.setText(
+        known
+            .map(r -> valueLeads ? "e = " + Sign.trainValue(r) : Sign.reduction(r))
+            .orElseGet(() -> noRatio(study)));
     sentence.setText(known.map(Headline::sentence).orElse(""));
     sentence.setManaged(known.isPresent());
     schools.setVisible(known.isPresent());
     schools.setManaged(known.isPresent());
     known.ifPresent(
         r -> {
-          reduction.setText("i = " + Sign.exact(r.reduction()));
+          reduction.setText(
+              "i = "
+                  + Sign.exact(r.reduction())
+                  + (valueLeads ? "   (" + Sign.reduction(r) + ")" : ""));
           trainValue.setText(
               "e = " + Sign.exact(r.trainValue()) + "   (" + Sign.trainValue(r) + ")");
         });

@@ -16,6 +16,7 @@ import steadycog.train.Part;
 /** Ratio headline, a line for every member, and the findings. */
 public final class Ledger extends VBox {
   private final Desk desk;
+  private final VBox titles = new VBox();
   private final VBox lines = new VBox();
   private final List<MemberRow> rows = new ArrayList<>();
 
@@ -23,7 +24,7 @@ public final class Ledger extends VBox {
     this.desk = desk;
     getStyleClass().add("ledger");
     lines.setId("ledger-lines");
-    VBox table = new VBox(MemberRow.titles(), lines);
+    VBox table = new VBox(titles, lines);
     table.getStyleClass().addAll("panel", "ledger-table");
     VBox scrolled = new VBox(8, table, new FindingsList(desk), new WorkingPanel(desk));
     ScrollPane scroll = new ScrollPane(scrolled);
@@ -32,6 +33,7 @@ public final class Ledger extends VBox {
     VBox.setVgrow(scroll, Priority.ALWAYS);
     getChildren().addAll(new Headline(desk), scroll);
     desk.benchProperty().addListener((o, old, now) -> rebuild(now));
+    desk.preferencesProperty().addListener(o -> rebuild(desk.bench()));
     desk.selectionProperty().addListener(o -> showSelection());
     desk.crank().inputTurnsProperty().addListener(o -> showTurns());
     rebuild(desk.bench());
@@ -40,6 +42,7 @@ public final class Ledger extends VBox {
   private void rebuild(Optional<Bench> bench) {
     rows.clear();
     lines.getChildren().clear();
+    titles.getChildren().setAll(MemberRow.titles(desk.preferences()));
     bench.ifPresent(b -> b.card().train().parts().forEach(part -> addPart(b.study(), part)));
     if (rows.isEmpty()) {
       lines.getChildren().add(Look.label("Each member's numbers will stand here.", "soft", "cell"));
@@ -54,7 +57,7 @@ public final class Ledger extends VBox {
       lines.getChildren().add(Look.label(part.name(), "caption", "part-name"));
     }
     for (Member member : part.members()) {
-      MemberRow row = new MemberRow(study, member);
+      MemberRow row = new MemberRow(study, member, desk.preferences());
       row.setOnMousePressed(press -> desk.select(Optional.of(row.member())));
       rows.add(row);
       lines.getChildren().add(row);

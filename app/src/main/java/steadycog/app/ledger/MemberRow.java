@@ -10,6 +10,7 @@ import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import org.apache.commons.numbers.fraction.BigFraction;
+import steadycog.app.desk.Preferences;
 import steadycog.app.look.Icon;
 import steadycog.app.look.Look;
 import steadycog.app.look.Roles;
@@ -26,21 +27,22 @@ final class MemberRow extends HBox {
   private static final PseudoClass SELECTED = PseudoClass.getPseudoClass("selected");
 
   private final MemberId id;
-  private final Label turned = cell(Column.TURNED, "", "cell");
+  private final double zoom;
+  private final Label turned;
 
   /** The ledger's columns with their widths in pixels at the normal text size. */
   enum Column {
     MEMBER("member", 78, "Role and name of the member; its wheel stands for its shaft"),
     TEETH("teeth", 48, "Tooth count, i for internal teeth"),
     TURNED("turned", 96, "Turns (t) and degrees since the marks stood at twelve o'clock"),
-    SPEED("rpm", 68, "Speed, counter-clockwise positive seen from the drive end"),
+    SPEED("", 68, "Speed, counter-clockwise positive seen from the drive end"),
     WAY("", 24, "Direction seen from the drive end"),
     TORQUE(
-        "N m",
+        "",
         66,
         "At driven, held and taken-off members the torque from outside; at the others, paler,"
             + " what passes through. Ideal: no losses"),
-    POWER("W", 66, "Power: positive enters, negative leaves; paler, what passes through");
+    POWER("", 66, "Power: positive enters, negative leaves; paler, what passes through");
 
     private final String title;
     private final double width;
@@ -53,8 +55,11 @@ final class MemberRow extends HBox {
     }
   }
 
-  MemberRow(Study study, Member member) {
+  /** A row in the units and text size of {@code preferences}. */
+  MemberRow(Study study, Member member, Preferences preferences) {
+    zoom = preferences.zoom();
     this.id = member.id();
+    turned = cell(Column.TURNED, "", "cell");
     getStyleClass().add("ledger-row");
     setId("row-" + id);
     Role role = study.role(id);
@@ -70,10 +75,18 @@ final class MemberRow extends HBox {
             member(role),
             cell(Column.TEETH, member.teeth().map(Object::toString).orElse(Sign.DASH), "cell"),
             turned,
-            cell(Column.SPEED, number(speed.map(AngularSpeed::inRpm)), "cell"),
+            cell(Column.SPEED, number(speed.map(known -> known.in(preferences.speed()))), "cell"),
             way(speed),
-            cell(Column.TORQUE, number(torque.map(BigFraction::doubleValue)), "cell", tone),
-            cell(Column.POWER, number(power), "cell", tone));
+            cell(
+                Column.TORQUE,
+                number(torque.map(nm -> nm.doubleValue() / preferences.torque().inBase())),
+                "cell",
+                tone),
+            cell(
+                Column.POWER,
+                number(power.map(watts -> watts / preferences.power().inBase())),
+                "cell",
+                tone));
     speed.ifPresent(
         known ->
             turned.setTooltip(new Tooltip("Exactly " + exactTurns(study) + " per input turn")));
@@ -92,15 +105,26 @@ final class MemberRow extends HBox {
   }
 
   /** The row of column titles. */
-  static HBox titles() {
+  static HBox titles(Preferences preferences) {
     HBox row = new HBox();
     for (Column column : Column.values()) {
-      Label title = cell(column, column.title, "cell", "ledger-head");
+      Label title = Look.label(title(column, preferences), "cell", "ledger-head");
+      title.setAlignment(Pos.CENTER_RIGHT);
+      fix(title, column, preferences.zoom());
       title.setTooltip(new Tooltip(column.help));
       row.getChildren().add(title);
     }
     ((Label) row.getChildren().getFirst()).setAlignment(Pos.CENTER_LEFT);
     return row;
+  }
+
+  private static String title(Column column, Preferences preferences) {
+    return switch (column) {
+      case SPEED -> preferences.speed().symbol();
+      case TORQUE -> preferences.torque().symbol();
+      case POWER -> preferences.power().symbol();
+      default -> column.title;
+    };
   }
 
   private String exactTurns(Study study) {
@@ -112,17 +136,17 @@ final class MemberRow extends HBox {
     Label name = Look.label(id.name(), "member-name");
     HBox cell = new HBox(7, icon, name);
     cell.setAlignment(Pos.CENTER_LEFT);
-    fix(cell, Column.MEMBER);
+    fix(cell, Column.MEMBER, zoom);
     Tooltip.install(cell, new Tooltip(id + " is " + Roles.word(role)));
     return Look.styled(cell, "cell");
   }
 
-  private static Node way(Optional<AngularSpeed> speed) {
+  private Node way(Optional<AngularSpeed> speed) {
     int sign = speed.map(AngularSpeed::signum).orElse(0);
     Icon icon = sign > 0 ? Icon.CCW : sign < 0 ? Icon.CW : Icon.REST;
     HBox cell = new HBox(icon.node());
     cell.setAlignment(Pos.CENTER);
-    fix(cell, Column.WAY);
+    fix(cell, Column.WAY, zoom);
     cell.setAccessibleText(List.of("clockwise", "at rest", "counter-clockwise").get(sign + 1));
     Tooltip.install(cell, new Tooltip(cell.getAccessibleText()));
     return cell;
@@ -132,16 +156,17 @@ final class MemberRow extends HBox {
     return value.map(Sign::number).orElse(Sign.DASH);
   }
 
-  private static Label cell(Column column, String text, String... classes) {
+  private Label cell(Column column, String text, String... classes) {
     Label label = Look.label(text, classes);
     label.setAlignment(Pos.CENTER_RIGHT);
-    fix(label, column);
+    fix(label, column, zoom);
     return label;
   }
 
-  private static void fix(Region region, Column column) {
-    region.setMinWidth(column.width);
-    region.setPrefWidth(column.width);
-    region.setMaxWidth(column.width);
+  private static void fix(Region region, Column column, double zoom) {
+    double width = column.width * zoom;
+    region.setMinWidth(width);
+    region.setPrefWidth(width);
+    region.setMaxWidth(width);
   }
 }

@@ -11,6 +11,7 @@ import steadycog.app.desk.Desk;
 import steadycog.app.look.Look;
 import steadycog.app.look.Sign;
 import steadycog.number.Figures;
+import steadycog.study.Study;
 import steadycog.study.Working;
 import steadycog.study.Working.Step;
 import steadycog.train.MemberId;
@@ -22,19 +23,20 @@ final class WorkingPanel extends VBox {
   WorkingPanel(Desk desk) {
     getStyleClass().addAll("panel", "working");
     setId("working");
-    desk.benchProperty().addListener((o, old, now) -> show(now));
-    show(desk.bench());
+    desk.benchProperty().addListener(o -> show(desk));
+    desk.preferencesProperty().addListener(o -> show(desk));
+    show(desk);
   }
 
-  private void show(Optional<Bench> bench) {
-    Optional<Working> working = bench.flatMap(b -> b.study().working());
+  private void show(Desk desk) {
+    Optional<Working> working = desk.bench().map(Bench::study).flatMap(Study::working);
     setVisible(working.isPresent());
     setManaged(working.isPresent());
     getChildren().clear();
-    working.ifPresent(this::fill);
+    working.ifPresent(found -> fill(found, desk.preferences().trainValueLeads()));
   }
 
-  private void fill(Working working) {
+  private void fill(Working working, boolean trainValue) {
     getChildren().add(Look.label("The working, mesh by mesh", "caption"));
     GridPane table = new GridPane(14, 2);
     table.addRow(
@@ -46,9 +48,9 @@ final class WorkingPanel extends VBox {
         head("so far", "The product of the stages up to here"),
         head("teeth past", "Teeth that pass this mesh in one input turn, counted on either wheel"));
     for (int k = 0; k < working.steps().size(); k++) {
-      addStep(table, k + 1, working.steps().get(k));
+      addStep(table, k + 1, working.steps().get(k), trainValue);
     }
-    Label product = Look.label("i = " + Figures.typeset(working.productForm()), "product");
+    Label product = Look.label(product(working, trainValue), "product");
     product.setWrapText(true);
     getChildren().addAll(table, product, verdict(working));
   }
@@ -59,7 +61,7 @@ final class WorkingPanel extends VBox {
         : Look.label("Does not agree with the solver: other paths take part.", "bad-word");
   }
 
-  private static void addStep(GridPane table, int row, Step step) {
+  private static void addStep(GridPane table, int row, Step step, boolean trainValue) {
     Label pair =
         new Label(
             wheel(step.driver(), step.driverWheel())
@@ -82,9 +84,22 @@ final class WorkingPanel extends VBox {
     table.addRow(
         row,
         pair,
-        figure(Figures.typeset(step.quotient()) + " = " + Sign.exact(step.stage())),
-        figure(Sign.exact(step.running())),
+        figure(stage(step, trainValue)),
+        figure(Sign.exact(trainValue ? step.running().reciprocal() : step.running())),
         figure(both));
+  }
+
+  private static String product(Working working, boolean trainValue) {
+    return trainValue
+        ? "e = " + Figures.typeset(working.reciprocalForm())
+        : "i = " + Figures.typeset(working.productForm());
+  }
+
+  /** The quotient of the stage and, where it is another, what it comes to. */
+  private static String stage(Step step, boolean trainValue) {
+    String quotient = Figures.typeset(trainValue ? step.reciprocal() : step.quotient());
+    String value = Sign.exact(trainValue ? step.stage().reciprocal() : step.stage());
+    return quotient.equals(value) ? value : quotient + " = " + value;
   }
 
   private static String wheel(MemberId id, Teeth teeth) {

@@ -29,6 +29,11 @@ public final class Look {
     root.pseudoClassStateChanged(DARK, dark);
   }
 
+  /** Sets the size of all text, in pixels. */
+  public static void setTextSize(Parent root, double pixels) {
+    root.setStyle("-fx-font-size: " + pixels + "px;");
+  }
+
   public static boolean isDark(Parent root) {
     return root.getPseudoClassStates().contains(DARK);
   }

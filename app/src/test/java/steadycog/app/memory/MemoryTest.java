@@ -10,8 +10,10 @@ import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import steadycog.app.desk.Preferences;
 import steadycog.format.demo.TernRock;
 import steadycog.job.Job;
+import steadycog.number.Unit;
 
 class MemoryTest {
   @TempDir Path folder;
@@ -71,5 +73,26 @@ class MemoryTest {
     assertEquals(
         Path.of("/elsewhere"),
         MemoryFolder.path(Map.of("STEADY_COG_HOME", "/elsewhere"), "Linux", "/home/tern"));
+  }
+
+  @Test
+  void preferencesComeBackAndDamageFallsBackToTheUsual() throws Exception {
+    PreferenceFile file = new PreferenceFile(folder);
+    assertEquals(Preferences.USUAL, file.load());
+    Preferences odd =
+        Preferences.USUAL
+            .leading(true)
+            .in(Unit.RAD_PER_S)
+            .in(Unit.LBF_IN)
+            .in(Unit.HP)
+            .inDark(true)
+            .sized(16);
+    file.save(odd);
+    assertEquals(odd, file.load());
+    Files.writeString(
+        folder.resolve("preferences.properties"), "speed=furlong\ntext-size=900\ndark=\\u12");
+    assertEquals(Preferences.USUAL, file.load());
+    Files.writeString(folder.resolve("preferences.properties"), "speed=furlong\ntext-size=900\n");
+    assertEquals(Preferences.USUAL.sized(Preferences.LARGEST_TEXT), file.load());
   }
 }

@@ -1,0 +1,58 @@
+package steadycog.app.desk;
+
+import steadycog.number.Unit;
+
+/**
+ * How a person likes to see numbers and the window; not part of any job.
+ *
+ * @param trainValueLeads e = out/in leads instead of i = in/out
+ * @param textSize in pixels, {@value #SMALLEST_TEXT} to {@value #LARGEST_TEXT}
+ */
+public record Preferences(
+    boolean trainValueLeads, Unit speed, Unit torque, Unit power, boolean dark, double textSize) {
+  public static final double SMALLEST_TEXT = 11;
+  public static final double LARGEST_TEXT = 20;
+  public static final double NORMAL_TEXT = 13.5;
+  public static final Preferences USUAL =
+      new Preferences(false, Unit.RPM, Unit.NM, Unit.W, false, NORMAL_TEXT);
+
+  public Preferences {
+    require(speed, Unit.Dimension.SPEED);
+    require(torque, Unit.Dimension.TORQUE);
+    require(power, Unit.Dimension.POWER);
+    textSize = Math.clamp(textSize, SMALLEST_TEXT, LARGEST_TEXT);
+  }
+
+  private static void require(Unit unit, Unit.Dimension dimension) {
+    if (unit.dimension() != dimension) {
+      throw new IllegalArgumentException(unit + ": expected " + dimension.symbols());
+    }
+  }
+
+  public Preferences leading(boolean trainValue) {
+    return new Preferences(trainValue, speed, torque, power, dark, textSize);
+  }
+
+  /** The same with {@code unit} for whatever it measures. */
+  public Preferences in(Unit unit) {
+    return switch (unit.dimension()) {
+      case SPEED -> new Preferences(trainValueLeads, unit, torque, power, dark, textSize);
+      case TORQUE -> new Preferences(trainValueLeads, speed, unit, power, dark, textSize);
+      case POWER -> new Preferences(trainValueLeads, speed, torque, unit, dark, textSize);
+      case LENGTH -> this;
+    };
+  }
+
+  public Preferences inDark(boolean now) {
+    return new Preferences(trainValueLeads, speed, torque, power, now, textSize);
+  }
+
+  public Preferences sized(double pixels) {
+    return new Preferences(trainValueLeads, speed, torque, power, dark, pixels);
+  }
+
+  /** How much larger than usual the text is. */
+  public double zoom() {
+    return textSize / NORMAL_TEXT;
+  }
+}

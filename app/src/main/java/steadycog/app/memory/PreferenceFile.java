@@ -1,0 +1,63 @@
+package steadycog.app.memory;
+
+import java.io.IOException;
+import java.io.Reader;
+import java.io.StringWriter;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Properties;
+import steadycog.app.desk.Preferences;
+import steadycog.format.file.JobFiles;
+import steadycog.number.Unit;
+
+/** Preferences kept as a properties file; what is missing or unknown in it stays as usual. */
+public final class PreferenceFile {
+  private final Path file;
+
+  public PreferenceFile(Path folder) {
+    file = folder.resolve("preferences.properties");
+  }
+
+  /** The kept preferences, or the usual ones where none can be read. */
+  public Preferences load() {
+    Properties kept = new Properties();
+    if (Files.exists(file)) {
+      try (Reader reader = Files.newBufferedReader(file)) {
+        kept.load(reader);
+      } catch (IOException | IllegalArgumentException unreadable) {
+        return Preferences.USUAL;
+      }
+    }
+    Preferences found = Preferences.USUAL.leading(flag(kept, "train-value-leads"));
+    for (String name : new String[] {"speed", "torque", "power"}) {
+      found = Unit.of(kept.getProperty(name, "")).map(found::in).orElse(found);
+    }
+    return found.inDark(flag(kept, "dark")).sized(size(kept));
+  }
+
+  private static boolean flag(Properties kept, String name) {
+    return Boolean.parseBoolean(kept.getProperty(name));
+  }
+
+  private static double size(Properties kept) {
+    try {
+      return Double.parseDouble(kept.getProperty("text-size", ""));
+    } catch (NumberFormatException none) {
+      return Preferences.NORMAL_TEXT;
+    }
+  }
+
+  public void save(Preferences preferences) throws IOException {
+    Properties kept = new Properties();
+    kept.setProperty("train-value-leads", Boolean.toString(preferences.trainValueLeads()));
+    kept.setProperty("speed", preferences.speed().symbol());
+    kept.setProperty("torque", preferences.torque().symbol());
+    kept.setProperty("power", preferences.power().symbol());
+    kept.setProperty("dark", Boolean.toString(preferences.dark()));
+    kept.setProperty("text-size", Double.toString(preferences.textSize()));
+    StringWriter text = new StringWriter();
+    kept.store(text, null);
+    Files.createDirectories(file.getParent());
+    JobFiles.write(file, text.toString());
+  }
+}
