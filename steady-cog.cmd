@@ -34,6 +34,7 @@ if not exist "%dist%\built" (
 set "window=no"
 if "%~1"=="" set "window=yes"
 for %%C in (open demo shots) do if "%~1"=="%%C" set "window=yes"
+for %%A in (%*) do if /i "%%~xA"==".png" if "%~1"=="export" set "window=yes"
 set "first="
 if "%window%"=="no" if "%~2"=="" if exist "%~1" (
   set "window=yes"

@@ -1,14 +1,20 @@
 package steadycog.app;
 
+import java.io.IOException;
 import java.io.PrintWriter;
+import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.Consumer;
 import steadycog.app.SteadyCogApp.Opened;
 import steadycog.app.memory.MemoryFolder;
 import steadycog.cli.Window;
 import steadycog.format.demo.TernRock;
+import steadycog.job.Job;
+import steadycog.job.Sheet;
 
 /** The window's commands, found by the command line when this module is on the class path. */
 public final class AppWindow implements Window {
@@ -33,6 +39,29 @@ public final class AppWindow implements Window {
   public int shots(Path folder, PrintWriter out) {
     goHeadless();
     return new Shots(folder, out).take();
+  }
+
+  @Override
+  public void picture(Sheet sheet, Path file) throws IOException {
+    goHeadless();
+    AtomicReference<IOException> failure = new AtomicReference<>();
+    SteadyCogApp.run(
+        Files.createTempDirectory("steady-cog-picture"),
+        opened -> {
+          opened.desk().putDown(new Job("", List.of(sheet)));
+          Picture.whenDrawn(
+              () -> {
+                try {
+                  Picture.write(opened.window().drawing(), file);
+                } catch (IOException failed) {
+                  failure.set(failed);
+                }
+                SteadyCogApp.end();
+              });
+        });
+    if (failure.get() != null) {
+      throw failure.get();
+    }
   }
 
   private static int show(PrintWriter out, Consumer<Opened> whenOpen) {

@@ -8,6 +8,7 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextInputControl;
+import javafx.scene.image.WritableImage;
 import javafx.scene.input.DragEvent;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
@@ -72,6 +73,11 @@ public final class MainWindow extends StackPane {
 
   JobKeeper keeper() {
     return keeper;
+  }
+
+  /** A picture of the face view alone. */
+  WritableImage drawing() {
+    return gearTable.drawing();
   }
 
   private Node notice() {

@@ -1,6 +1,5 @@
 package steadycog.app;
 
-import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.io.PrintWriter;
 import java.nio.file.Files;
@@ -11,10 +10,6 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
-import javafx.animation.AnimationTimer;
-import javafx.scene.image.PixelReader;
-import javafx.scene.image.WritableImage;
-import javax.imageio.ImageIO;
 import steadycog.app.SteadyCogApp.Opened;
 import steadycog.app.desk.Preferences;
 import steadycog.format.demo.TernRock;
@@ -23,8 +18,6 @@ import steadycog.train.MemberId;
 
 /** Takes the pictures of the main views for the documentation, from the demo job. */
 final class Shots {
-  private static final int FRAMES = 4;
-
   private final Path folder;
   private final PrintWriter out;
   private int exit;
@@ -56,11 +49,13 @@ final class Shots {
     }
     Map.Entry<String, Consumer<Opened>> shot = shots.remove();
     shot.getValue().accept(opened);
-    afterFrames(
+    Picture.whenDrawn(
         () -> {
           try {
             Files.createDirectories(folder);
-            write(opened, folder.resolve(shot.getKey() + ".png"));
+            Path file = folder.resolve(shot.getKey() + ".png");
+            Picture.write(opened.stage().getScene().snapshot(null), file);
+            out.println(file);
           } catch (IOException failed) {
             out.println(folder + ": cannot be written: " + failed.getMessage());
             exit = 2;
@@ -68,22 +63,6 @@ final class Shots {
           }
           next(opened, shots);
         });
-  }
-
-  /** Lets the window draw itself a few times first: until then cached parts show what was there. */
-  private static void afterFrames(Runnable action) {
-    new AnimationTimer() {
-      private int frames;
-
-      @Override
-      public void handle(long now) {
-        frames++;
-        if (frames > FRAMES) {
-          stop();
-          action.run();
-        }
-      }
-    }.start();
   }
 
   private static Map<String, Consumer<Opened>> all() {
@@ -149,20 +128,5 @@ final class Shots {
   private static void typed(Opened opened, String card) {
     opened.desk().putDown(Job.empty());
     opened.desk().type(card);
-  }
-
-  private void write(Opened opened, Path file) throws IOException {
-    WritableImage picture = opened.stage().getScene().snapshot(null);
-    int width = (int) picture.getWidth();
-    int height = (int) picture.getHeight();
-    BufferedImage image = new BufferedImage(width, height, BufferedImage.TYPE_INT_RGB);
-    PixelReader pixels = picture.getPixelReader();
-    for (int y = 0; y < height; y++) {
-      for (int x = 0; x < width; x++) {
-        image.setRGB(x, y, pixels.getArgb(x, y));
-      }
-    }
-    ImageIO.write(image, "png", file.toFile());
-    out.println(file);
   }
 }

@@ -14,10 +14,10 @@ import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 import steadycog.format.file.JobFiles;
-import steadycog.format.json.StudyJson;
 import steadycog.format.json.UnreadableException;
 import steadycog.job.Job;
 import steadycog.job.Sheet;
+import steadycog.study.NamedStudy;
 import steadycog.study.Study;
 
 /** The CARD that most commands take. */
@@ -53,6 +53,15 @@ final class CardInput {
     } catch (IOException broken) {
       return refuse(file + ":1:1: cannot be read: " + broken.getMessage());
     }
+  }
+
+  /** As {@link #with}, for commands that take one train: of several, one must be named. */
+  int withOne(ToIntFunction<Sheet> use) {
+    return with(
+        job ->
+            job.sheets().size() == 1
+                ? use.applyAsInt(job.sheets().getFirst())
+                : refuse(source + ":1:1: the job has several trains: name one by --train"));
   }
 
   private Job read() throws IOException, UnreadableException {
@@ -93,15 +102,13 @@ final class CardInput {
   }
 
   /** The trains of the job worked out, one after the other. */
-  static List<StudyJson.Named> studies(Job job) {
+  static List<NamedStudy> studies(Job job) {
     return job.sheets().stream()
-        .map(
-            sheet ->
-                new StudyJson.Named(sheet.name(), Study.of(sheet.card().orElseThrow().train())))
+        .map(sheet -> new NamedStudy(sheet.name(), Study.of(sheet.card().orElseThrow().train())))
         .toList();
   }
 
-  static int exitCode(List<StudyJson.Named> studies) {
+  static int exitCode(List<NamedStudy> studies) {
     return studies.stream().anyMatch(named -> named.study().hasErrors())
         ? Exit.DONE_WITH_ERRORS
         : Exit.DONE;

@@ -9,6 +9,7 @@ import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Spec;
 import steadycog.format.json.StudyJson;
+import steadycog.study.NamedStudy;
 
 /** {@code check}: the findings alone. */
 @Command(
@@ -26,7 +27,7 @@ final class CheckCommand implements Callable<Integer> {
   public Integer call() {
     return input.with(
         job -> {
-          List<StudyJson.Named> studies = CardInput.studies(job);
+          List<NamedStudy> studies = CardInput.studies(job);
           PrintWriter out = spec.commandLine().getOut();
           out.print(json ? StudyJson.check(studies) : StudyTable.check(studies));
           out.flush();

@@ -9,6 +9,7 @@ import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Spec;
 import steadycog.format.json.StudyJson;
+import steadycog.study.NamedStudy;
 
 /** {@code solve}: speeds, torques and powers of every member for the roles on the card. */
 @Command(
@@ -26,7 +27,7 @@ final class SolveCommand implements Callable<Integer> {
   public Integer call() {
     return input.with(
         job -> {
-          List<StudyJson.Named> studies = CardInput.studies(job);
+          List<NamedStudy> studies = CardInput.studies(job);
           PrintWriter out = spec.commandLine().getOut();
           out.print(json ? StudyJson.solve(studies) : StudyTable.solve(studies));
           out.flush();

@@ -3,11 +3,11 @@ package steadycog.cli;
 import java.util.List;
 import java.util.Optional;
 import steadycog.check.Finding;
-import steadycog.format.json.StudyJson;
 import steadycog.number.AngularSpeed;
 import steadycog.number.Exact;
 import steadycog.number.Figures;
 import steadycog.number.Ratio;
+import steadycog.study.NamedStudy;
 import steadycog.study.Study;
 import steadycog.torque.Torques;
 import steadycog.train.Member;
@@ -21,9 +21,9 @@ final class StudyTable {
 
   private StudyTable() {}
 
-  static String solve(List<StudyJson.Named> trains) {
+  static String solve(List<NamedStudy> trains) {
     StringBuilder text = new StringBuilder();
-    for (StudyJson.Named train : trains) {
+    for (NamedStudy train : trains) {
       text.append(heading(trains, train));
       text.append(headline(train.study())).append('\n');
       text.append(members(train.study())).append('\n');
@@ -37,9 +37,9 @@ final class StudyTable {
     return text.toString();
   }
 
-  static String check(List<StudyJson.Named> trains) {
+  static String check(List<NamedStudy> trains) {
     StringBuilder text = new StringBuilder();
-    for (StudyJson.Named train : trains) {
+    for (NamedStudy train : trains) {
       text.append(heading(trains, train));
       String found = findings(train.study());
       text.append(found.isEmpty() ? "nothing found\n" : found);
@@ -47,7 +47,7 @@ final class StudyTable {
     return text.toString();
   }
 
-  private static String heading(List<StudyJson.Named> trains, StudyJson.Named train) {
+  private static String heading(List<NamedStudy> trains, NamedStudy train) {
     String first = train == trains.getFirst() ? "" : "\n";
     return trains.size() == 1 ? "" : first + "== " + train.name() + " ==\n";
   }

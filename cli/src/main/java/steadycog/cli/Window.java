@@ -1,9 +1,11 @@
 package steadycog.cli;
 
+import java.io.IOException;
 import java.io.PrintWriter;
 import java.nio.file.Path;
 import java.util.Optional;
 import java.util.ServiceLoader;
+import steadycog.job.Sheet;
 
 /** The commands that need the window; its module offers them when it is on the class path. */
 public interface Window {
@@ -16,6 +18,13 @@ public interface Window {
 
   /** Writes a picture of every main view into {@code folder}. */
   int shots(Path folder, PrintWriter out);
+
+  /**
+   * Writes a PNG of the train's gear table.
+   *
+   * @throws IOException if the file cannot be written
+   */
+  void picture(Sheet sheet, Path file) throws IOException;
 
   /** The window, if its module is there. */
   static Optional<Window> find() {

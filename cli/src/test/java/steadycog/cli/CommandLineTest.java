@@ -118,4 +118,27 @@ class CommandLineTest {
     assertEquals(2, run("", "demo"));
     assertTrue(err.toString().contains("./steady-cog"), err.toString());
   }
+
+  @Test
+  void theBoardHasEveryPairOfShaftsBothWays() {
+    assertEquals(0, run("parallel 20 ~ 33 ~ 50 = 10 ~ 30\n", "board", "-"));
+    assertEquals(1 + 4 * 3, out.toString().lines().count());
+    assertTrue(out.toString().contains("A      -     E          -15/2"), out.toString());
+    assertEquals(0, run("parallel 20 ~ 50\n", "board", "-", "--json"));
+    assertTrue(out.toString().contains("\"ratio\": \"-5/2\""), out.toString());
+    assertTrue(out.toString().contains("\"mode\": \"reverse-overdrive\""), out.toString());
+  }
+
+  @Test
+  void membersGoIntoATable() throws Exception {
+    Path card = folder.resolve("dome.txt");
+    Files.writeString(card, DOME);
+    Path csv = folder.resolve("dome.csv");
+    assertEquals(0, run("", "export", card.toString(), "--to", csv.toString()));
+    var lines = Files.readAllLines(csv);
+    assertEquals(7, lines.size());
+    assertTrue(lines.getFirst().startsWith("train,reduction ratio i = in/out,"));
+    assertTrue(
+        lines.getLast().startsWith("dome,-128,-1/128,F,take,136,false,-1/128,-11.71875,51.2"));
+  }
 }

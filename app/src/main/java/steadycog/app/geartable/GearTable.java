@@ -3,8 +3,10 @@ package steadycog.app.geartable;
 import java.util.Optional;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
+import javafx.scene.SnapshotParameters;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.image.WritableImage;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
@@ -13,6 +15,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.scene.shape.Line;
+import javafx.scene.transform.Scale;
 import steadycog.app.desk.Bench;
 import steadycog.app.desk.Desk;
 import steadycog.app.look.Look;
@@ -69,6 +72,17 @@ public final class GearTable extends BorderPane {
     face.widthProperty().addListener(o -> refresh());
     face.heightProperty().addListener(o -> refresh());
     refresh();
+  }
+
+  /** A picture of the face and edge views, at twice the size on screen. */
+  public WritableImage drawing() {
+    SnapshotParameters twice = new SnapshotParameters();
+    twice.setTransform(new Scale(2, 2));
+    boolean shown = strip.isVisible();
+    strip.setVisible(false);
+    WritableImage picture = snapshot(twice, null);
+    strip.setVisible(shown);
+    return picture;
   }
 
   private static void place(Region node, Pos where) {

@@ -10,10 +10,12 @@ import org.apache.commons.numbers.fraction.BigFraction;
 import org.jspecify.annotations.Nullable;
 import steadycog.check.Finding;
 import steadycog.motion.Motion;
+import steadycog.motion.RatioBoard;
 import steadycog.number.AngularSpeed;
 import steadycog.number.Exact;
 import steadycog.number.Mode;
 import steadycog.number.Unit;
+import steadycog.study.NamedStudy;
 import steadycog.study.Study;
 import steadycog.torque.Torques;
 import steadycog.train.Member;
@@ -27,16 +29,13 @@ import steadycog.train.Mesh;
 public final class StudyJson {
   private StudyJson() {}
 
-  /** A named train's results. */
-  public record Named(String name, Study study) {}
-
   /** What {@code solve --json} prints: the object of one train, or of several under "trains". */
-  public static String solve(List<Named> trains) {
+  public static String solve(List<NamedStudy> trains) {
     return PrettyJson.write(each(trains, StudyJson::study));
   }
 
   /** What {@code check --json} prints: the findings alone, in the same frame. */
-  public static String check(List<Named> trains) {
+  public static String check(List<NamedStudy> trains) {
     return PrettyJson.write(
         each(
             trains,
@@ -47,17 +46,34 @@ public final class StudyJson {
             }));
   }
 
+  /** What {@code board --json} prints. */
+  public static String board(RatioBoard board) {
+    ObjectNode root = JobJson.MAPPER.createObjectNode();
+    ArrayNode list = root.putArray("configurations");
+    for (RatioBoard.Configuration one : board.configurations()) {
+      ObjectNode node = list.addObject().put("drive", one.drive().toString());
+      node.put("hold", one.hold().map(MemberId::toString).orElse(null));
+      node.put("take", one.take().toString());
+      node.putNull("lock");
+      putExact(node, "ratio", Optional.of(one.ratio().reduction()));
+      putExact(node, "trainValue", Optional.of(one.ratio().trainValue()));
+      node.put("mode", one.ratio().mode().word());
+      node.putNull("efficiency");
+    }
+    return PrettyJson.write(root);
+  }
+
   private interface Content {
     ObjectNode of(Study study);
   }
 
-  private static ObjectNode each(List<Named> trains, Content content) {
+  private static ObjectNode each(List<NamedStudy> trains, Content content) {
     if (trains.size() == 1) {
       return content.of(trains.getFirst().study());
     }
     ObjectNode root = JobJson.MAPPER.createObjectNode();
     ArrayNode list = root.putArray("trains");
-    for (Named train : trains) {
+    for (NamedStudy train : trains) {
       ObjectNode node = list.addObject().put("train", train.name());
       node.setAll(content.of(train.study()));
     }

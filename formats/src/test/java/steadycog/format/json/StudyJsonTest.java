@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import steadycog.notation.Card;
+import steadycog.study.NamedStudy;
 import steadycog.study.Study;
 
 class StudyJsonTest {
@@ -31,7 +32,7 @@ class StudyJsonTest {
 
   private static JsonNode solve(String card) throws Exception {
     Study study = Study.of(Card.read(card).train());
-    return JobJson.MAPPER.readTree(StudyJson.solve(List.of(new StudyJson.Named("x", study))));
+    return JobJson.MAPPER.readTree(StudyJson.solve(List.of(new NamedStudy("x", study))));
   }
 
   @Test

@@ -1,0 +1,60 @@
+package steadycog.cli;
+
+import java.io.PrintWriter;
+import java.util.concurrent.Callable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Spec;
+import steadycog.format.json.StudyJson;
+import steadycog.job.Sheet;
+import steadycog.motion.RatioBoard;
+import steadycog.number.Exact;
+import steadycog.train.MemberId;
+
+/** {@code board}: every drive, hold and take-off choice with its ratio. */
+@Command(
+    name = "board",
+    mixinStandardHelpOptions = true,
+    description = "Every drive, hold and take-off choice with its ratio and mode.")
+final class BoardCommand implements Callable<Integer> {
+  @Spec CommandSpec spec;
+  @Mixin CardInput input;
+
+  @Option(names = "--json", description = "print JSON")
+  boolean json;
+
+  @Override
+  public Integer call() {
+    return input.withOne(this::print);
+  }
+
+  private int print(Sheet sheet) {
+    RatioBoard board = RatioBoard.of(sheet.card().orElseThrow().train());
+    PrintWriter out = spec.commandLine().getOut();
+    out.print(json ? StudyJson.board(board) : table(board));
+    out.flush();
+    if (board.freedoms() > 2) {
+      spec.commandLine()
+          .getErr()
+          .println(
+              board.freedoms() + " members are free to choose: hold or join some of them first");
+    }
+    return Exit.DONE;
+  }
+
+  private static String table(RatioBoard board) {
+    TextTable table = new TextTable(3, "drive", "hold", "take", "i = in/out", "e = out/in", "mode");
+    for (RatioBoard.Configuration one : board.configurations()) {
+      table.add(
+          one.drive().toString(),
+          one.hold().map(MemberId::toString).orElse("-"),
+          one.take().toString(),
+          Exact.text(one.ratio().reduction()),
+          Exact.text(one.ratio().trainValue()),
+          one.ratio().mode().word());
+    }
+    return table.toString();
+  }
+}
