@@ -55,6 +55,6 @@ public final class RandomTrains {
             List.of(),
             Optional.of(Take.of(last)),
             List.of());
-    return new Train(List.of(part), List.of(), List.of(), roles);
+    return new Train(List.of(part), List.of(), List.of(), List.of(), roles);
   }
 }

@@ -13,6 +13,7 @@ import java.nio.file.Path;
 import java.util.Optional;
 import java.util.concurrent.TimeoutException;
 import javafx.geometry.Bounds;
+import javafx.geometry.VerticalDirection;
 import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.control.Labeled;
@@ -76,6 +77,10 @@ class WindowTest {
   private void press(KeyCode... keys) {
     robot.push(keys);
     settle();
+  }
+
+  private void focusTable() {
+    robot.interact(() -> find("#gear-table", Node.class).requestFocus());
   }
 
   private void clickWheel(String name) {
@@ -281,5 +286,40 @@ class WindowTest {
     assertEquals("6.2832", cell("A", 3));
     assertEquals("17.701", cell("A", 5));
     assertTrue(allText("#working").contains("e = (\u221220/40) = \u22121/2"));
+  }
+
+  @Test
+  void wheelsAreBuiltDraggedZoomedAndTakenOutOnTheDrawing() {
+    type("parallel 20 ~ 40\ndrive A\ntake B");
+    press(KeyCode.ESCAPE);
+    clickWheel("B");
+    clickWheel("A");
+    focusTable();
+    press(KeyCode.I);
+    assertEquals("parallel 20 ~ 24 ~ 40\ndrive A\ntake C\n", opened.desk().sheet().text());
+    assertEquals("B", opened.desk().selection().orElseThrow().name());
+    press(KeyCode.ADD);
+    robot.clickOn("#teeth").push(KeyCode.SHORTCUT, KeyCode.A).write("31\n");
+    settle();
+    assertTrue(opened.desk().sheet().text().startsWith("parallel 20 ~ 31 ~ 40\n"));
+
+    Node wheel = robot.lookup("#wheel-C").query();
+    Bounds at = wheel.localToScreen(wheel.getBoundsInLocal());
+    robot.moveTo(at.getCenterX(), at.getCenterY()).press(MouseButton.PRIMARY);
+    robot.moveBy(-40, -60).moveBy(-40, -60).release(MouseButton.PRIMARY);
+    settle();
+    String placed = opened.desk().sheet().text();
+    assertTrue(placed.contains("place C "), placed);
+    double x = robot.lookup("#wheel-C").query().getTranslateX();
+    press(KeyCode.SHORTCUT, KeyCode.Z);
+    assertFalse(opened.desk().sheet().text().contains("place"), "a whole drag is one step");
+
+    robot.moveTo("#gear-table").scroll(3, VerticalDirection.UP);
+    settle();
+    assertTrue(robot.lookup("#wheel-C").query().getTranslateX() != x);
+    clickWheel("B");
+    focusTable();
+    press(KeyCode.DELETE);
+    assertEquals("parallel 20 ~ 40\ndrive A\ntake B\n", opened.desk().sheet().text());
   }
 }

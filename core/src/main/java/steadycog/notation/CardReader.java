@@ -8,6 +8,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Pattern;
+import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.notation.Statement.BadStatement;
 import steadycog.number.Quantity;
 import steadycog.number.Unit;
@@ -15,6 +16,7 @@ import steadycog.train.Drive;
 import steadycog.train.Join;
 import steadycog.train.MemberId;
 import steadycog.train.Part;
+import steadycog.train.Place;
 import steadycog.train.Role;
 import steadycog.train.Roles;
 import steadycog.train.Take;
@@ -23,7 +25,7 @@ import steadycog.train.Train;
 /** Reads a card: first its parts, since they name the members, then what is said about them. */
 final class CardReader {
   private static final Pattern NAME = Pattern.compile("[A-Za-z][A-Za-z0-9_-]*");
-  private static final String VERBS = "drive, hold, take, lock, join or coaxial";
+  private static final String VERBS = "drive, hold, take, lock, join, coaxial or place";
 
   private final List<CardProblem> problems = new ArrayList<>();
   private final List<PlacedItem> items = new ArrayList<>();
@@ -86,7 +88,7 @@ final class CardReader {
   }
 
   private static boolean isVerb(Token token) {
-    return List.of("drive", "hold", "take", "lock", "join", "coaxial")
+    return List.of("drive", "hold", "take", "lock", "join", "coaxial", "place")
         .contains(token.text().toLowerCase(Locale.ROOT));
   }
 
@@ -177,6 +179,9 @@ final class CardReader {
     if (statement.accept("coaxial")) {
       return new Item.OfCoaxial(readPair(statement, names));
     }
+    if (statement.accept("place")) {
+      return readPlace(statement, names);
+    }
     throw unknown(statement.peek());
   }
 
@@ -221,6 +226,24 @@ final class CardReader {
             : Optional.of(statement.expectQuantity(Unit.Dimension.TORQUE));
     statement.expectEnd("the end of the statement");
     return new Item.OfTake(new Take(member, load));
+  }
+
+  private Item readPlace(Statement statement, MemberNames names) throws BadStatement {
+    Token at = statement.peek();
+    MemberId member = names.read(statement);
+    boolean again =
+        items.stream()
+            .map(PlacedItem::item)
+            .anyMatch(item -> item instanceof Item.OfPlace(Place p) && p.member().equals(member));
+    if (again) {
+      throw new BadStatement(at.problem("a second place for " + member + ": leave one"));
+    }
+    BigFraction degrees = statement.expectNumber("a direction in degrees such as 45 deg");
+    if (!statement.accept("deg")) {
+      throw Statement.unexpected(statement.peek(), "deg");
+    }
+    statement.expectEnd("the end of the statement");
+    return new Item.OfPlace(new Place(member, degrees));
   }
 
   private static Join readPair(Statement statement, MemberNames names) throws BadStatement {

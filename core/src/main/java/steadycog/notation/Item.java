@@ -3,11 +3,13 @@ package steadycog.notation;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import steadycog.number.Exact;
 import steadycog.number.Quantity;
 import steadycog.train.Drive;
 import steadycog.train.Join;
 import steadycog.train.MemberId;
 import steadycog.train.Part;
+import steadycog.train.Place;
 import steadycog.train.Roles;
 import steadycog.train.Take;
 import steadycog.train.Train;
@@ -19,6 +21,8 @@ sealed interface Item {
   record OfJoin(Join join) implements Item {}
 
   record OfCoaxial(Join pair) implements Item {}
+
+  record OfPlace(Place place) implements Item {}
 
   record OfDrive(Drive drive) implements Item {}
 
@@ -34,6 +38,7 @@ sealed interface Item {
     train.parts().forEach(part -> items.add(new OfPart(part)));
     train.joins().forEach(join -> items.add(new OfJoin(join)));
     train.coaxials().forEach(pair -> items.add(new OfCoaxial(pair)));
+    train.places().forEach(place -> items.add(new OfPlace(place)));
     train.roles().drives().forEach(drive -> items.add(new OfDrive(drive)));
     train.roles().holds().forEach(held -> items.add(new OfHold(held)));
     train.roles().take().ifPresent(take -> items.add(new OfTake(take)));
@@ -58,6 +63,7 @@ sealed interface Item {
         only(OfPart.class, items).stream().map(OfPart::part).toList(),
         only(OfJoin.class, items).stream().map(OfJoin::join).toList(),
         only(OfCoaxial.class, items).stream().map(OfCoaxial::pair).toList(),
+        only(OfPlace.class, items).stream().map(OfPlace::place).toList(),
         roles);
   }
 
@@ -67,6 +73,8 @@ sealed interface Item {
       case OfPart(Part part) -> PartText.print(part);
       case OfJoin(Join join) -> "join " + join.a() + " = " + join.b();
       case OfCoaxial(Join pair) -> "coaxial " + pair.a() + " = " + pair.b();
+      case OfPlace(Place place) ->
+          "place " + place.member() + " " + Exact.plain(place.degrees()) + " deg";
       case OfDrive(Drive drive) ->
           "drive " + drive.member() + optional(drive.speed()) + optional(drive.effort());
       case OfHold(MemberId member) -> "hold " + member;

@@ -65,6 +65,15 @@ final class Statement {
     return next();
   }
 
+  /** A number without a unit. */
+  BigFraction expectNumber(String expected) throws BadStatement {
+    Token token = expectWord(expected);
+    if (!Exact.isNumber(token.text())) {
+      throw unexpected(token, expected);
+    }
+    return Exact.parse(token.text());
+  }
+
   /** A number with a unit of one of {@code dimensions}, as {@code 0.4 Nm} or {@code 0.4Nm}. */
   Quantity expectQuantity(Unit.Dimension... dimensions) throws BadStatement {
     String units = symbols(dimensions);

@@ -12,6 +12,7 @@ import steadycog.train.Join;
 import steadycog.train.Member;
 import steadycog.train.MemberId;
 import steadycog.train.Mesh;
+import steadycog.train.Place;
 import steadycog.train.Teeth;
 import steadycog.train.Train;
 
@@ -131,6 +132,12 @@ final class Placing {
     int axis = axes.of(fromA ? mesh.b() : mesh.a());
     double distance = FaceLayout.centreDistance(mesh);
     double[] start = centres.get(from);
+    Optional<Double> wanted = wantedDirection(mesh, fromA);
+    if (wanted.isPresent()) {
+      double angle = wanted.get();
+      put(axis, start[0] + distance * Math.cos(angle), start[1] + distance * Math.sin(angle));
+      return;
+    }
     double best = Double.MAX_VALUE;
     double[] choice = {start[0] + distance, start[1]};
     int directions = manner == Manner.STRAIGHT ? 1 : DIRECTIONS;
@@ -145,6 +152,24 @@ final class Placing {
       }
     }
     put(axis, choice[0], choice[1]);
+  }
+
+  /** The direction in which its designer placed the new shaft, in radians, where that is said. */
+  private Optional<Double> wantedDirection(Mesh mesh, boolean fromA) {
+    for (Place place : train.places()) {
+      boolean ofB = place.member().equals(mesh.b());
+      boolean ofA = place.member().equals(mesh.a()) && !isFollower(mesh.a());
+      if (ofB || ofA) {
+        double direction = Math.toRadians(place.degrees().doubleValue());
+        return Optional.of(ofB == fromA ? direction : direction + Math.PI);
+      }
+    }
+    return Optional.empty();
+  }
+
+  /** Whether the wheel meshes with one before it on the card. */
+  private boolean isFollower(MemberId member) {
+    return meshes.stream().anyMatch(mesh -> mesh.b().equals(member));
   }
 
   /** A train in several pieces: the next piece goes to the right of what stands. */

@@ -5,6 +5,8 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
+import java.util.function.UnaryOperator;
 
 /**
  * Who is driven, held, taken off and locked. A member has at most one of the roles drive, hold and
@@ -124,6 +126,24 @@ public record Roles(
         freed.holds,
         freed.take,
         locks.stream().filter(lock -> !lock.touches(member)).toList());
+  }
+
+  /**
+   * The same roles for members under other names; those of members that do not stay are dropped.
+   */
+  Roles renamed(UnaryOperator<MemberId> rename, Predicate<MemberId> stays) {
+    return new Roles(
+        drives.stream()
+            .filter(drive -> stays.test(drive.member()))
+            .map(drive -> drive.movedTo(rename.apply(drive.member())))
+            .toList(),
+        holds.stream().filter(stays).map(rename).toList(),
+        take.filter(taken -> stays.test(taken.member()))
+            .map(taken -> new Take(rename.apply(taken.member()), taken.load())),
+        locks.stream()
+            .filter(lock -> stays.test(lock.a()) && stays.test(lock.b()))
+            .map(lock -> ChainEdit.renamed(lock, rename))
+            .toList());
   }
 
   private Roles without(MemberId member) {

@@ -13,18 +13,22 @@ import java.util.Set;
  * @param joins members of (usually different) parts that are one body
  * @param coaxials members whose axes are in line without being one body, as input and output of a
  *     reverted train
+ * @param places where shafts are wanted in the drawing; at most one a member
  */
-public record Train(List<Part> parts, List<Join> joins, List<Join> coaxials, Roles roles) {
+public record Train(
+    List<Part> parts, List<Join> joins, List<Join> coaxials, List<Place> places, Roles roles) {
 
   public Train {
     parts = List.copyOf(parts);
     joins = List.copyOf(joins);
     coaxials = List.copyOf(coaxials);
+    places = List.copyOf(places);
     requireNames(parts);
     Set<MemberId> known = new HashSet<>();
     parts.forEach(part -> part.members().forEach(member -> known.add(member.id())));
     joins.forEach(join -> requireKnown(known, join.a(), join.b()));
     coaxials.forEach(pair -> requireKnown(known, pair.a(), pair.b()));
+    places.forEach(place -> requireKnown(known, place.member()));
     roles.drives().forEach(drive -> requireKnown(known, drive.member()));
     roles.holds().forEach(held -> requireKnown(known, held));
     roles.take().ifPresent(take -> requireKnown(known, take.member()));
@@ -74,7 +78,7 @@ public record Train(List<Part> parts, List<Join> joins, List<Join> coaxials, Rol
   }
 
   public Train withRoles(Roles changed) {
-    return new Train(parts, joins, coaxials, changed);
+    return new Train(parts, joins, coaxials, places, changed);
   }
 
   /** The same train with {@code part} in place of the one of that name. */
@@ -83,7 +87,21 @@ public record Train(List<Part> parts, List<Join> joins, List<Join> coaxials, Rol
         parts.stream().map(old -> old.name().equals(part.name()) ? part : old).toList(),
         joins,
         coaxials,
+        places,
         roles);
+  }
+
+  /** The same train with {@code place} instead of any earlier one for its member. */
+  public Train placing(Place place) {
+    List<Place> changed = new ArrayList<>(places);
+    changed.removeIf(old -> old.member().equals(place.member()));
+    changed.add(place);
+    return new Train(parts, joins, coaxials, changed, roles);
+  }
+
+  /** The same train laid out by itself again. */
+  public Train unplaced() {
+    return new Train(parts, joins, coaxials, List.of(), roles);
   }
 
   /** The same train with another tooth count on one wheel; throws where it has no such wheel. */

@@ -11,6 +11,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import steadycog.RandomTrains;
+import steadycog.number.Exact;
 import steadycog.number.Unit;
 import steadycog.train.Join;
 import steadycog.train.MemberId;
@@ -30,6 +31,7 @@ class CardTest {
                 Drive a1.A 1500rpm 0.5 hp; take b.B 12 lbf-in
                 hold b.A
                 lock A1.A = A1.B; coaxial A1.A = A1.C
+                place b.b -22.5 deg
                 """)
             .train();
     assertEquals(List.of("A1.A", "A1.B", "A1.C", "A1.D", "b.A", "b.B"), names(train));
@@ -39,6 +41,7 @@ class CardTest {
     assertEquals(List.of(new Join(new MemberId("A1", "D"), new MemberId("b", "A"))), train.joins());
     assertEquals(
         List.of(new Join(new MemberId("A1", "A"), new MemberId("A1", "C"))), train.coaxials());
+    assertEquals("-22.5", Exact.plain(train.places().getFirst().degrees()));
   }
 
   @ParameterizedTest
@@ -73,7 +76,7 @@ class CardTest {
         "parallel 0 ~ 72| 1:10: teeth 0: expected 1 to 99999",
         "parallel 60i ~ 80i| 1:14: two internal wheels cannot mesh: one of them must be external",
         "paralel 18 ~ 72| 1:1: found 'paralel', expected a part (parallel) or drive, hold, take,"
-            + " lock, join or coaxial",
+            + " lock, join, coaxial or place",
         "parallel 18 ~ 72;drive Z| 1:24: found 'Z', expected a member: A, B",
         "parallel 18 ~ 72;drive A 5| 1:27: found the end of the statement, expected rpm, rad/s or"
             + " deg/s, or Nm, Nmm, lbf-ft, lbf-in or kgf-cm, or W or hp after 5",
@@ -91,6 +94,10 @@ class CardTest {
         "a: parallel 18 ~ 72;b: parallel 9 ~ 9;drive A| 1:45: found 'A', expected the part as well:"
             + " a.A or b.A",
         "drive A| 1:1: no part on the card, expected one such as: parallel 18 ~ 72",
+        "parallel 18 ~ 72;place B 45| 1:28: found the end of the statement, expected deg",
+        "parallel 18 ~ 72;place B up| 1:26: found 'up', expected a direction in degrees such as 45"
+            + " deg",
+        "parallel 18 ~ 72;place B 5 deg;place B 6 deg| 1:38: a second place for B: leave one",
         "x: cogs 18| 1:4: found 'cogs', expected a kind of part: parallel"
       })
   void errorsNamePlaceFoundAndExpected(String card, String expected) {

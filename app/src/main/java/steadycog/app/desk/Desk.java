@@ -9,6 +9,7 @@ import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleObjectProperty;
+import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.check.Cure;
 import steadycog.format.file.JobFiles;
 import steadycog.format.json.UnreadableException;
@@ -17,14 +18,20 @@ import steadycog.job.Sheet;
 import steadycog.notation.Card;
 import steadycog.notation.CardException;
 import steadycog.notation.CardProblem;
+import steadycog.train.ChainEdit;
 import steadycog.train.Member;
 import steadycog.train.MemberId;
+import steadycog.train.Place;
 import steadycog.train.Roles;
 import steadycog.train.Teeth;
 import steadycog.train.Train;
 
 /** The designer's desk: the open job, the train in view, and all that can be done to them. */
 public final class Desk {
+  private static final int MESHED_TEETH = 36;
+  private static final int KEYED_TEETH = 18;
+  private static final int IDLER_TEETH = 24;
+
   private final ReadOnlyObjectWrapper<Page> page =
       new ReadOnlyObjectWrapper<>(new Page(Job.empty(), 0));
   private final ReadOnlyObjectWrapper<Optional<Bench>> bench =
@@ -40,8 +47,7 @@ public final class Desk {
   private final History history = new History();
   private final Crank crank = new Crank(this);
   private Job saved = page.get().job();
-  private boolean typing;
-  private boolean noting;
+  private String strand = "";
 
   // ---- what the views look at
 
@@ -108,9 +114,8 @@ public final class Desk {
     if (text.equals(sheet().text())) {
       return;
     }
-    boolean continues = typing && isOneKeystroke(sheet().text(), text);
-    change(page.get().with(sheet().typed(text)), continues);
-    typing = true;
+    boolean one = isOneKeystroke(sheet().text(), text);
+    change(page.get().with(sheet().typed(text)), "typing", one);
   }
 
   private static boolean isOneKeystroke(String before, String after) {
@@ -156,18 +161,100 @@ public final class Desk {
 
   /** Adds {@code step} teeth to a wheel, within what a wheel can have; without teeth, nothing. */
   public void changeTeeth(MemberId member, int step) {
-    changeTrain(
-        train ->
-            train.members().stream()
-                .filter(candidate -> candidate.id().equals(member))
-                .findFirst()
-                .flatMap(Member::teeth)
-                .map(old -> train.withTeeth(member, stepped(old, step)))
-                .orElse(train));
+    teeth(member).ifPresent(old -> setTeeth(member, old.count() + step, "teeth " + member));
   }
 
-  private static Teeth stepped(Teeth old, int step) {
-    return new Teeth(Math.clamp(old.count() + step, 1, Teeth.MOST), old.internal());
+  /** Gives a wheel another count, within what a wheel can have. */
+  public void setTeeth(MemberId member, int count) {
+    setTeeth(member, count, "");
+  }
+
+  private void setTeeth(MemberId member, int count, String strand) {
+    teeth(member)
+        .ifPresent(
+            old -> {
+              int kept = Math.clamp(count, 1, Teeth.MOST);
+              changeTrain(
+                  train -> train.withTeeth(member, new Teeth(kept, old.internal())), strand);
+            });
+  }
+
+  /** The tooth count of a member of the train in view. */
+  public Optional<Teeth> teeth(MemberId member) {
+    return bench
+        .get()
+        .flatMap(
+            b ->
+                b.card().train().members().stream()
+                    .filter(candidate -> candidate.id().equals(member))
+                    .findFirst())
+        .flatMap(Member::teeth);
+  }
+
+  /**
+   * Lets a new wheel mesh with {@code member}, at the end of its chain or as a branch, and chooses
+   * it.
+   */
+  public void meshWheel(MemberId member) {
+    boolean ring = teeth(member).filter(Teeth::internal).isPresent();
+    int count = ring ? Math.max(12, teeth(member).orElseThrow().count() / 3) : MESHED_TEETH;
+    build(train -> ChainEdit.meshWith(train, member, Teeth.external(count)));
+  }
+
+  /** Keys a new wheel to {@code member}'s shaft and chooses it. */
+  public void keyWheel(MemberId member) {
+    build(train -> ChainEdit.keyTo(train, member, Teeth.external(KEYED_TEETH)));
+  }
+
+  /** Puts an idler behind {@code member} and chooses it. */
+  public void insertIdler(MemberId member) {
+    build(train -> ChainEdit.insertAfter(train, member, Teeth.external(IDLER_TEETH)));
+  }
+
+  /** Takes a wheel out where that leaves a train; else nothing. */
+  public void removeWheel(MemberId member) {
+    build(train -> ChainEdit.remove(train, member).orElse(train));
+  }
+
+  /** Changes the wheels; the one that is new is chosen, and stated roles keep their wheels. */
+  private void build(UnaryOperator<Train> edit) {
+    if (bench.get().isEmpty()) {
+      return;
+    }
+    Train before = bench.get().get().card().train();
+    changeTrain(train -> edit.apply(train.withRoles(train.rolesInForce())));
+    List<MemberId> after =
+        bench.get().get().card().train().members().stream().map(Member::id).toList();
+    int grown = after.size() - before.members().size();
+    select(grown > 0 ? newWheel(before, bench.get().get().card().train()) : Optional.empty());
+  }
+
+  /** The first wheel whose place in its chain was another's, or was empty. */
+  private static Optional<MemberId> newWheel(Train before, Train after) {
+    List<Teeth> old = before.members().stream().flatMap(m -> m.teeth().stream()).toList();
+    List<Member> now = after.members();
+    for (int k = 0; k < now.size(); k++) {
+      if (k >= old.size() || !now.get(k).teeth().equals(Optional.of(old.get(k)))) {
+        return Optional.of(
+            after.parts().size() > before.parts().size() ? now.getLast().id() : now.get(k).id());
+      }
+    }
+    return Optional.empty();
+  }
+
+  /**
+   * Puts the shaft of {@code member} in a direction from the wheel that it meshes with; a whole
+   * drag is one step to undo until {@link #endStrand}.
+   *
+   * @param degrees counter-clockwise from the right
+   */
+  public void place(MemberId member, BigFraction degrees) {
+    changeTrain(train -> train.placing(new Place(member, degrees)), "place " + member);
+  }
+
+  /** Lets the train lay itself out again. */
+  public void layOutAgain() {
+    changeTrain(Train::unplaced);
   }
 
   /** Makes the change that puts a finding right. */
@@ -178,9 +265,8 @@ public final class Desk {
   /** Notes on the train in view; keystrokes of one word are one step to undo. */
   public void note(String text) {
     if (!text.equals(sheet().notes())) {
-      boolean continues = noting && isOneKeystroke(sheet().notes(), text);
-      change(page.get().with(sheet().noting(text)), continues);
-      noting = true;
+      boolean one = isOneKeystroke(sheet().notes(), text);
+      change(page.get().with(sheet().noting(text)), "noting", one);
     }
   }
 
@@ -188,69 +274,79 @@ public final class Desk {
   public void addTrain() {
     int index = page.get().index() + 1;
     Sheet fresh = Sheet.empty(job().freeName("Train " + (job().sheets().size() + 1)));
-    change(new Page(job().adding(index, fresh), index), false);
+    change(new Page(job().adding(index, fresh), index));
   }
 
   /** Puts a copy of the train in view behind it, to try a variant, and shows it. */
   public void duplicateTrain() {
     int index = page.get().index() + 1;
     Sheet copy = sheet().named(job().freeName(sheet().name()));
-    change(new Page(job().adding(index, copy), index), false);
+    change(new Page(job().adding(index, copy), index));
   }
 
   /** Takes the train in view out of the job. */
   public void removeTrain() {
     Job fewer = job().without(page.get().index());
-    change(new Page(fewer, Math.min(page.get().index(), fewer.sheets().size() - 1)), false);
+    change(new Page(fewer, Math.min(page.get().index(), fewer.sheets().size() - 1)));
   }
 
   /** Gives the train in view another name; a blank one changes nothing. */
   public void renameTrain(String name) {
     if (!name.isBlank() && !name.strip().equals(sheet().name())) {
-      change(page.get().with(sheet().named(name.strip())), false);
+      change(page.get().with(sheet().named(name.strip())));
     }
   }
 
   /** Gives the job a title. */
   public void renameJob(String title) {
     if (!title.strip().equals(job().title())) {
-      change(new Page(job().titled(title.strip()), page.get().index()), false);
+      change(new Page(job().titled(title.strip()), page.get().index()));
     }
   }
 
   private void changeTrain(UnaryOperator<Train> change) {
+    changeTrain(change, "");
+  }
+
+  /** Changes of one non-empty strand that follow each other are one step to undo. */
+  private void changeTrain(UnaryOperator<Train> change, String strand) {
     Optional<Card> card = sheet().card();
     if (card.isPresent()) {
       Train changed = change.apply(card.get().train());
       if (!changed.equals(card.get().train())) {
-        change(page.get().with(sheet().with(card.get().revised(changed))), false);
+        change(page.get().with(sheet().with(card.get().revised(changed))), strand, true);
       }
     }
   }
 
-  private void change(Page next, boolean continues) {
-    if (continues) {
+  private void change(Page next) {
+    change(next, "", false);
+  }
+
+  /** Goes over to {@code next}; where it may continue the same strand it is no step of its own. */
+  private void change(Page next, String newStrand, boolean mayContinue) {
+    if (mayContinue && !newStrand.isEmpty() && newStrand.equals(strand)) {
       history.carryOn();
     } else {
       history.record(page.get());
     }
-    endTyping();
     show(next);
+    strand = newStrand;
   }
 
-  private void endTyping() {
-    typing = false;
-    noting = false;
+  /** What follows is a step of its own to undo, whatever came before. */
+  public void endStrand() {
+    strand = "";
   }
 
   public void undo() {
     history.undo(page.get()).ifPresent(this::show);
-    endTyping();
+    endStrand();
   }
 
   public void redo() {
     history.redo(page.get()).ifPresent(this::show);
-    endTyping();
+    endStrand();
   }
 
   public boolean canUndo() {
@@ -321,7 +417,7 @@ public final class Desk {
 
   public void showSheet(int index) {
     if (index != page.get().index()) {
-      endTyping();
+      endStrand();
       show(new Page(job(), index));
     }
   }
@@ -372,7 +468,7 @@ public final class Desk {
 
   private void putDown(Job fresh, Optional<Path> from) {
     history.clear();
-    endTyping();
+    endStrand();
     saved = fresh;
     file.set(from);
     bench.set(Optional.empty());

@@ -24,6 +24,7 @@ final class FaceView extends Pane {
   /** Height of the line with the scale under the drawing. */
   private static final double NOTE = 14;
 
+  private static final double LARGEST_ZOOM = 40;
   private static final double LARGEST_SCALE = 26;
   private static final double SHORTEST_BAR = 50;
 
@@ -31,10 +32,15 @@ final class FaceView extends Pane {
   private final Group wheels = new Group();
   private final Group tags = new Group();
   private final List<WheelView> views = new ArrayList<>();
+  private final FaceHand hand;
   private double scale = 1;
+  private double zoom = 1;
+  private double panX;
+  private double panY;
 
   FaceView(Desk desk) {
     this.desk = desk;
+    hand = new FaceHand(desk, this);
     wheels.setManaged(false);
     tags.setManaged(false);
     getChildren().addAll(wheels, tags);
@@ -54,6 +60,39 @@ final class FaceView extends Pane {
     return scale;
   }
 
+  /** Zooms about a point of the view, in pixels. */
+  void zoomBy(double factor, double x, double y) {
+    double next = Math.clamp(zoom * factor, 1, LARGEST_ZOOM);
+    double change = next / zoom;
+    panX = change * (panX - (x - getWidth() / 2)) + (x - getWidth() / 2);
+    panY = change * (panY - (y - (getHeight() - NOTE) / 2)) + (y - (getHeight() - NOTE) / 2);
+    zoom = next;
+    if (zoom == 1) {
+      fit();
+    } else {
+      rebuild();
+    }
+  }
+
+  void panBy(double dx, double dy) {
+    panX += dx;
+    panY += dy;
+    rebuild();
+  }
+
+  /** The whole train, as large as there is room for. */
+  void fit() {
+    zoom = 1;
+    panX = 0;
+    panY = 0;
+    rebuild();
+  }
+
+  /** The drawn wheel of {@code id}. */
+  Optional<WheelView> view(MemberId id) {
+    return views.stream().filter(view -> view.wheel().id().equals(id)).findFirst();
+  }
+
   private void rebuild() {
     wheels.getChildren().clear();
     tags.getChildren().clear();
@@ -67,13 +106,14 @@ final class FaceView extends Pane {
     double height = getHeight() - 2 * MARGIN - NOTE;
     scale =
         Math.min(LARGEST_SCALE, Math.min(width / (box[2] - box[0]), height / (box[3] - box[1])));
+    scale *= zoom;
     double centreX = (box[0] + box[2]) / 2;
     double centreY = (box[1] + box[3]) / 2;
     for (PlacedWheel wheel : backToFront(bench.get())) {
       WheelView view = new WheelView(wheel, scale);
-      view.setTranslateX(getWidth() / 2 + (wheel.x() - centreX) * scale);
-      view.setTranslateY((getHeight() - NOTE) / 2 - (wheel.y() - centreY) * scale);
-      view.setOnMousePressed(press -> desk.select(Optional.of(wheel.id())));
+      view.setTranslateX(getWidth() / 2 + panX + (wheel.x() - centreX) * scale);
+      view.setTranslateY((getHeight() - NOTE) / 2 + panY - (wheel.y() - centreY) * scale);
+      hand.hold(view);
       views.add(view);
     }
     wheels.getChildren().setAll(views);

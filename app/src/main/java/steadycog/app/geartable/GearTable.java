@@ -169,6 +169,12 @@ public final class GearTable extends BorderPane {
       case F -> chosen.ifPresent(desk::free);
       case L -> strip.startLock();
       case E -> showEdge(!edge.isVisible());
+      case M -> chosen.ifPresent(desk::meshWheel);
+      case K -> chosen.ifPresent(desk::keyWheel);
+      case I -> chosen.ifPresent(desk::insertIdler);
+      case DELETE, BACK_SPACE -> chosen.ifPresent(desk::removeWheel);
+      case R -> desk.layOutAgain();
+      case HOME -> face.fit();
       default -> {
         return handledText(text, chosen);
       }

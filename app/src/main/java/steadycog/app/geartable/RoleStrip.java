@@ -5,6 +5,7 @@ import java.util.function.Consumer;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
@@ -18,11 +19,13 @@ import steadycog.train.MemberId;
 final class RoleStrip extends FlowPane {
   private final Desk desk;
   private final Label chosen = Look.label("", "member-name");
+  private final TextField teeth;
   private Optional<MemberId> lockFrom = Optional.empty();
 
   RoleStrip(Desk desk) {
     this.desk = desk;
     getStyleClass().add("role-strip");
+    teeth = teethField();
     getChildren()
         .addAll(
             chosen,
@@ -41,11 +44,31 @@ final class RoleStrip extends FlowPane {
                 "lock to …",
                 "L",
                 "Make two members turn as one: a clutch",
-                m -> startLock()));
+                m -> startLock()),
+            teeth,
+            build(
+                "mesh a wheel",
+                "M",
+                "A new wheel meshing with this one; in mid-chain a branch",
+                desk::meshWheel),
+            build("key a wheel", "K", "A new wheel on this one's shaft", desk::keyWheel),
+            build(
+                "idler after",
+                "I",
+                "A wheel between this one and the next: turns direction only",
+                desk::insertIdler),
+            build("remove", "Del", "Take this wheel out", desk::removeWheel));
     chosen.setMinWidth(Region.USE_PREF_SIZE);
     desk.selectionProperty().addListener((o, old, now) -> chosen(now));
     desk.pageProperty().addListener(o -> cancelLock());
+    desk.benchProperty().addListener(o -> showTeeth());
     chosen(desk.selection());
+  }
+
+  private Button build(String word, String key, String help, Consumer<MemberId> action) {
+    HBox face = new HBox(6, new Label(word), Look.label(key, "key"));
+    face.setAlignment(Pos.CENTER_LEFT);
+    return dressed(face, word, key, help, action);
   }
 
   private Button button(
@@ -53,6 +76,11 @@ final class RoleStrip extends FlowPane {
     Label keyLabel = Look.label(key, "key");
     HBox face = new HBox(6, icon.node(), new Label(word), keyLabel);
     face.setAlignment(Pos.CENTER_LEFT);
+    return dressed(face, word, key, help, action);
+  }
+
+  private Button dressed(
+      HBox face, String word, String key, String help, Consumer<MemberId> action) {
     Button button = new Button();
     button.setGraphic(face);
     button.setId("role-" + key);
@@ -63,6 +91,30 @@ final class RoleStrip extends FlowPane {
     return button;
   }
 
+  /** The chosen wheel's count, to type over; Enter takes it. */
+  private TextField teethField() {
+    TextField field = new TextField();
+    field.setId("teeth");
+    field.setPrefColumnCount(4);
+    field.setTooltip(
+        new Tooltip("Teeth: type and press Enter; + and \u2212 or scrolling on the wheel step it"));
+    field.setAccessibleText("Teeth of the chosen wheel");
+    field.setOnAction(
+        e -> {
+          if (field.getText().strip().matches("[1-9]\\d{0,4}")) {
+            int count = Integer.parseInt(field.getText().strip());
+            desk.selection().ifPresent(id -> desk.setTeeth(id, count));
+          }
+          showTeeth();
+        });
+    return field;
+  }
+
+  private void showTeeth() {
+    teeth.setText(
+        desk.selection().flatMap(desk::teeth).map(z -> Integer.toString(z.count())).orElse(""));
+  }
+
   private void chosen(Optional<MemberId> member) {
     if (lockFrom.isPresent() && member.isPresent() && !member.equals(lockFrom)) {
       MemberId from = lockFrom.get();
@@ -71,6 +123,7 @@ final class RoleStrip extends FlowPane {
     }
     boolean any = member.isPresent();
     chosen.setText(member.map(id -> "Wheel " + id + ":").orElse("Choose a wheel, then:"));
+    showTeeth();
     getChildren().stream().skip(1).forEach(button -> button.setDisable(!any));
   }
 

@@ -1,0 +1,184 @@
+package steadycog.train;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Predicate;
+import java.util.function.UnaryOperator;
+import steadycog.train.Parallel.Link;
+
+/**
+ * Changes the wheels of a chain. Wheels are named by their order, so joins, roles and all that is
+ * said about a wheel follow it to its new name; what is said about a wheel that goes, goes with it.
+ */
+public final class ChainEdit {
+  private ChainEdit() {}
+
+  /** Puts a wheel after {@code member} in its chain, tied to it and to what followed by meshes. */
+  public static Train insertAfter(Train train, MemberId member, Teeth teeth) {
+    Parallel chain = chain(train, member);
+    int at = chain.indexOf(member) + 1;
+    return insert(train, chain, at, teeth, Link.MESH, Optional.of(Link.MESH));
+  }
+
+  /**
+   * Keys a wheel to {@code member}'s shaft: in place before whatever the member is tied to next,
+   * which the new wheel takes over.
+   */
+  public static Train keyTo(Train train, MemberId member, Teeth teeth) {
+    Parallel chain = chain(train, member);
+    int index = chain.indexOf(member);
+    boolean last = index == chain.wheels().size() - 1;
+    Optional<Link> next = last ? Optional.empty() : Optional.of(chain.links().get(index));
+    return insert(train, chain, index + 1, teeth, Link.SHAFT, next);
+  }
+
+  /** Adds a wheel meshing with {@code member}: at the chain's end, or as a branch of its own. */
+  public static Train meshWith(Train train, MemberId member, Teeth teeth) {
+    Parallel chain = chain(train, member);
+    boolean last = chain.indexOf(member) == chain.wheels().size() - 1;
+    return last
+        ? insert(train, chain, chain.wheels().size(), teeth, Link.MESH, Optional.empty())
+        : branch(train, member, teeth);
+  }
+
+  /**
+   * A second chain from {@code member}'s shaft: a wheel like the member's, and one that meshes with
+   * it.
+   */
+  public static Train branch(Train train, MemberId member, Teeth teeth) {
+    Train named = train.parts().getFirst().name().isEmpty() ? naming(train, "main") : train;
+    MemberId from = member.part().isEmpty() ? new MemberId("main", member.name()) : member;
+    String name = freeName(named, "branch");
+    Teeth twin = chain(named, from).wheels().get(chain(named, from).indexOf(from));
+    Parallel second = new Parallel(name, List.of(twin, teeth), List.of(Link.MESH));
+    List<Part> parts = new ArrayList<>(named.parts());
+    parts.add(second);
+    List<Join> joins = new ArrayList<>(named.joins());
+    joins.add(new Join(from, new MemberId(name, Parallel.letters(0))));
+    return new Train(parts, joins, named.coaxials(), named.places(), named.roles());
+  }
+
+  /**
+   * Takes {@code member} out; its neighbours are tied to each other, by mesh unless it was keyed to
+   * both. Empty where that cannot be: it is the only wheel, or two internal wheels would have to
+   * mesh.
+   */
+  public static Optional<Train> remove(Train train, MemberId member) {
+    Parallel chain = chain(train, member);
+    int at = chain.indexOf(member);
+    List<Teeth> wheels = new ArrayList<>(chain.wheels());
+    wheels.remove(at);
+    if (wheels.isEmpty()) {
+      return Optional.empty();
+    }
+    List<Link> links = new ArrayList<>(chain.links());
+    if (at == 0) {
+      links.removeFirst();
+    } else {
+      Link before = links.remove(at - 1);
+      if (at - 1 < links.size()) {
+        boolean both = before == Link.SHAFT && links.get(at - 1) == Link.SHAFT;
+        links.set(at - 1, both ? Link.SHAFT : Link.MESH);
+      }
+    }
+    try {
+      Parallel shorter = new Parallel(chain.name(), wheels, links);
+      return Optional.of(
+          renamed(train, shorter, id -> shifted(chain, id, at, -1), id -> !id.equals(member)));
+    } catch (IllegalArgumentException twoRings) {
+      return Optional.empty();
+    }
+  }
+
+  private static Train insert(
+      Train train, Parallel chain, int at, Teeth teeth, Link before, Optional<Link> after) {
+    List<Teeth> wheels = new ArrayList<>(chain.wheels());
+    wheels.add(at, teeth);
+    List<Link> links = new ArrayList<>(chain.links());
+    links.add(at - 1, before);
+    if (at < links.size()) {
+      links.set(at, after.orElse(Link.MESH));
+    }
+    Parallel longer = new Parallel(chain.name(), wheels, links);
+    return renamed(train, longer, id -> shifted(chain, id, at - 1, 1), id -> true);
+  }
+
+  /**
+   * The name that {@code id} has once the wheels behind {@code index} have moved by {@code step}.
+   */
+  private static MemberId shifted(Parallel chain, MemberId id, int index, int step) {
+    if (!id.part().equals(chain.name())) {
+      return id;
+    }
+    int old = chain.indexOf(id);
+    return old > index ? new MemberId(chain.name(), Parallel.letters(old + step)) : id;
+  }
+
+  private static Train naming(Train train, String name) {
+    Parallel old = (Parallel) train.parts().getFirst();
+    Parallel named = new Parallel(name, old.wheels(), old.links());
+    UnaryOperator<MemberId> rename = id -> new MemberId(name, id.name());
+    return new Train(
+        List.of(named),
+        train.joins().stream().map(join -> renamed(join, rename)).toList(),
+        train.coaxials().stream().map(join -> renamed(join, rename)).toList(),
+        places(train, rename, id -> true),
+        train.roles().renamed(rename, id -> true));
+  }
+
+  private static Train renamed(
+      Train train, Parallel changed, UnaryOperator<MemberId> rename, Predicate<MemberId> stays) {
+    List<Part> parts =
+        train.parts().stream()
+            .map(part -> part.name().equals(changed.name()) ? changed : part)
+            .toList();
+    return new Train(
+        parts,
+        kept(train.joins(), rename, stays),
+        kept(train.coaxials(), rename, stays),
+        places(train, rename, stays),
+        train.roles().renamed(rename, stays));
+  }
+
+  private static List<Join> kept(
+      List<Join> joins, UnaryOperator<MemberId> rename, Predicate<MemberId> stays) {
+    return joins.stream()
+        .filter(join -> stays.test(join.a()) && stays.test(join.b()))
+        .map(join -> renamed(join, rename))
+        .toList();
+  }
+
+  private static List<Place> places(
+      Train train, UnaryOperator<MemberId> rename, Predicate<MemberId> stays) {
+    return train.places().stream()
+        .filter(place -> stays.test(place.member()))
+        .map(place -> new Place(rename.apply(place.member()), place.degrees()))
+        .toList();
+  }
+
+  static Join renamed(Join join, UnaryOperator<MemberId> rename) {
+    return new Join(rename.apply(join.a()), rename.apply(join.b()));
+  }
+
+  private static String freeName(Train train, String base) {
+    String name = base;
+    for (int k = 2; isTaken(train, name); k++) {
+      name = base + k;
+    }
+    return name;
+  }
+
+  private static boolean isTaken(Train train, String name) {
+    return train.parts().stream().anyMatch(part -> part.name().equals(name));
+  }
+
+  private static Parallel chain(Train train, MemberId member) {
+    return train.parts().stream()
+        .filter(part -> part.name().equals(member.part()))
+        .filter(Parallel.class::isInstance)
+        .map(Parallel.class::cast)
+        .findFirst()
+        .orElseThrow(() -> new IllegalArgumentException("no chain with " + member));
+  }
+}
