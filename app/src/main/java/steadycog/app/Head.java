@@ -31,7 +31,7 @@ final class Head extends HBox {
   private final MenuButton recent = new MenuButton("Recent");
   private List<String> shownNames = List.of();
 
-  Head(Desk desk, JobKeeper keeper) {
+  Head(Desk desk, JobKeeper keeper, Runnable showKeys) {
     this.desk = desk;
     this.keeper = keeper;
     getStyleClass().add("head");
@@ -53,6 +53,7 @@ final class Head extends HBox {
     add(plain("Save", "Ctrl+S"), keeper::save);
     add(plain("Save as \u2026", "Ctrl+Shift+S"), keeper::saveAs);
     getChildren().add(new ViewMenu(desk));
+    add(plain("Keys", "?"), showKeys);
     desk.pageProperty().addListener(o -> refresh());
     desk.fileProperty().addListener(o -> refresh());
     refresh();

@@ -45,7 +45,7 @@ public final class MainWindow extends StackPane {
     this.desk = desk;
     Look.dress(this);
     keeper = new JobKeeper(desk, dialogs, new RecentFiles(memory), this::ask, this::tell);
-    head = new Head(desk, keeper);
+    head = new Head(desk, keeper, this::showKeys);
     trainLine = new TrainLine(desk);
     gearTable = new GearTable(desk);
     Ledger ledger = new Ledger(desk);
@@ -137,7 +137,13 @@ public final class MainWindow extends StackPane {
   }
 
   private boolean isAsking() {
-    return getChildren().getLast() instanceof Question;
+    return getChildren().getLast() instanceof Question || getChildren().getLast() instanceof KeyMap;
+  }
+
+  private void showKeys() {
+    KeyMap keys = new KeyMap();
+    getChildren().add(keys);
+    keys.focusFirst();
   }
 
   private void changeLight() {
@@ -164,10 +170,17 @@ public final class MainWindow extends StackPane {
       case Y -> desk::redo;
       case D -> this::changeLight;
       case L -> trainLine::startTyping;
+      case PLUS, EQUALS, ADD -> () -> resizeText(1);
+      case MINUS, SUBTRACT -> () -> resizeText(-1);
       case PAGE_DOWN -> () -> showNext(1);
       case PAGE_UP -> () -> showNext(-1);
       default -> null;
     };
+  }
+
+  private void resizeText(int steps) {
+    Preferences now = desk.preferences();
+    desk.preferencesProperty().set(now.sized(now.textSize() + 1.5 * steps));
   }
 
   private void showNext(int step) {
@@ -192,6 +205,7 @@ public final class MainWindow extends StackPane {
       case ">" -> desk.crank().turn(1);
       case "<" -> desk.crank().turn(-1);
       case "0" -> desk.crank().reset();
+      case "?" -> showKeys();
       default -> {
         return;
       }

@@ -58,6 +58,11 @@ public record Study(
     return Working.of(this);
   }
 
+  /** The room this train takes and other arrangements of its ratio would take. */
+  public List<Room> rooms() {
+    return Room.compare(this);
+  }
+
   public Role role(MemberId member) {
     return motion.mechanism().roles().of(member);
   }

@@ -131,7 +131,12 @@ public final class CrankBar extends HBox {
   }
 
   private Node marks() {
-    VBox box = new VBox(2, Look.label("All marks line up", "caption"), lineUp, toGo);
+    Label caution = Look.label("Mind fingers and sleeves at running gears", "caution");
+    caution.setTooltip(
+        new Tooltip(
+            "Pinch points: keep hands, sleeves and hair clear of running gears and guard them."
+                + " Local codes and licensed practice decide what is required."));
+    VBox box = new VBox(1, Look.label("All marks line up", "caption"), lineUp, toGo, caution);
     box.setAlignment(Pos.CENTER_LEFT);
     box.setMinWidth(Region.USE_PREF_SIZE);
     return box;

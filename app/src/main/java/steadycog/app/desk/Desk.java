@@ -19,6 +19,7 @@ import steadycog.notation.Card;
 import steadycog.notation.CardException;
 import steadycog.notation.CardProblem;
 import steadycog.train.ChainEdit;
+import steadycog.train.Drive;
 import steadycog.train.Member;
 import steadycog.train.MemberId;
 import steadycog.train.Place;
@@ -282,6 +283,25 @@ public final class Desk {
     int index = page.get().index() + 1;
     Sheet copy = sheet().named(job().freeName(sheet().name()));
     change(new Page(job().adding(index, copy), index));
+  }
+
+  /**
+   * Puts another train behind the one in view, driven as fast and as hard as that one, and shows
+   * it.
+   */
+  public void tryVariant(String name, Train variant) {
+    Roles now = bench.get().map(b -> b.card().train().rolesInForce()).orElse(Roles.NONE);
+    Roles ends = variant.rolesInForce();
+    List<Drive> drives =
+        now.drives().stream()
+            .limit(1)
+            .map(drive -> drive.movedTo(ends.drives().getFirst().member()))
+            .toList();
+    Roles given = drives.isEmpty() ? ends : new Roles(drives, List.of(), ends.take(), List.of());
+    int index = page.get().index() + 1;
+    Sheet fresh =
+        Sheet.of(job().freeName(sheet().name() + ", " + name), Card.of(variant.withRoles(given)));
+    change(new Page(job().adding(index, fresh), index));
   }
 
   /** Takes the train in view out of the job. */

@@ -13,6 +13,7 @@ import javafx.scene.layout.Region;
 import steadycog.app.desk.Desk;
 import steadycog.app.look.Icon;
 import steadycog.app.look.Look;
+import steadycog.app.look.Sign;
 import steadycog.train.MemberId;
 
 /** What can be done with the chosen member, each with its key. */
@@ -29,6 +30,7 @@ final class RoleStrip extends FlowPane {
     getChildren()
         .addAll(
             chosen,
+            teeth,
             button(
                 Icon.DRIVE, "drive", "D", "Turn this member from outside: the input", desk::drive),
             button(
@@ -45,15 +47,14 @@ final class RoleStrip extends FlowPane {
                 "L",
                 "Make two members turn as one: a clutch",
                 m -> startLock()),
-            teeth,
             build(
-                "mesh a wheel",
+                "+ mesh",
                 "M",
                 "A new wheel meshing with this one; in mid-chain a branch",
                 desk::meshWheel),
-            build("key a wheel", "K", "A new wheel on this one's shaft", desk::keyWheel),
+            build("+ keyed", "K", "A new wheel on this one's shaft", desk::keyWheel),
             build(
-                "idler after",
+                "+ idler",
                 "I",
                 "A wheel between this one and the next: turns direction only",
                 desk::insertIdler),
@@ -95,7 +96,8 @@ final class RoleStrip extends FlowPane {
   private TextField teethField() {
     TextField field = new TextField();
     field.setId("teeth");
-    field.setPrefColumnCount(4);
+    field.setPrefColumnCount(3);
+    field.setPromptText("teeth");
     field.setTooltip(
         new Tooltip("Teeth: type and press Enter; + and \u2212 or scrolling on the wheel step it"));
     field.setAccessibleText("Teeth of the chosen wheel");
@@ -122,7 +124,7 @@ final class RoleStrip extends FlowPane {
       desk.lock(from, member.get());
     }
     boolean any = member.isPresent();
-    chosen.setText(member.map(id -> "Wheel " + id + ":").orElse("Choose a wheel, then:"));
+    chosen.setText(member.map(id -> "Wheel " + Sign.shortName(id)).orElse("Choose a wheel"));
     showTeeth();
     getChildren().stream().skip(1).forEach(button -> button.setDisable(!any));
   }

@@ -26,7 +26,8 @@ public final class Ledger extends VBox {
     lines.setId("ledger-lines");
     VBox table = new VBox(titles, lines);
     table.getStyleClass().addAll("panel", "ledger-table");
-    VBox scrolled = new VBox(8, table, new FindingsList(desk), new WorkingPanel(desk));
+    VBox scrolled =
+        new VBox(8, table, new FindingsList(desk), new WorkingPanel(desk), new RoomPanel(desk));
     ScrollPane scroll = new ScrollPane(scrolled);
     scroll.setFitToWidth(true);
     scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);

@@ -1,0 +1,80 @@
+package steadycog.app;
+
+import java.util.List;
+import javafx.scene.control.Button;
+import javafx.scene.input.KeyCode;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import steadycog.app.look.Look;
+
+/** Every key and what it does, laid over the window until any key or click. */
+final class KeyMap extends StackPane {
+
+  private record Entry(String keys, String what) {}
+
+  private static final List<List<Entry>> COLUMNS =
+      List.of(
+          List.of(
+              new Entry("D H T F", "drive, hold, take off, free the chosen wheel"),
+              new Entry("L", "lock it to the wheel chosen next"),
+              new Entry("+ \u2212", "a tooth more or fewer (or scroll on it)"),
+              new Entry("M K I", "add a wheel: meshing, keyed, idler behind it"),
+              new Entry("Del", "take it out"),
+              new Entry("\u2190 \u2192", "choose the wheel before, behind"),
+              new Entry("drag", "a wheel round its partner; Shift finer"),
+              new Entry("R", "lay the train out again"),
+              new Entry("E", "side view shown or hidden"),
+              new Entry("scroll, Home", "zoom the drawing, fit it"),
+              new Entry(". , > <", "crank a tooth on, back; a turn on, back"),
+              new Entry("space, 0", "run or stop the crank; back to the marks")),
+          List.of(
+              new Entry("Ctrl+L, Esc", "to the train line, back to the drawing"),
+              new Entry("Ctrl+Z", "undo"),
+              new Entry("Ctrl+Shift+Z", "redo (also Ctrl+Y)"),
+              new Entry("Ctrl+N", "new job"),
+              new Entry("Ctrl+O", "open"),
+              new Entry("Ctrl+S", "save"),
+              new Entry("Ctrl+Shift+S", "save as"),
+              new Entry("Ctrl+Page Up/Down", "other train of the job"),
+              new Entry("Ctrl+D", "light or dark"),
+              new Entry("Ctrl+plus/minus", "larger, smaller text"),
+              new Entry("?", "this map")));
+
+  KeyMap() {
+    getStyleClass().add("veil");
+    setId("key-map");
+    GridPane grid = Look.styled(new GridPane(), "keys");
+    for (int column = 0; column < COLUMNS.size(); column++) {
+      for (int row = 0; row < COLUMNS.get(column).size(); row++) {
+        Entry entry = COLUMNS.get(column).get(row);
+        grid.add(Look.label(entry.keys, "key"), 2 * column, row);
+        grid.add(Look.label(entry.what), 2 * column + 1, row);
+      }
+    }
+    Button close = Look.styled(new Button("Close"), "main");
+    close.setOnAction(e -> close());
+    VBox box = new VBox(Look.label("Keys", "ask"), grid, close);
+    box.setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
+    getChildren().add(Look.styled(box, "question"));
+    setOnMousePressed(press -> close());
+    setOnKeyPressed(
+        key -> {
+          if (key.getCode() != KeyCode.SHIFT) {
+            close();
+            key.consume();
+          }
+        });
+  }
+
+  void focusFirst() {
+    lookup(".main").requestFocus();
+  }
+
+  private void close() {
+    if (getParent() instanceof StackPane window) {
+      window.getChildren().remove(this);
+    }
+  }
+}
