@@ -111,8 +111,8 @@ public final class CrankBar extends HBox {
   private static Node counter(Label name, Label value) {
     VBox box = new VBox(2, name, value);
     box.setAlignment(Pos.CENTER_LEFT);
-    box.setMinWidth(126);
-    box.setPrefWidth(140);
+    box.setMinWidth(104);
+    box.setPrefWidth(136);
     return box;
   }
 
@@ -123,15 +123,15 @@ public final class CrankBar extends HBox {
     scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
     scroll.setFocusTraversable(false);
     scroll.setPrefViewportHeight(50);
-    scroll.setMinWidth(90);
-    VBox box = new VBox(2, Look.label("Teeth past each mesh", "caption"), scroll);
+    scroll.setMinWidth(70);
+    VBox box = new VBox(2, Look.label("Teeth past", "caption"), scroll);
     box.setAlignment(Pos.CENTER_LEFT);
     HBox.setHgrow(box, Priority.ALWAYS);
     return box;
   }
 
   private Node marks() {
-    Label caution = Look.label("Mind fingers and sleeves at running gears", "caution");
+    Label caution = Look.label("Mind your fingers at running gears", "caution");
     caution.setTooltip(
         new Tooltip(
             "Pinch points: keep hands, sleeves and hair clear of running gears and guard them."

@@ -162,22 +162,28 @@ public final class Desk {
 
   /** Adds {@code step} teeth to a wheel, within what a wheel can have; without teeth, nothing. */
   public void changeTeeth(MemberId member, int step) {
-    teeth(member).ifPresent(old -> setTeeth(member, old.count() + step, "teeth " + member));
-  }
-
-  /** Gives a wheel another count, within what a wheel can have. */
-  public void setTeeth(MemberId member, int count) {
-    setTeeth(member, count, "");
-  }
-
-  private void setTeeth(MemberId member, int count, String strand) {
     teeth(member)
         .ifPresent(
             old -> {
-              int kept = Math.clamp(count, 1, Teeth.MOST);
+              int count = Math.clamp(old.count() + step, 1, Teeth.MOST);
               changeTrain(
-                  train -> train.withTeeth(member, new Teeth(kept, old.internal())), strand);
+                  train -> train.withTeeth(member, new Teeth(count, old.internal())),
+                  "teeth " + member);
             });
+  }
+
+  /**
+   * Gives a wheel other teeth.
+   *
+   * @return false where that cannot be: two internal wheels would have to mesh
+   */
+  public boolean setTeeth(MemberId member, Teeth teeth) {
+    try {
+      changeTrain(train -> train.withTeeth(member, teeth));
+      return true;
+    } catch (IllegalArgumentException twoRings) {
+      return false;
+    }
   }
 
   /** The tooth count of a member of the train in view. */

@@ -2,6 +2,8 @@ package steadycog.app.geartable;
 
 import java.util.Optional;
 import java.util.function.Consumer;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -15,9 +17,12 @@ import steadycog.app.look.Icon;
 import steadycog.app.look.Look;
 import steadycog.app.look.Sign;
 import steadycog.train.MemberId;
+import steadycog.train.Teeth;
 
 /** What can be done with the chosen member, each with its key. */
 final class RoleStrip extends FlowPane {
+  private static final Pattern TEETH = Pattern.compile("([1-9]\\d{0,4})(i?)");
+
   private final Desk desk;
   private final Label chosen = Look.label("", "member-name");
   private final TextField teeth;
@@ -99,13 +104,16 @@ final class RoleStrip extends FlowPane {
     field.setPrefColumnCount(3);
     field.setPromptText("teeth");
     field.setTooltip(
-        new Tooltip("Teeth: type and press Enter; + and \u2212 or scrolling on the wheel step it"));
+        new Tooltip(
+            "Teeth: type and press Enter, 60i for internal ones; + and \u2212 or scrolling on the"
+                + " wheel step them"));
     field.setAccessibleText("Teeth of the chosen wheel");
     field.setOnAction(
         e -> {
-          if (field.getText().strip().matches("[1-9]\\d{0,4}")) {
-            int count = Integer.parseInt(field.getText().strip());
-            desk.selection().ifPresent(id -> desk.setTeeth(id, count));
+          Matcher typed = TEETH.matcher(field.getText().strip());
+          if (typed.matches()) {
+            Teeth wanted = new Teeth(Integer.parseInt(typed.group(1)), !typed.group(2).isEmpty());
+            desk.selection().ifPresent(id -> desk.setTeeth(id, wanted));
           }
           showTeeth();
         });
@@ -113,8 +121,7 @@ final class RoleStrip extends FlowPane {
   }
 
   private void showTeeth() {
-    teeth.setText(
-        desk.selection().flatMap(desk::teeth).map(z -> Integer.toString(z.count())).orElse(""));
+    teeth.setText(desk.selection().flatMap(desk::teeth).map(Teeth::toString).orElse(""));
   }
 
   private void chosen(Optional<MemberId> member) {

@@ -16,6 +16,7 @@ import org.apache.commons.numbers.fraction.BigFraction;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import steadycog.format.demo.TernRock;
+import steadycog.format.file.JobFiles;
 import steadycog.format.json.UnreadableException;
 import steadycog.job.Job;
 import steadycog.motion.Motion;
@@ -122,7 +123,8 @@ class DeskTest {
     List<Member> members = desk.bench().orElseThrow().card().train().members();
     MemberId one = members.get(random.nextInt(members.size())).id();
     MemberId two = members.get(random.nextInt(members.size())).id();
-    switch (random.nextInt(9)) {
+    boolean small = members.size() < 14;
+    switch (random.nextInt(16)) {
       case 0 -> desk.drive(one);
       case 1 -> desk.hold(one);
       case 2 -> desk.take(one);
@@ -130,7 +132,19 @@ class DeskTest {
       case 5 -> desk.lock(one, two);
       case 6 -> desk.changeTeeth(one, random.nextInt(-3, 4));
       case 7 -> desk.type(desk.sheet().text() + (random.nextBoolean() ? "?" : "# note\n"));
+      case 8 -> desk.place(one, BigFraction.of(random.nextInt(24) * 15));
+      case 9 -> desk.layOutAgain();
+      case 10 -> build(small, () -> desk.insertIdler(one));
+      case 11, 12 -> desk.removeWheel(one);
+      case 13 -> build(small, () -> desk.meshWheel(one));
+      case 14 -> build(small, () -> desk.keyWheel(one));
       default -> desk.showSheet(random.nextInt(2));
+    }
+  }
+
+  private static void build(boolean small, Runnable action) {
+    if (small) {
+      action.run();
     }
   }
 
@@ -209,5 +223,21 @@ class DeskTest {
     assertEquals(Optional.empty(), desk.selection());
     desk.select(Optional.of(id("Q")));
     assertEquals(Optional.empty(), desk.selection());
+  }
+
+  @Test
+  void aDamagedFileNeverTouchesTheOpenJob() throws Exception {
+    desk.type("parallel 18 ~ 72\n");
+    Job open = desk.job();
+    Path file = folder.resolve("tern.cog.json");
+    JobFiles.save(TernRock.job(), 0, file);
+    String whole = Files.readString(file);
+    Random random = new Random(17);
+    for (int k = 0; k < 200; k++) {
+      int at = random.nextInt(whole.length());
+      Files.writeString(file, whole.substring(0, at) + (char) random.nextInt(33, 127));
+      assertThrows(UnreadableException.class, () -> desk.open(file));
+      assertSame(open, desk.job());
+    }
   }
 }

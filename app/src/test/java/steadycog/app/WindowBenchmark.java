@@ -1,0 +1,96 @@
+package steadycog.app;
+
+import java.nio.file.Files;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Locale;
+import javafx.animation.AnimationTimer;
+import steadycog.app.SteadyCogApp.Opened;
+import steadycog.train.MemberId;
+
+/**
+ * Measures the real window without a display: frames a second while the crank runs, and how long an
+ * edit takes until everything is laid out again. Run as CONTRIBUTING.md says; never part of the
+ * tests.
+ */
+final class WindowBenchmark {
+  private static final String TWELVE =
+      "parallel 18 ~ 72 = 20 ~ 80 = 17 ~ 60 ~ 24 = 19 ~ 57 = 21 ~ 45 ~ 30\ndrive A\ntake L\n";
+  private static final int EDITS = 200;
+  private static final long RUN_NANOS = 6_000_000_000L;
+
+  private WindowBenchmark() {}
+
+  public static void main(String[] args) throws Exception {
+    System.setProperty("glass.platform", "Headless");
+    System.setProperty("prism.order", "sw");
+    SteadyCogApp.run(Files.createTempDirectory("steady-cog-bench"), WindowBenchmark::measure);
+  }
+
+  private static void measure(Opened opened) {
+    opened.desk().type(TWELVE);
+    Picture.whenDrawn(
+        () -> {
+          measureEdits(opened);
+          opened.desk().crank().toggleRunning();
+          new Frames(opened).start();
+        });
+  }
+
+  private static void measureEdits(Opened opened) {
+    List<Double> millis = new ArrayList<>();
+    MemberId wheel = new MemberId("", "F");
+    for (int k = 0; k < EDITS; k++) {
+      long start = System.nanoTime();
+      opened.desk().changeTeeth(wheel, k % 2 == 0 ? 1 : -1);
+      opened.window().applyCss();
+      opened.window().layout();
+      millis.add((System.nanoTime() - start) / 1e6);
+    }
+    List<Double> warm = new ArrayList<>(millis.subList(EDITS / 2, EDITS));
+    Collections.sort(warm);
+    System.out.printf(
+        Locale.ROOT,
+        "edit of 12 wheels to a laid-out window: median %.1f ms, worst %.1f ms%n",
+        warm.get(warm.size() / 2),
+        warm.getLast());
+  }
+
+  /** Counts frames while the crank runs. */
+  private static final class Frames extends AnimationTimer {
+    private final Opened opened;
+    private final List<Double> gaps = new ArrayList<>();
+    private long first;
+    private long last;
+
+    Frames(Opened opened) {
+      this.opened = opened;
+    }
+
+    @Override
+    public void handle(long now) {
+      if (first == 0) {
+        first = now;
+      } else {
+        gaps.add((now - last) / 1e6);
+      }
+      last = now;
+      if (now - first > RUN_NANOS) {
+        stop();
+        Collections.sort(gaps);
+        Runtime memory = Runtime.getRuntime();
+        System.out.printf(
+            Locale.ROOT,
+            "crank of 12 wheels: %.1f frames a second, median gap %.1f ms, 99 %% below %.1f ms;"
+                + " heap %d MB%n",
+            gaps.size() * 1e9 / (now - first),
+            gaps.get(gaps.size() / 2),
+            gaps.get(gaps.size() * 99 / 100),
+            (memory.totalMemory() - memory.freeMemory()) >> 20);
+        opened.desk().crank().toggleRunning();
+        SteadyCogApp.end();
+      }
+    }
+  }
+}
