@@ -17,12 +17,13 @@ import steadycog.train.MemberId;
 final class WindowBenchmark {
   private static final String TWELVE =
       "parallel 18 ~ 72 = 20 ~ 80 = 17 ~ 60 ~ 24 = 19 ~ 57 = 21 ~ 45 ~ 30\ndrive A\ntake L\n";
-  private static final int EDITS = 200;
+  private static int edits = 200;
   private static final long RUN_NANOS = 6_000_000_000L;
 
   private WindowBenchmark() {}
 
   public static void main(String[] args) throws Exception {
+    edits = args.length > 0 ? Integer.parseInt(args[0]) : edits;
     System.setProperty("glass.platform", "Headless");
     System.setProperty("prism.order", "sw");
     SteadyCogApp.run(Files.createTempDirectory("steady-cog-bench"), WindowBenchmark::measure);
@@ -41,14 +42,14 @@ final class WindowBenchmark {
   private static void measureEdits(Opened opened) {
     List<Double> millis = new ArrayList<>();
     MemberId wheel = new MemberId("", "F");
-    for (int k = 0; k < EDITS; k++) {
+    for (int k = 0; k < edits; k++) {
       long start = System.nanoTime();
       opened.desk().changeTeeth(wheel, k % 2 == 0 ? 1 : -1);
       opened.window().applyCss();
       opened.window().layout();
       millis.add((System.nanoTime() - start) / 1e6);
     }
-    List<Double> warm = new ArrayList<>(millis.subList(EDITS / 2, EDITS));
+    List<Double> warm = new ArrayList<>(millis.subList(edits / 2, edits));
     Collections.sort(warm);
     System.out.printf(
         Locale.ROOT,

@@ -71,7 +71,7 @@ public final class CrankBar extends HBox {
     HBox.setHgrow(panel, Priority.ALWAYS);
     getChildren().add(panel);
     desk.benchProperty().addListener(o -> rebuild());
-    crank.inputTurnsProperty().addListener(o -> refresh());
+    crank.countedProperty().addListener(o -> refresh());
     crank.runningProperty().addListener((o, old, now) -> showRunning(now));
     showRunning(false);
     rebuild();
@@ -174,7 +174,7 @@ public final class CrankBar extends HBox {
   private void refresh() {
     Optional<TurnCount> count = crank.count();
     boolean free = crank.isFree();
-    input.setText(free ? Sign.turns(crank.inputTurns()) : Sign.DASH);
+    input.setText(free ? Sign.turns(crank.countedProperty().get()) : Sign.DASH);
     Optional<MemberId> take =
         take(desk.bench().map(Bench::study).map(s -> s.motion().mechanism().roles()));
     output.setText(count.flatMap(c -> take.flatMap(c::turns)).map(Sign::turns).orElse(Sign.DASH));

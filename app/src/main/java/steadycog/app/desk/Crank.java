@@ -23,19 +23,41 @@ public final class Crank {
   private static final int STEPS_PER_TURN = 36_000;
 
   private static final double FASTEST_TURNS_PER_SECOND = 0.35;
+
+  /** Seconds between two looks at the counters while the crank runs. */
+  private static final double COUNT_EVERY = 0.12;
+
   private static final BigFraction BARE_STEP = Exact.of(1, 36);
 
   private final ReadOnlyObjectWrapper<BigFraction> inputTurns =
       new ReadOnlyObjectWrapper<>(BigFraction.ZERO);
+  private final ReadOnlyObjectWrapper<BigFraction> counted =
+      new ReadOnlyObjectWrapper<>(BigFraction.ZERO);
   private final ReadOnlyBooleanWrapper running = new ReadOnlyBooleanWrapper();
   private final Desk desk;
+  private double uncounted;
 
   Crank(Desk desk) {
     this.desk = desk;
+    inputTurns.addListener(
+        (o, old, now) -> {
+          if (!running.get()) {
+            counted.set(now);
+          }
+        });
+    running.addListener((o, was, is) -> counted.set(inputTurns.get()));
   }
 
   public ReadOnlyObjectProperty<BigFraction> inputTurnsProperty() {
     return inputTurns.getReadOnlyProperty();
+  }
+
+  /**
+   * The position as counters show it: the same, but while the crank runs only now and then, since
+   * nobody reads figures at every frame.
+   */
+  public ReadOnlyObjectProperty<BigFraction> countedProperty() {
+    return counted.getReadOnlyProperty();
   }
 
   public BigFraction inputTurns() {
@@ -46,9 +68,9 @@ public final class Crank {
     return running.getReadOnlyProperty();
   }
 
-  /** What is counted at the present position; empty while nothing is on the bench. */
+  /** What is counted at the position that counters show; empty while nothing is on the bench. */
   public Optional<TurnCount> count() {
-    return desk.bench().map(bench -> new TurnCount(bench.study().motion(), inputTurns.get()));
+    return desk.bench().map(bench -> new TurnCount(bench.study().motion(), counted.get()));
   }
 
   /** Whether there is something to turn. */
@@ -132,6 +154,11 @@ public final class Crank {
       fastest = Math.max(fastest, pace);
     }
     drag(way() * seconds * FASTEST_TURNS_PER_SECOND / fastest);
+    uncounted += seconds;
+    if (uncounted > COUNT_EVERY) {
+      uncounted = 0;
+      counted.set(inputTurns.get());
+    }
   }
 
   /** Back to the marks at twelve o'clock. */
@@ -152,7 +179,7 @@ public final class Crank {
     return lineUp()
         .map(
             period -> {
-              BigFraction turned = inputTurns.get().multiply(way());
+              BigFraction turned = counted.get().multiply(way());
               BigFraction periods = turned.divide(BigFraction.of(period));
               BigInteger next = Exact.floor(periods).add(BigInteger.ONE);
               return BigFraction.of(next.multiply(period)).subtract(turned);

@@ -5,41 +5,61 @@ import steadycog.shape.GearOutline;
 import steadycog.shape.Outline;
 import steadycog.train.Teeth;
 
-/** SVG path text of a wheel's body about the origin, in pixels, y down; fill rule even-odd. */
+/**
+ * SVG path text of a wheel's body about the origin, in pixels, y down; fill rule even-odd. A wheel
+ * is filled twice, once in ink and once inset by the width of a line: in software rendering that
+ * costs far less than stroking the outline of every tooth.
+ */
 final class WheelPath {
   private static final double FINE_FROM = 26;
   private static final double MEDIUM_FROM = 10;
 
-  /** Teeth closer than this blur: the wheel is drawn as a plain disc with its pitch line. */
+  /** Teeth closer than this blur: the wheel is drawn as a plain disc. */
   private static final double TEETH_FROM = 2.2;
+
+  /** Sharp corners move no further than this many line widths. */
+  private static final double LONGEST_MITRE = 2;
 
   private final Teeth teeth;
   private final double scale;
+  private final double inset;
   private final StringBuilder text = new StringBuilder();
 
-  private WheelPath(Teeth teeth, double scale) {
+  private WheelPath(Teeth teeth, double scale, double inset) {
     this.teeth = teeth;
     this.scale = scale;
+    this.inset = inset;
   }
 
-  /** The body with {@code holes} round holes on a circle. */
-  static String of(Teeth teeth, double scale, int holes, double holeCircle, double holeRadius) {
-    WheelPath path = new WheelPath(teeth, scale);
+  /** Round holes in the web of a wheel, spread over a circle, in pixels. */
+  record Holes(int count, double circle, double radius) {
+    static final Holes NONE = new Holes(0, 0, 0);
+  }
+
+  /**
+   * The body, its material drawn back by {@code inset} pixels from all edges.
+   *
+   * @param scale pixels a module
+   */
+  static String of(Teeth teeth, double scale, Holes holes, double inset) {
+    WheelPath path = new WheelPath(teeth, scale, inset);
     path.addTeeth();
     if (teeth.internal()) {
-      path.addCircle(0, 0, GearOutline.bodyRadius(teeth) * scale);
+      path.addCircle(0, 0, GearOutline.bodyRadius(teeth) * scale - inset);
     }
-    for (int k = 0; k < holes; k++) {
-      double angle = 2 * Math.PI * (k + 0.5) / holes + Math.PI / 2;
-      path.addCircle(holeCircle * Math.cos(angle), holeCircle * Math.sin(angle), holeRadius);
+    for (int k = 0; k < holes.count; k++) {
+      double angle = 2 * Math.PI * (k + 0.5) / holes.count + Math.PI / 2;
+      path.addCircle(
+          holes.circle * Math.cos(angle), holes.circle * Math.sin(angle), holes.radius + inset);
     }
     return path.text.toString();
   }
 
   private void addTeeth() {
     double pitch = Math.PI * scale;
+    double inward = teeth.internal() ? -inset : inset;
     if (pitch < TEETH_FROM) {
-      addCircle(0, 0, teeth.count() / 2.0 * scale);
+      addCircle(0, 0, teeth.count() / 2.0 * scale - inward);
       return;
     }
     Detail detail =
@@ -47,11 +67,41 @@ final class WheelPath {
     Outline outline = GearOutline.of(teeth, detail, GearOutline.DRAWN_THINNING);
     for (int k = 0; k < outline.size(); k++) {
       text.append(k == 0 ? "M" : "L");
-      number(outline.x()[k] * scale);
-      text.append(' ');
-      number(-outline.y()[k] * scale);
+      addPoint(outline, k, inward);
     }
     text.append('Z');
+  }
+
+  /**
+   * Point k moved against the outward normal, so that both edges that meet there move by as much.
+   */
+  private void addPoint(Outline outline, int k, double inward) {
+    int size = outline.size();
+    double x = outline.x()[k];
+    double y = outline.y()[k];
+    if (inward != 0) {
+      int before = (k + size - 1) % size;
+      int after = (k + 1) % size;
+      double[] one = normal(outline, before, k);
+      double[] two = normal(outline, k, after);
+      double share = 1 + one[0] * two[0] + one[1] * two[1];
+      double reach = Math.min(LONGEST_MITRE, 1 / Math.max(share, 1e-3)) * inward / scale;
+      x -= reach * (one[0] + two[0]);
+      y -= reach * (one[1] + two[1]);
+    }
+    number(x * scale);
+    text.append(' ');
+    number(-y * scale);
+  }
+
+  /**
+   * The unit normal of the edge between two points, outwards since outlines run counter-clockwise.
+   */
+  private static double[] normal(Outline outline, int from, int to) {
+    double dx = outline.x()[to] - outline.x()[from];
+    double dy = outline.y()[to] - outline.y()[from];
+    double length = Math.max(1e-9, Math.hypot(dx, dy));
+    return new double[] {dy / length, -dx / length};
   }
 
   private void addCircle(double x, double y, double radius) {

@@ -10,6 +10,7 @@ import javafx.scene.shape.Line;
 import javafx.scene.shape.Polygon;
 import javafx.scene.shape.SVGPath;
 import javafx.scene.transform.Rotate;
+import steadycog.app.geartable.WheelPath.Holes;
 import steadycog.app.look.Look;
 import steadycog.app.look.Roles;
 import steadycog.shape.GearOutline;
@@ -21,6 +22,7 @@ final class WheelView extends Group {
   private static final PseudoClass SELECTED = PseudoClass.getPseudoClass("selected");
   private static final PseudoClass STUCK = PseudoClass.getPseudoClass("stuck");
   private static final int HOLES = 6;
+  private static final double LINE = 1;
   private static final double LEAST_WEB = 34;
   private static final double ARROW_AT = Math.toRadians(50);
 
@@ -109,15 +111,22 @@ final class WheelView extends Group {
     boolean holed = !wheel.teeth().internal() && web > LEAST_WEB;
     double circle = hubRadius() + 0.5 * web;
     double hole = Math.min(0.3 * web, 0.7 * circle * Math.sin(Math.PI / HOLES));
-    SVGPath path = new SVGPath();
-    path.setContent(WheelPath.of(wheel.teeth(), scale, holed ? HOLES : 0, circle, hole));
-    path.setFillRule(FillRule.EVEN_ODD);
-    path.getTransforms().add(new Rotate(-Math.toDegrees(wheel.phase())));
-    path.getStyleClass().add("wheel-body");
+    Holes holes = holed ? new Holes(HOLES, circle, hole) : Holes.NONE;
+    SVGPath ink = path(holes, 0, "wheel-ink");
+    SVGPath material = path(holes, LINE, "wheel-body");
     if (wheel.plane() % 2 != 0) {
-      path.getStyleClass().add("odd");
+      material.getStyleClass().add("odd");
     }
-    return path;
+    Group body = new Group(ink, material);
+    body.getTransforms().add(new Rotate(-Math.toDegrees(wheel.phase())));
+    return body;
+  }
+
+  private SVGPath path(Holes holes, double inset, String style) {
+    SVGPath path = new SVGPath();
+    path.setContent(WheelPath.of(wheel.teeth(), scale, holes, inset));
+    path.setFillRule(FillRule.EVEN_ODD);
+    return Look.styled(path, style);
   }
 
   private void addHub() {

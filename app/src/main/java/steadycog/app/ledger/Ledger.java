@@ -36,7 +36,7 @@ public final class Ledger extends VBox {
     desk.benchProperty().addListener((o, old, now) -> rebuild(now));
     desk.preferencesProperty().addListener(o -> rebuild(desk.bench()));
     desk.selectionProperty().addListener(o -> showSelection());
-    desk.crank().inputTurnsProperty().addListener(o -> showTurns());
+    desk.crank().countedProperty().addListener(o -> showTurns());
     rebuild(desk.bench());
   }
 
