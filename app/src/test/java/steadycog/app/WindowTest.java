@@ -285,7 +285,7 @@ class WindowTest {
     assertEquals("e = 1\u2009:\u20092", text("#ratio"));
     assertEquals("6.2832", cell("A", 3));
     assertEquals("17.701", cell("A", 5));
-    assertTrue(allText("#working").contains("e = (\u221220/40) = \u22121/2"));
+    assertTrue(allText("#working").contains("e = (\u221220/40) = \u22121/2"), allText("#working"));
   }
 
   @Test

@@ -47,6 +47,8 @@ public final class CrankBar extends HBox {
   private final Label output = Look.label("", "counter-value");
   private final FlowPane chips = new FlowPane();
   private final List<TeethChip> teeth = new ArrayList<>();
+  private final List<Label> counters = new ArrayList<>();
+  private List<String> shownMeshes = List.of();
   private final Label lineUp = new Label();
   private final Label toGo = Look.label("", "soft");
   private final Button run = new Button();
@@ -146,14 +148,17 @@ public final class CrankBar extends HBox {
   private record TeethChip(Mesh mesh, Label value) {}
 
   private void rebuild() {
+    List<Mesh> meshes = desk.bench().map(b -> b.card().train().meshes()).orElse(List.of());
+    List<String> names = meshes.stream().map(CrankBar::name).toList();
+    if (!names.equals(shownMeshes)) {
+      shownMeshes = names;
+      chips.getChildren().clear();
+      counters.clear();
+      names.forEach(this::addCounter);
+    }
     teeth.clear();
-    chips.getChildren().clear();
-    for (Mesh mesh : desk.bench().map(b -> b.card().train().meshes()).orElse(List.of())) {
-      Label value = new Label();
-      value.setMinWidth(46);
-      teeth.add(new TeethChip(mesh, value));
-      HBox chip = new HBox(5, Look.label(name(mesh), "soft"), value);
-      chips.getChildren().add(chip);
+    for (int k = 0; k < meshes.size(); k++) {
+      teeth.add(new TeethChip(meshes.get(k), counters.get(k)));
     }
     Optional<Roles> roles = desk.bench().map(Bench::study).map(s -> s.motion().mechanism().roles());
     Optional<MemberId> drive =
@@ -161,6 +166,13 @@ public final class CrankBar extends HBox {
     inputName.setText("Input" + drive.map(id -> " " + Sign.shortName(id)).orElse(""));
     outputName.setText("Output" + take(roles).map(id -> " " + Sign.shortName(id)).orElse(""));
     refresh();
+  }
+
+  private void addCounter(String name) {
+    Label value = new Label();
+    value.setMinWidth(46);
+    counters.add(value);
+    chips.getChildren().add(new HBox(5, Look.label(name, "soft"), value));
   }
 
   private static String name(Mesh mesh) {

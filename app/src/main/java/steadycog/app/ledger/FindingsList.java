@@ -22,6 +22,8 @@ import steadycog.check.Severity;
 /** What has been found about the train, worst first; a click chooses the member concerned. */
 final class FindingsList extends VBox {
   private final Desk desk;
+  private List<String> shown = List.of();
+  private boolean wasPresent = true;
 
   FindingsList(Desk desk) {
     this.desk = desk;
@@ -33,10 +35,16 @@ final class FindingsList extends VBox {
 
   private void show(Optional<Bench> bench) {
     List<Finding> findings = bench.map(b -> b.study().findings()).orElse(List.of());
+    List<String> words = findings.stream().map(f -> f.message() + f.remedy()).toList();
+    if (words.equals(shown) && bench.isPresent() == wasPresent) {
+      return;
+    }
+    shown = words;
+    wasPresent = bench.isPresent();
     getChildren().setAll(Look.label("Findings", "caption"));
     if (findings.isEmpty()) {
-      String words = bench.isPresent() ? "Nothing to object to." : "None yet.";
-      getChildren().add(Look.label(words, "soft"));
+      String none = bench.isPresent() ? "Nothing to object to." : "None yet.";
+      getChildren().add(Look.label(none, "soft"));
     }
     findings.forEach(finding -> getChildren().add(row(finding)));
   }

@@ -8,9 +8,10 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import steadycog.app.desk.Bench;
 import steadycog.app.desk.Desk;
+import steadycog.app.desk.Preferences;
 import steadycog.app.look.Look;
-import steadycog.study.Study;
 import steadycog.train.Member;
+import steadycog.train.MemberId;
 import steadycog.train.Part;
 
 /** Ratio headline, a line for every member, and the findings. */
@@ -19,6 +20,7 @@ public final class Ledger extends VBox {
   private final VBox titles = new VBox();
   private final VBox lines = new VBox();
   private final List<MemberRow> rows = new ArrayList<>();
+  private Preferences shownPreferences = Preferences.USUAL;
 
   public Ledger(Desk desk) {
     this.desk = desk;
@@ -40,28 +42,51 @@ public final class Ledger extends VBox {
     rebuild(desk.bench());
   }
 
+  /** Brings the rows in step; they are made anew only where members or preferences change. */
   private void rebuild(Optional<Bench> bench) {
-    rows.clear();
-    lines.getChildren().clear();
-    titles.getChildren().setAll(MemberRow.titles(desk.preferences()));
-    bench.ifPresent(b -> b.card().train().parts().forEach(part -> addPart(b.study(), part)));
-    if (rows.isEmpty()) {
-      lines.getChildren().add(Look.label("Each member's numbers will stand here.", "soft", "cell"));
+    List<MemberId> members =
+        bench
+            .map(b -> b.card().train().members().stream().map(Member::id).toList())
+            .orElse(List.of());
+    boolean same =
+        members.equals(rows.stream().map(MemberRow::member).toList())
+            && desk.preferences().equals(shownPreferences);
+    if (!same || members.isEmpty()) {
+      makeRows(bench);
     }
+    bench.ifPresent(this::showNumbers);
     showSelection();
     showTurns();
   }
 
+  private void makeRows(Optional<Bench> bench) {
+    shownPreferences = desk.preferences();
+    rows.clear();
+    lines.getChildren().clear();
+    titles.getChildren().setAll(MemberRow.titles(shownPreferences));
+    bench.ifPresent(b -> b.card().train().parts().forEach(this::addPart));
+    if (rows.isEmpty()) {
+      lines.getChildren().add(Look.label("Each member's numbers will stand here.", "soft", "cell"));
+    }
+  }
+
   /** A part's members, under its name where it has one. */
-  private void addPart(Study study, Part part) {
+  private void addPart(Part part) {
     if (!part.name().isEmpty()) {
       lines.getChildren().add(Look.label(part.name(), "caption", "part-name"));
     }
     for (Member member : part.members()) {
-      MemberRow row = new MemberRow(study, member, desk.preferences());
+      MemberRow row = new MemberRow(member, shownPreferences);
       row.setOnMousePressed(press -> desk.select(Optional.of(row.member())));
       rows.add(row);
       lines.getChildren().add(row);
+    }
+  }
+
+  private void showNumbers(Bench bench) {
+    List<Member> members = bench.card().train().members();
+    for (int k = 0; k < rows.size(); k++) {
+      rows.get(k).show(bench.study(), members.get(k));
     }
   }
 

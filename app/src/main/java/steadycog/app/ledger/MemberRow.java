@@ -4,7 +4,6 @@ import java.util.List;
 import java.util.Optional;
 import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
-import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
@@ -26,9 +25,19 @@ import steadycog.train.Role;
 final class MemberRow extends HBox {
   private static final PseudoClass SELECTED = PseudoClass.getPseudoClass("selected");
 
+  private static final PseudoClass CARRIED = PseudoClass.getPseudoClass("carried");
+
   private final MemberId id;
-  private final double zoom;
+  private final Preferences preferences;
+  private final HBox name = new HBox(7);
+  private final HBox way = new HBox();
+  private final Label teeth;
   private final Label turned;
+  private final Label speed;
+  private final Label torque;
+  private final Label power;
+  private final Tooltip exactly = new Tooltip();
+  private final Tooltip roleHint = new Tooltip();
 
   /** The ledger's columns with their widths in pixels at the normal text size. */
   enum Column {
@@ -56,40 +65,48 @@ final class MemberRow extends HBox {
   }
 
   /** A row in the units and text size of {@code preferences}. */
-  MemberRow(Study study, Member member, Preferences preferences) {
-    zoom = preferences.zoom();
+  MemberRow(Member member, Preferences preferences) {
+    this.preferences = preferences;
     this.id = member.id();
-    turned = cell(Column.TURNED, "", "cell");
     getStyleClass().add("ledger-row");
     setId("row-" + id);
+    turned = cell(Column.TURNED);
+    teeth = cell(Column.TEETH);
+    speed = cell(Column.SPEED);
+    torque = cell(Column.TORQUE);
+    power = cell(Column.POWER);
+    fix(name, Column.MEMBER);
+    name.getStyleClass().add("cell");
+    name.setAlignment(Pos.CENTER_LEFT);
+    fix(way, Column.WAY);
+    way.setAlignment(Pos.CENTER);
+    turned.setTooltip(exactly);
+    Tooltip.install(name, roleHint);
+    getChildren().addAll(name, teeth, turned, speed, way, torque, power);
+  }
+
+  /** Shows the member's numbers; the row stays the same for every train that has this member. */
+  void show(Study study, Member member) {
     Role role = study.role(id);
     Roles.mark(this, role);
-    Optional<AngularSpeed> speed = study.motion().speed(id);
+    name.getChildren()
+        .setAll(
+            Look.styled(Roles.icon(role).node(), "role-icon"),
+            Look.label(id.name(), "member-name"));
+    roleHint.setText(id + " is " + Roles.word(role));
+    teeth.setText(member.teeth().map(Object::toString).orElse(Sign.DASH));
+    Optional<AngularSpeed> known = study.motion().speed(id);
+    speed.setText(number(known.map(rate -> rate.in(preferences.speed()))));
+    showWay(known.map(AngularSpeed::signum).orElse(0));
     boolean outside = role == Role.DRIVE || role == Role.HOLD || role == Role.TAKE;
-    Optional<BigFraction> torque =
+    Optional<BigFraction> acting =
         outside ? study.torques().external(id) : study.torques().carried(id);
-    Optional<Double> power = outside ? study.power(id) : study.carriedPower(id);
-    String tone = outside ? "figure" : "figure-soft";
-    getChildren()
-        .addAll(
-            member(role),
-            cell(Column.TEETH, member.teeth().map(Object::toString).orElse(Sign.DASH), "cell"),
-            turned,
-            cell(Column.SPEED, number(speed.map(known -> known.in(preferences.speed()))), "cell"),
-            way(speed),
-            cell(
-                Column.TORQUE,
-                number(torque.map(nm -> nm.doubleValue() / preferences.torque().inBase())),
-                "cell",
-                tone),
-            cell(
-                Column.POWER,
-                number(power.map(watts -> watts / preferences.power().inBase())),
-                "cell",
-                tone));
-    speed.ifPresent(
-        known ->
-            turned.setTooltip(new Tooltip("Exactly " + exactTurns(study) + " per input turn")));
+    Optional<Double> watts = outside ? study.power(id) : study.carriedPower(id);
+    torque.setText(number(acting.map(nm -> nm.doubleValue() / preferences.torque().inBase())));
+    power.setText(number(watts.map(w -> w / preferences.power().inBase())));
+    torque.pseudoClassStateChanged(CARRIED, !outside);
+    power.pseudoClassStateChanged(CARRIED, !outside);
+    exactly.setText("Exactly " + exactTurns(study) + " turns per input turn");
   }
 
   MemberId member() {
@@ -131,36 +148,25 @@ final class MemberRow extends HBox {
     return study.motion().turnsPerInputTurn(id).map(Sign::exact).orElse(Sign.DASH);
   }
 
-  private Node member(Role role) {
-    Region icon = Look.styled(Roles.icon(role).node(), "role-icon");
-    Label name = Look.label(id.name(), "member-name");
-    HBox cell = new HBox(7, icon, name);
-    cell.setAlignment(Pos.CENTER_LEFT);
-    fix(cell, Column.MEMBER, zoom);
-    Tooltip.install(cell, new Tooltip(id + " is " + Roles.word(role)));
-    return Look.styled(cell, "cell");
-  }
-
-  private Node way(Optional<AngularSpeed> speed) {
-    int sign = speed.map(AngularSpeed::signum).orElse(0);
+  private void showWay(int sign) {
     Icon icon = sign > 0 ? Icon.CCW : sign < 0 ? Icon.CW : Icon.REST;
-    HBox cell = new HBox(icon.node());
-    cell.setAlignment(Pos.CENTER);
-    fix(cell, Column.WAY, zoom);
-    cell.setAccessibleText(List.of("clockwise", "at rest", "counter-clockwise").get(sign + 1));
-    Tooltip.install(cell, new Tooltip(cell.getAccessibleText()));
-    return cell;
+    way.getChildren().setAll(icon.node());
+    way.setAccessibleText(List.of("clockwise", "at rest", "counter-clockwise").get(sign + 1));
   }
 
   private static String number(Optional<Double> value) {
     return value.map(Sign::number).orElse(Sign.DASH);
   }
 
-  private Label cell(Column column, String text, String... classes) {
-    Label label = Look.label(text, classes);
+  private Label cell(Column column) {
+    Label label = Look.label("", "cell", "figure");
     label.setAlignment(Pos.CENTER_RIGHT);
-    fix(label, column, zoom);
+    fix(label, column);
     return label;
+  }
+
+  private void fix(Region region, Column column) {
+    fix(region, column, preferences.zoom());
   }
 
   private static void fix(Region region, Column column, double zoom) {

@@ -10,6 +10,7 @@ import javafx.scene.layout.GridPane;
 import javafx.scene.layout.VBox;
 import steadycog.app.desk.Bench;
 import steadycog.app.desk.Desk;
+import steadycog.app.look.Later;
 import steadycog.app.look.Look;
 import steadycog.study.Room;
 
@@ -21,7 +22,8 @@ final class RoomPanel extends VBox {
     this.desk = desk;
     getStyleClass().addAll("panel", "working");
     setId("room");
-    desk.benchProperty().addListener(o -> show());
+    Later later = new Later(this::show);
+    desk.benchProperty().addListener(o -> later.ask());
     show();
   }
 

@@ -8,6 +8,7 @@ import javafx.scene.layout.GridPane;
 import javafx.scene.layout.VBox;
 import steadycog.app.desk.Bench;
 import steadycog.app.desk.Desk;
+import steadycog.app.look.Later;
 import steadycog.app.look.Look;
 import steadycog.app.look.Sign;
 import steadycog.number.Figures;
@@ -23,7 +24,8 @@ final class WorkingPanel extends VBox {
   WorkingPanel(Desk desk) {
     getStyleClass().addAll("panel", "working");
     setId("working");
-    desk.benchProperty().addListener(o -> show(desk));
+    Later later = new Later(() -> show(desk));
+    desk.benchProperty().addListener(o -> later.ask());
     desk.preferencesProperty().addListener(o -> show(desk));
     show(desk);
   }

@@ -1,9 +1,7 @@
 package steadycog.app.look;
 
-import javafx.geometry.Pos;
-import javafx.scene.Group;
+import javafx.scene.layout.Pane;
 import javafx.scene.layout.Region;
-import javafx.scene.layout.StackPane;
 import javafx.scene.shape.SVGPath;
 
 /** Small symbols, drawn on a 16 x 16 field and coloured by style class. */
@@ -53,12 +51,7 @@ public enum Icon {
 
   /** The symbol as a node of fixed size. */
   public Region node() {
-    SVGPath field = new SVGPath();
-    field.setContent("M 0 0 H 16 V 16 H 0 Z");
-    field.getStyleClass().add("icon-field");
-    Group group = new Group(field, shape());
-    StackPane pane = new StackPane(group);
-    pane.setAlignment(Pos.CENTER);
+    Pane pane = new Pane(shape());
     pane.setMinSize(FIELD, FIELD);
     pane.setPrefSize(FIELD, FIELD);
     pane.setMaxSize(FIELD, FIELD);
