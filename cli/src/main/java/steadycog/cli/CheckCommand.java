@@ -1,13 +1,7 @@
 package steadycog.cli;
 
-import java.io.PrintWriter;
 import java.util.List;
-import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
-import picocli.CommandLine.Mixin;
-import picocli.CommandLine.Model.CommandSpec;
-import picocli.CommandLine.Option;
-import picocli.CommandLine.Spec;
 import steadycog.format.json.StudyJson;
 import steadycog.study.NamedStudy;
 
@@ -16,22 +10,15 @@ import steadycog.study.NamedStudy;
     name = "check",
     mixinStandardHelpOptions = true,
     description = "The findings alone, worst first.")
-final class CheckCommand implements Callable<Integer> {
-  @Spec CommandSpec spec;
-  @Mixin CardInput input;
-
-  @Option(names = "--json", description = "print JSON")
-  boolean json;
+final class CheckCommand extends ReportCommand {
 
   @Override
-  public Integer call() {
-    return input.with(
-        job -> {
-          List<NamedStudy> studies = CardInput.studies(job);
-          PrintWriter out = spec.commandLine().getOut();
-          out.print(json ? StudyJson.check(studies) : StudyTable.check(studies));
-          out.flush();
-          return CardInput.exitCode(studies);
-        });
+  String table(List<NamedStudy> studies) {
+    return StudyTable.check(studies);
+  }
+
+  @Override
+  String json(List<NamedStudy> studies) {
+    return StudyJson.check(studies);
   }
 }

@@ -35,10 +35,12 @@ final class EdgeView extends Pane {
   private static final double FACE_SHARE = 0.34;
   private static final double THINNEST = 3;
   private static final double BEARING = 5;
+  private static final double NAME_HEIGHT = 13;
 
   private final Desk desk;
   private final Group drawing = new Group();
   private final List<EdgeFace> faces = new ArrayList<>();
+  private final Map<Integer, List<Double>> namesOfPlane = new TreeMap<>();
   private double scale = 1;
   private double pitch = 1;
   private double left;
@@ -67,6 +69,7 @@ final class EdgeView extends Pane {
   private void rebuild() {
     drawing.getChildren().clear();
     faces.clear();
+    namesOfPlane.clear();
     Optional<Bench> bench = desk.bench();
     if (bench.isEmpty() || getHeight() < 4 * MARGIN || getWidth() < 4 * MARGIN) {
       return;
@@ -166,7 +169,9 @@ final class EdgeView extends Pane {
       addBand(body, wheel, width, centre, 0, outer);
       addLine(body, wheel, width, centre, root);
     }
-    body.getChildren().add(name(wheel, width, centre));
+    if (hasRoomForName(wheel.plane(), centre)) {
+      body.getChildren().add(name(wheel, width, centre));
+    }
     Role role = bench.study().role(wheel.wheel().id());
     Roles.mark(body, role);
     body.setOnMousePressed(press -> desk.select(Optional.of(wheel.wheel().id())));
@@ -198,6 +203,16 @@ final class EdgeView extends Pane {
   private Node plate(EdgeWheel wheel, double width, double centre, double root) {
     double x = x(wheel.plane()) + width / 2;
     return Look.styled(new Rectangle(x - 2, centre - root, 4, 2 * root), "edge-body");
+  }
+
+  /** Names of one plane stand above each other; one that would cover another is left out. */
+  private boolean hasRoomForName(int plane, double centre) {
+    List<Double> names = namesOfPlane.computeIfAbsent(plane, none -> new ArrayList<>());
+    boolean free = names.stream().allMatch(other -> Math.abs(other - centre) >= NAME_HEIGHT);
+    if (free) {
+      names.add(centre);
+    }
+    return free;
   }
 
   private Node name(EdgeWheel wheel, double width, double centre) {

@@ -25,12 +25,14 @@ import steadycog.train.MemberId;
 /** The face view with what belongs round it: state, scale, role buttons, and first steps. */
 public final class GearTable extends BorderPane {
   private static final double EDGE = 12;
+  private static final double LEAST_HEIGHT_FOR_EDGE = 430;
   private static final double EDGE_SHARE = 0.25;
 
   private final Desk desk;
   private final FaceView face;
   private final RoleStrip strip;
   private final EdgeView edge;
+  private Optional<Boolean> edgeWanted = Optional.empty();
   private final Label state = new Label();
   private final HBox banner = new HBox(state);
   private final Label scaleText = Look.label("", "table-note");
@@ -69,6 +71,7 @@ public final class GearTable extends BorderPane {
           }
         });
     desk.benchProperty().addListener(o -> refresh());
+    heightProperty().addListener(o -> showEdge());
     face.widthProperty().addListener(o -> refresh());
     face.heightProperty().addListener(o -> refresh());
     refresh();
@@ -114,7 +117,7 @@ public final class GearTable extends BorderPane {
   private void refresh() {
     Optional<Bench> bench = desk.bench();
     firstSteps.setVisible(bench.isEmpty());
-    edge.setManaged(edge.isVisible() && bench.isPresent());
+    showEdge();
     scaleBar.setVisible(bench.isPresent());
     scaleText.setVisible(bench.isPresent());
     int modules = bench.isPresent() ? face.scaleBarModules() : 1;
@@ -168,7 +171,7 @@ public final class GearTable extends BorderPane {
       case T -> chosen.ifPresent(desk::take);
       case F -> chosen.ifPresent(desk::free);
       case L -> strip.startLock();
-      case E -> showEdge(!edge.isVisible());
+      case E -> toggleEdge();
       case M -> chosen.ifPresent(desk::meshWheel);
       case K -> chosen.ifPresent(desk::keyWheel);
       case I -> chosen.ifPresent(desk::insertIdler);
@@ -182,10 +185,17 @@ public final class GearTable extends BorderPane {
     return true;
   }
 
-  /** Shows or hides the side view, to leave the face view all the room. */
-  private void showEdge(boolean shown) {
+  /** The side view needs room beside the face view; in a low window it waits for key E. */
+  private void showEdge() {
+    boolean room = getHeight() >= LEAST_HEIGHT_FOR_EDGE;
+    boolean shown = desk.bench().isPresent() && edgeWanted.orElse(room);
     edge.setVisible(shown);
     edge.setManaged(shown);
+  }
+
+  private void toggleEdge() {
+    edgeWanted = Optional.of(!edge.isVisible());
+    showEdge();
   }
 
   private boolean handledText(String text, Optional<MemberId> chosen) {

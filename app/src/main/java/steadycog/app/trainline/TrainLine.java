@@ -29,6 +29,7 @@ public final class TrainLine extends VBox {
   private static final int FEWEST_ROWS = 3;
   private static final int MOST_ROWS = 6;
   private static final double PADDING = 14;
+  private static final double NOTES_SHARE = 0.28;
   private static final String HINT =
       "~ meshes with    = same shaft    60i internal teeth    drive A 1500 rpm 0.4 Nm"
           + "    hold B    take F    lock A = C";
@@ -57,8 +58,10 @@ public final class TrainLine extends VBox {
     notes.setId("train-notes");
     notes.setWrapText(true);
     notes.setPrefRowCount(1);
-    notes.setPrefColumnCount(24);
-    notes.setMinWidth(180);
+    notes.setMinWidth(0);
+    notes.prefWidthProperty().bind(widthProperty().multiply(NOTES_SHARE));
+    text.setMinWidth(0);
+    text.setPrefColumnCount(1);
     notes.setAccessibleText("Notes on this train");
     notes.setPromptText("Notes on this train: where it goes, what was tried");
     notes.prefHeightProperty().bind(text.heightProperty());
