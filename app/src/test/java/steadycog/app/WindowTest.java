@@ -18,6 +18,7 @@ import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.TextArea;
+import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import org.junit.jupiter.api.AfterEach;
@@ -321,5 +322,58 @@ class WindowTest {
     focusTable();
     press(KeyCode.DELETE);
     assertEquals("parallel 20 ~ 40\ndrive A\ntake B\n", opened.desk().sheet().text());
+  }
+
+  @Test
+  void keysAreShownAndTheSideViewGivesWayInALowWindow() {
+    type("parallel 20 ~ 40");
+    press(KeyCode.ESCAPE);
+    robot.write("?");
+    settle();
+    assertTrue(robot.lookup("#key-map").tryQuery().isPresent());
+    press(KeyCode.ESCAPE);
+    assertTrue(robot.lookup("#key-map").tryQuery().isEmpty());
+    Node edge = find("#edge-view", Node.class);
+    assertTrue(edge.isVisible());
+    focusTable();
+    press(KeyCode.E);
+    assertFalse(edge.isVisible());
+    press(KeyCode.E);
+    assertTrue(edge.isVisible());
+  }
+
+  @Test
+  void theTwoViewsAndTheLedgerChooseTogether() {
+    type("parallel 20 ~ 40 = 15 ~ 45");
+    clickWheel("C");
+    assertTrue(isChosen("#wheel-C"));
+    assertTrue(isChosen("#row-C"));
+    assertEquals("15", find("#teeth", TextField.class).getText());
+    robot.clickOn(robot.lookup(".edge-wheel").nth(3).<Node>query());
+    settle();
+    assertTrue(isChosen("#wheel-D"));
+    assertFalse(isChosen("#wheel-C"));
+    press(KeyCode.ESCAPE);
+    assertTrue(opened.desk().selection().isEmpty());
+  }
+
+  private boolean isChosen(String id) {
+    return robot.lookup(id).query().getPseudoClassStates().stream()
+        .anyMatch(state -> state.getPseudoClassName().equals("selected"));
+  }
+
+  @Test
+  void aVariantOfTheSameRatioIsTriedBesideTheTrain() {
+    type("parallel 18 ~ 216\ndrive A 60 rpm 3 Nm\ntake B");
+    robot.interact(
+        () -> {
+          var rooms = opened.desk().bench().orElseThrow().study().rooms();
+          opened.desk().tryVariant("compound", rooms.get(2).train());
+        });
+    settle();
+    assertEquals("Train 1, compound", opened.desk().sheet().name());
+    assertEquals("12\u2009:\u20091", text("#ratio"));
+    assertTrue(opened.desk().sheet().text().contains("drive A 60 rpm 3 Nm"));
+    assertEquals(2, opened.desk().job().sheets().size());
   }
 }
