@@ -55,7 +55,7 @@ final class ClosureRule implements Rule {
     int most = 0;
     for (Mesh mesh : List.of(one, two)) {
       for (MemberId member : List.of(mesh.a(), mesh.b())) {
-        Teeth teeth = PairRule.teeth(mesh, member);
+        Teeth teeth = mesh.teeth(member);
         if (teeth.count() > most) {
           most = teeth.count();
           best = member;
@@ -67,14 +67,10 @@ final class ClosureRule implements Rule {
   }
 
   private static boolean closes(Train train, MemberId wheel, int count, Mesh one, Mesh two) {
-    boolean internal = PairRule.teeth(touches(one, wheel) ? one : two, wheel).internal();
+    boolean internal = (one.touches(wheel) ? one : two).teeth(wheel).internal();
     List<Mesh> meshes = train.withTeeth(wheel, new Teeth(count, internal)).meshes();
     return FaceLayout.centreDistance(same(meshes, one))
         == FaceLayout.centreDistance(same(meshes, two));
-  }
-
-  private static boolean touches(Mesh mesh, MemberId wheel) {
-    return mesh.a().equals(wheel) || mesh.b().equals(wheel);
   }
 
   private static Mesh same(List<Mesh> meshes, Mesh old) {

@@ -16,8 +16,7 @@ final class DeadWheelRule implements Rule {
     List<Finding> found = new ArrayList<>();
     for (Member member : train.members()) {
       MemberId id = member.id();
-      boolean touches =
-          train.meshes().stream().anyMatch(mesh -> mesh.a().equals(id) || mesh.b().equals(id));
+      boolean touches = train.meshes().stream().anyMatch(mesh -> mesh.touches(id));
       boolean joined = train.joins().stream().anyMatch(join -> join.touches(id));
       boolean idle = subject.motion().mechanism().roles().of(id) == Role.FREE;
       if (member.teeth().isPresent() && !touches && !joined && idle) {

@@ -26,8 +26,8 @@ final class HuntingRule extends PairRule {
     if (common == 1) {
       return Optional.of(finding);
     }
-    MemberId gear = other(mesh, pinion(mesh));
-    int pinionCount = teeth(mesh, pinion(mesh)).count();
+    MemberId gear = mesh.gear();
+    int pinionCount = mesh.teeth(mesh.pinion()).count();
     return Optional.of(
         finding
             .with("common", common)

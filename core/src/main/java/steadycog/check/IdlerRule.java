@@ -37,8 +37,6 @@ final class IdlerRule implements Rule {
   }
 
   private static long meshCount(Train train, MemberId id) {
-    return train.meshes().stream()
-        .filter(mesh -> mesh.a().equals(id) || mesh.b().equals(id))
-        .count();
+    return train.meshes().stream().filter(mesh -> mesh.touches(id)).count();
   }
 }

@@ -17,9 +17,9 @@ final class InterferenceRule extends PairRule {
     double margin = PairGeometry.of(mesh).interferenceMargin();
     return Optional.of(
         finding("interference", Severity.ERROR, mesh)
-            .with("pinion", pinion(mesh))
-            .with("gear", other(mesh, pinion(mesh)))
-            .with("teeth", teeth(mesh, pinion(mesh)).count())
+            .with("pinion", mesh.pinion())
+            .with("gear", mesh.gear())
+            .with("teeth", mesh.teeth(mesh.pinion()).count())
             .with("margin", rounded(margin, 3))
             .with("excess", rounded(-margin, 3))
             .curedBy(nearestPinion(train, mesh, InterferenceRule::fits)));

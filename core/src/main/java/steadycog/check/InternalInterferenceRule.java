@@ -31,8 +31,8 @@ final class InternalInterferenceRule extends PairRule {
 
   private static Finding base(Mesh mesh, Severity severity, PairGeometry pair) {
     return finding("internal-interference", severity, mesh)
-        .with("pinion", pinion(mesh))
-        .with("ring", other(mesh, pinion(mesh)))
+        .with("pinion", mesh.pinion())
+        .with("ring", mesh.gear())
         .with("involuteMargin", rounded(pair.involuteMargin(), 4))
         .with("trochoidMargin", rounded(pair.trochoidMargin(), 4))
         .with("trimmingMargin", rounded(pair.trimmingMargin(), 4));

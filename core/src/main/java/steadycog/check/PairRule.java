@@ -5,7 +5,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.function.BiPredicate;
-import steadycog.train.MemberId;
 import steadycog.train.Mesh;
 import steadycog.train.Teeth;
 import steadycog.train.Train;
@@ -28,26 +27,10 @@ abstract class PairRule implements Rule {
     return Finding.of(code, severity, List.of(mesh.a(), mesh.b()));
   }
 
-  /** The pinion: the smaller of two external wheels, the external one of an internal pair. */
-  static MemberId pinion(Mesh mesh) {
-    boolean aIsPinion =
-        mesh.internal() ? mesh.teethB().internal() : mesh.teethA().count() <= mesh.teethB().count();
-    return aIsPinion ? mesh.a() : mesh.b();
-  }
-
-  static Teeth teeth(Mesh mesh, MemberId member) {
-    return member.equals(mesh.a()) ? mesh.teethA() : mesh.teethB();
-  }
-
-  static MemberId other(Mesh mesh, MemberId member) {
-    return member.equals(mesh.a()) ? mesh.b() : mesh.a();
-  }
-
   /** The nearest pinion count for which {@code fits} holds, the other wheel staying as it is. */
   static Optional<Cure> nearestPinion(Train train, Mesh mesh, BiPredicate<Teeth, Teeth> fits) {
-    MemberId pinion = pinion(mesh);
-    Teeth gear = teeth(mesh, other(mesh, pinion));
-    return Cure.nearest(train, pinion, count -> fits.test(Teeth.external(count), gear));
+    Teeth gear = mesh.teeth(mesh.gear());
+    return Cure.nearest(train, mesh.pinion(), count -> fits.test(Teeth.external(count), gear));
   }
 
   static String rounded(double value, int decimals) {

@@ -45,10 +45,6 @@ public record Job(String title, List<Sheet> sheets) {
     return changed.isEmpty() ? new Job(title, empty().sheets) : new Job(title, changed);
   }
 
-  public Job titled(String changed) {
-    return new Job(changed, sheets);
-  }
-
   /** {@code base}, or with the first number behind it that no train has yet. */
   public String freeName(String base) {
     String name = base;

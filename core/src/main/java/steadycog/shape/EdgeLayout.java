@@ -131,10 +131,7 @@ public record EdgeLayout(List<EdgeWheel> wheels, int planes) {
     private boolean clashing(EdgeWheel a, EdgeWheel b) {
       boolean meshing =
           meshes.stream()
-              .anyMatch(
-                  mesh ->
-                      (mesh.a().equals(a.wheel.id()) && mesh.b().equals(b.wheel.id()))
-                          || (mesh.b().equals(a.wheel.id()) && mesh.a().equals(b.wheel.id())));
+              .anyMatch(mesh -> mesh.touches(a.wheel.id()) && mesh.touches(b.wheel.id()));
       return a.wheel.axis() != b.wheel.axis()
           && a.plane == b.plane
           && !meshing

@@ -16,10 +16,7 @@ public record PairGeometry(Teeth pinion, Teeth gear, double ringAddendum) {
   private static final BasicRack RACK = BasicRack.ISO_53_A;
 
   public static PairGeometry of(Mesh mesh) {
-    Teeth a = mesh.teethA();
-    Teeth b = mesh.teethB();
-    boolean aIsPinion = mesh.internal() ? b.internal() : a.count() <= b.count();
-    return aIsPinion ? of(a, b) : of(b, a);
+    return of(mesh.teeth(mesh.pinion()), mesh.teeth(mesh.gear()));
   }
 
   public static PairGeometry of(Teeth pinion, Teeth gear) {

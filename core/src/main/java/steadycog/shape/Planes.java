@@ -9,7 +9,6 @@ import java.util.Map;
 import java.util.Set;
 import steadycog.train.Member;
 import steadycog.train.MemberId;
-import steadycog.train.Mesh;
 import steadycog.train.Train;
 
 /** Which plane along the axes each wheel lies in: meshing wheels share one, keyed wheels do not. */
@@ -67,8 +66,8 @@ final class Planes {
 
   private static List<MemberId> mates(Train train, MemberId wheel) {
     return train.meshes().stream()
-        .filter(mesh -> mesh.a().equals(wheel) || mesh.b().equals(wheel))
-        .map((Mesh mesh) -> mesh.a().equals(wheel) ? mesh.b() : mesh.a())
+        .filter(mesh -> mesh.touches(wheel))
+        .map(mesh -> mesh.other(wheel))
         .toList();
   }
 }

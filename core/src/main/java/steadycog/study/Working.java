@@ -131,11 +131,11 @@ public record Working(List<Step> steps, BigFraction product, boolean agrees) {
   /** A mesh passed in one direction. */
   private record Passage(Mesh mesh, MemberId driver, MemberId driven) {
     Teeth driverTeeth() {
-      return driver.equals(mesh.a()) ? mesh.teethA() : mesh.teethB();
+      return mesh.teeth(driver);
     }
 
     Teeth drivenTeeth() {
-      return driven.equals(mesh.a()) ? mesh.teethA() : mesh.teethB();
+      return mesh.teeth(driven);
     }
   }
 
@@ -153,13 +153,13 @@ public record Working(List<Step> steps, BigFraction product, boolean agrees) {
       List<Passage> before = reached.get(at);
       for (Join tie : ties) {
         if (tie.touches(at)) {
-          reach(reached, queue, tie.a().equals(at) ? tie.b() : tie.a(), before);
+          reach(reached, queue, tie.other(at), before);
         }
       }
       for (Mesh mesh : train.meshes()) {
         boolean onFrame = mesh.carrier().isEmpty();
-        if (onFrame && (mesh.a().equals(at) || mesh.b().equals(at))) {
-          MemberId next = mesh.a().equals(at) ? mesh.b() : mesh.a();
+        if (onFrame && mesh.touches(at)) {
+          MemberId next = mesh.other(at);
           List<Passage> longer = new ArrayList<>(before);
           longer.add(new Passage(mesh, at, next));
           reach(reached, queue, next, longer);

@@ -6,7 +6,6 @@ import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.motion.Mechanism;
 import steadycog.motion.Relation;
 import steadycog.motion.Relation.Term;
-import steadycog.number.Exact;
 import steadycog.train.MemberId;
 
 /**
@@ -68,10 +67,5 @@ public record Torques(
 
   private static Optional<BigFraction> plus(BigFraction sum, Optional<BigFraction> next) {
     return next.map(sum::add);
-  }
-
-  /** Whether any torque acts at all. */
-  public boolean isUnloaded() {
-    return external.stream().flatMap(Optional::stream).allMatch(Exact::isZero);
   }
 }

@@ -6,4 +6,9 @@ public record Join(MemberId a, MemberId b) {
   public boolean touches(MemberId member) {
     return a.equals(member) || b.equals(member);
   }
+
+  /** The member that {@code member}, one of the two, is tied to. */
+  public MemberId other(MemberId member) {
+    return a.equals(member) ? b : a;
+  }
 }

@@ -20,4 +20,31 @@ public record Mesh(MemberId a, Teeth teethA, MemberId b, Teeth teethB, Optional<
   public boolean internal() {
     return teethA.internal() || teethB.internal();
   }
+
+  public boolean touches(MemberId member) {
+    return a.equals(member) || b.equals(member);
+  }
+
+  /** The wheel that {@code member}, one of the two, meshes with. */
+  public MemberId other(MemberId member) {
+    return a.equals(member) ? b : a;
+  }
+
+  /** The teeth of {@code member}, one of the two. */
+  public Teeth teeth(MemberId member) {
+    return a.equals(member) ? teethA : teethB;
+  }
+
+  /**
+   * The smaller of two external wheels, the first where they are equal; the wheel inside a ring.
+   */
+  public MemberId pinion() {
+    boolean aIsPinion = internal() ? teethB.internal() : teethA.count() <= teethB.count();
+    return aIsPinion ? a : b;
+  }
+
+  /** The wheel that is not the pinion. */
+  public MemberId gear() {
+    return other(pinion());
+  }
 }

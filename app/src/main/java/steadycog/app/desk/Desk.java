@@ -323,13 +323,6 @@ public final class Desk {
     }
   }
 
-  /** Gives the job a title. */
-  public void renameJob(String title) {
-    if (!title.strip().equals(job().title())) {
-      change(new Page(job().titled(title.strip()), page.get().index()));
-    }
-  }
-
   private void changeTrain(UnaryOperator<Train> change) {
     changeTrain(change, "");
   }

@@ -56,10 +56,7 @@ final class EdgeView extends Pane {
     setId("edge-view");
     drawing.setManaged(false);
     getChildren().add(drawing);
-    Rectangle clip = new Rectangle();
-    clip.widthProperty().bind(widthProperty());
-    clip.heightProperty().bind(heightProperty());
-    setClip(clip);
+    Look.clip(this);
     widthProperty().addListener(o -> rebuild());
     heightProperty().addListener(o -> rebuild());
     desk.benchProperty().addListener(o -> rebuild());

@@ -6,11 +6,11 @@ import java.util.List;
 import java.util.Optional;
 import javafx.scene.Group;
 import javafx.scene.layout.Pane;
-import javafx.scene.shape.Rectangle;
 import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.app.desk.Bench;
 import steadycog.app.desk.Desk;
 import steadycog.app.geartable.TagPlaces.Disc;
+import steadycog.app.look.Look;
 import steadycog.motion.Motion;
 import steadycog.number.AngularSpeed;
 import steadycog.shape.PlacedWheel;
@@ -44,10 +44,7 @@ final class FaceView extends Pane {
     wheels.setManaged(false);
     tags.setManaged(false);
     getChildren().addAll(wheels, tags);
-    Rectangle clip = new Rectangle();
-    clip.widthProperty().bind(widthProperty());
-    clip.heightProperty().bind(heightProperty());
-    setClip(clip);
+    Look.clip(this);
     widthProperty().addListener(o -> rebuild());
     heightProperty().addListener(o -> rebuild());
     desk.benchProperty().addListener(o -> rebuild());
@@ -139,8 +136,8 @@ final class FaceView extends Pane {
     }
     double largestInside = 0;
     for (Mesh mesh : bench.card().train().meshes()) {
-      if (mesh.a().equals(wheel.id()) || mesh.b().equals(wheel.id())) {
-        MemberId inside = mesh.a().equals(wheel.id()) ? mesh.b() : mesh.a();
+      if (mesh.touches(wheel.id())) {
+        MemberId inside = mesh.other(wheel.id());
         largestInside = Math.max(largestInside, bench.study().layout().wheel(inside).bodyRadius());
       }
     }

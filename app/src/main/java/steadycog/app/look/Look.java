@@ -8,6 +8,8 @@ import javafx.css.PseudoClass;
 import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.control.Label;
+import javafx.scene.layout.Region;
+import javafx.scene.shape.Rectangle;
 import javafx.scene.text.Font;
 
 /** The style sheet, the shipped typefaces, and light or dark. */
@@ -34,8 +36,12 @@ public final class Look {
     root.setStyle("-fx-font-size: " + pixels + "px;");
   }
 
-  public static boolean isDark(Parent root) {
-    return root.getPseudoClassStates().contains(DARK);
+  /** Cuts off whatever would be drawn outside of {@code region}. */
+  public static void clip(Region region) {
+    Rectangle clip = new Rectangle();
+    clip.widthProperty().bind(region.widthProperty());
+    clip.heightProperty().bind(region.heightProperty());
+    region.setClip(clip);
   }
 
   private static void load(String face) {
