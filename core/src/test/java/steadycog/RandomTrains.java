@@ -11,6 +11,7 @@ import steadycog.train.Drive;
 import steadycog.train.MemberId;
 import steadycog.train.Parallel;
 import steadycog.train.Parallel.Link;
+import steadycog.train.Planetary;
 import steadycog.train.Roles;
 import steadycog.train.Take;
 import steadycog.train.Teeth;
@@ -42,6 +43,33 @@ public final class RandomTrains {
     return new Parallel(name, wheels, links);
   }
 
+  /**
+   * A planetary set of any shape: single or paired planets, without sun or ring, fitting or not.
+   */
+  public static Planetary planetary(String name, Random random) {
+    int sun = random.nextInt(10, 60);
+    int planet = random.nextInt(10, 40);
+    int count = random.nextInt(1, 7);
+    if (random.nextInt(4) == 0) {
+      int outer = random.nextInt(10, 40);
+      int ring = sun + planet + outer + random.nextInt(Math.max(2, planet));
+      return new Planetary(
+          name,
+          Optional.of(Teeth.external(sun)),
+          List.of(Teeth.external(planet), Teeth.external(outer)),
+          count,
+          Planetary.Spacing.EQUAL,
+          Optional.of(Teeth.internal(ring + 1)));
+    }
+    int stretch = random.nextInt(3) == 0 ? random.nextInt(-2, 3) : 0;
+    Planetary set = Planetary.of(name, sun, planet, count, sun + 2 * planet + stretch);
+    return switch (random.nextInt(6)) {
+      case 0 -> set.without(set.sunId()).orElseThrow();
+      case 1 -> set.without(set.ringId()).orElseThrow();
+      default -> set;
+    };
+  }
+
   /** A chain driven at its first wheel and taken off at its last. */
   public static Train driven(Random random, int most) {
     Parallel part = parallel("", random, most);
@@ -55,6 +83,6 @@ public final class RandomTrains {
             List.of(),
             Optional.of(Take.of(last)),
             List.of());
-    return new Train(List.of(part), List.of(), List.of(), List.of(), roles);
+    return Train.of(List.of(part)).withRoles(roles);
   }
 }

@@ -9,8 +9,9 @@ import picocli.CommandLine.Option;
 import picocli.CommandLine.Spec;
 import steadycog.format.json.StudyJson;
 import steadycog.job.Sheet;
-import steadycog.motion.RatioBoard;
+import steadycog.motion.RatioBoard.Configuration;
 import steadycog.number.Exact;
+import steadycog.study.ConfigurationBoard;
 import steadycog.train.MemberId;
 
 /** {@code board}: every drive, hold and take-off choice with its ratio. */
@@ -31,7 +32,7 @@ final class BoardCommand implements Callable<Integer> {
   }
 
   private int print(Sheet sheet) {
-    RatioBoard board = RatioBoard.of(sheet.card().orElseThrow().train());
+    ConfigurationBoard board = ConfigurationBoard.of(sheet.card().orElseThrow().train());
     PrintWriter out = spec.commandLine().getOut();
     out.print(json ? StudyJson.board(board) : table(board));
     out.flush();
@@ -44,17 +45,26 @@ final class BoardCommand implements Callable<Integer> {
     return Exit.DONE;
   }
 
-  private static String table(RatioBoard board) {
-    TextTable table = new TextTable(3, "drive", "hold", "take", "i = in/out", "e = out/in", "mode");
-    for (RatioBoard.Configuration one : board.configurations()) {
+  private static String table(ConfigurationBoard board) {
+    TextTable table =
+        new TextTable(3, "drive", "hold", "take", "i = in/out", "e = out/in", "reaction", "mode");
+    for (ConfigurationBoard.Row row : board.rows()) {
+      Configuration one = row.configuration();
       table.add(
           one.drive().toString(),
-          one.hold().map(MemberId::toString).orElse("-"),
+          one.hold().map(MemberId::toString).orElseGet(() -> lock(one)),
           one.take().toString(),
           Exact.text(one.ratio().reduction()),
           Exact.text(one.ratio().trainValue()),
-          one.ratio().mode().word());
+          row.reaction().map(Exact::text).orElse("-"),
+          one.ratio().mode().word() + (row.seldom() ? ", seldom worth its parts" : ""));
     }
-    return table.toString();
+    boolean held = board.rows().stream().anyMatch(row -> row.reaction().isPresent());
+    return table
+        + (held ? "\nreaction: torque on the held member for 1 unit at the drive, ideal\n" : "");
+  }
+
+  private static String lock(Configuration one) {
+    return one.lock().map(lock -> "lock " + lock.a() + " = " + lock.b()).orElse("-");
   }
 }

@@ -11,6 +11,10 @@ public final class Checks {
           new MotionRule(),
           new TorqueRule(),
           new RingSizeRule(),
+          new PitchFitRule(),
+          new NoSunRule(),
+          new AssemblyRule(),
+          new NeighbourRule(),
           new FewTeethRule(),
           new InterferenceRule(),
           new InternalInterferenceRule(),
@@ -22,6 +26,7 @@ public final class Checks {
           new EndsRule(),
           new IdlerRule(),
           new StageRatioRule(),
+          new PhasingRule(),
           new HuntingRule());
 
   private Checks() {}

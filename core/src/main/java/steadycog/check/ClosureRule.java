@@ -19,7 +19,9 @@ final class ClosureRule implements Rule {
   public List<Finding> check(Subject subject) {
     Map<Set<Integer>, Mesh> first = new HashMap<>();
     List<Finding> found = new ArrayList<>();
-    for (Mesh mesh : subject.train().meshes()) {
+    List<Mesh> onFixedAxes =
+        subject.train().meshes().stream().filter(mesh -> mesh.carrier().isEmpty()).toList();
+    for (Mesh mesh : onFixedAxes) {
       Set<Integer> axes = axes(subject.layout(), mesh);
       Mesh other = first.putIfAbsent(axes, mesh);
       if (other != null) {

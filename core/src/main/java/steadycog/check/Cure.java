@@ -4,6 +4,7 @@ import java.util.Optional;
 import java.util.function.IntPredicate;
 import steadycog.train.Member;
 import steadycog.train.MemberId;
+import steadycog.train.Planetary;
 import steadycog.train.Teeth;
 import steadycog.train.Train;
 
@@ -16,6 +17,11 @@ import steadycog.train.Train;
 public record Cure(String change, Train cured) {
   private static final int FURTHEST = 40;
 
+  /** A planetary set given other counts. */
+  static Cure set(Train train, Planetary old, Planetary changed) {
+    return new Cure(PlanetaryWords.change(old, changed), train.withPart(changed));
+  }
+
   /** The wheel {@code member} given {@code count} teeth. */
   static Cure teeth(Train train, MemberId member, int count) {
     Teeth old = teethOf(train, member);
@@ -25,9 +31,17 @@ public record Cure(String change, Train cured) {
 
   /**
    * The nearest tooth count of {@code member} that {@code fits}: fewest teeth away, more before
-   * less.
+   * less. In a planetary set the other wheels go along, so that it still goes together.
    */
   static Optional<Cure> nearest(Train train, MemberId member, IntPredicate fits) {
+    if (train.partOf(member) instanceof Planetary set) {
+      return Recount.nearest(
+              set,
+              FURTHEST,
+              other -> fits.test(Recount.count(other, member)),
+              Recount::goesTogether)
+          .map(found -> set(train, set, found));
+    }
     int count = teethOf(train, member).count();
     for (int step = 1; step <= FURTHEST; step++) {
       if (fits.test(count + step)) {

@@ -25,7 +25,9 @@ final class EndsRule implements Rule {
     Motion motion = subject.motion();
     Roles roles = motion.mechanism().roles();
     if (roles.take().isEmpty()) {
-      found.add(Finding.of("no-take", Severity.NOTE, List.of()));
+      found.add(
+          Finding.of("no-take", Severity.NOTE, List.of())
+              .with("example", subject.train().parts().getLast().shafts().getLast()));
     } else {
       MemberId take = roles.take().get().member();
       boolean driven = roles.drives().stream().anyMatch(drive -> !drive.angularSpeed().isZero());

@@ -2,7 +2,6 @@ package steadycog.check;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import steadycog.train.Member;
 
 /** Below 8 teeth no usable spur gear can be made; below 12 only with care (Niemann & Winter II). */
@@ -24,9 +23,10 @@ final class FewTeethRule implements Rule {
                 .with("least", hopeless ? FEWEST : COMFORTABLE)
                 .with("margin", count - (hopeless ? FEWEST : COMFORTABLE))
                 .curedBy(
-                    Optional.of(
-                        Cure.teeth(
-                            subject.train(), member.id(), hopeless ? FEWEST : COMFORTABLE))));
+                    Cure.nearest(
+                        subject.train(),
+                        member.id(),
+                        teeth -> teeth >= (hopeless ? FEWEST : COMFORTABLE))));
       }
     }
     return found;

@@ -23,6 +23,12 @@ final class HuntingRule extends PairRule {
             .with("b", mesh.b())
             .with("turnsA", zb / common)
             .with("turnsB", za / common);
+    if (mesh.carrier().isPresent()) {
+      return Optional.of(
+          common == 1
+              ? finding.worded("carried")
+              : finding.with("common", common).worded("carried-shared"));
+    }
     if (common == 1) {
       return Optional.of(finding);
     }

@@ -33,7 +33,15 @@ final class IdlerRule implements Rule {
         .filter(id -> roles.of(id) == Role.FREE)
         .filter(id -> ties.stream().noneMatch(tie -> tie.touches(id)))
         .filter(id -> meshCount(train, id) == 2)
+        .filter(id -> onFixedAxis(train, id))
         .toList();
+  }
+
+  /** Planets pass motion on too, but each with its own part in the ratio of the carrier. */
+  private static boolean onFixedAxis(Train train, MemberId id) {
+    return train.meshes().stream()
+        .filter(mesh -> mesh.touches(id))
+        .allMatch(mesh -> mesh.carrier().isEmpty());
   }
 
   private static long meshCount(Train train, MemberId id) {

@@ -18,7 +18,9 @@ final class MotionRule implements Rule {
                   .with("conflict", String.join("; ", motion.conflict())));
       case UNDETERMINED ->
           roles.drives().isEmpty()
-              ? List.of(Finding.of("no-drive", Severity.WARNING, motion.floating()))
+              ? List.of(
+                  Finding.of("no-drive", Severity.WARNING, motion.floating())
+                      .with("example", subject.train().parts().getFirst().shafts().getFirst()))
               : List.of(Finding.of("floating", Severity.WARNING, motion.floating()));
       case DETERMINED -> List.of();
     };

@@ -6,11 +6,14 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.function.BiPredicate;
 import steadycog.train.Mesh;
+import steadycog.train.Planetary;
 import steadycog.train.Teeth;
 import steadycog.train.Train;
 
 /** A rule that looks at one mesh at a time. */
 abstract class PairRule implements Rule {
+  /** How many teeth away other counts of a planetary set are looked for. */
+  private static final int REACH = 24;
 
   @Override
   public final List<Finding> check(Subject subject) {
@@ -29,6 +32,17 @@ abstract class PairRule implements Rule {
 
   /** The nearest pinion count for which {@code fits} holds, the other wheel staying as it is. */
   static Optional<Cure> nearestPinion(Train train, Mesh mesh, BiPredicate<Teeth, Teeth> fits) {
+    if (train.partOf(mesh.a()) instanceof Planetary set) {
+      return Recount.nearest(
+              set,
+              REACH,
+              other ->
+                  fits.test(
+                      Teeth.external(Recount.count(other, mesh.pinion())),
+                      new Teeth(Recount.count(other, mesh.gear()), mesh.internal())),
+              Recount::goesTogether)
+          .map(found -> Cure.set(train, set, found));
+    }
     Teeth gear = mesh.teeth(mesh.gear());
     return Cure.nearest(train, mesh.pinion(), count -> fits.test(Teeth.external(count), gear));
   }

@@ -9,6 +9,10 @@ public enum Severity {
   WARNING,
   ERROR;
 
+  public boolean isError() {
+    return this == ERROR;
+  }
+
   /** The word in machine output: {@code warning}. */
   public String word() {
     return name().toLowerCase(Locale.ROOT);

@@ -29,8 +29,7 @@ final class UndercutRule implements Rule {
                 .with("least", PairRule.rounded(LEAST, 1))
                 .with("margin", PairRule.rounded(count - LEAST, 1))
                 .with("shift", PairRule.rounded(Math.ceil(shift * 1000) / 1000, 3))
-                .curedBy(
-                    Optional.of(Cure.teeth(subject.train(), member.id(), (int) Math.ceil(LEAST)))));
+                .curedBy(Cure.nearest(subject.train(), member.id(), other -> other >= LEAST)));
       }
     }
     return found;

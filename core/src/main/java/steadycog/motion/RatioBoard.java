@@ -3,6 +3,7 @@ package steadycog.motion;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import steadycog.number.Quantity;
 import steadycog.number.Ratio;
 import steadycog.train.Drive;
 import steadycog.train.Join;
@@ -21,9 +22,22 @@ import steadycog.train.Train;
  */
 public record RatioBoard(List<Configuration> configurations, int freedoms) {
 
-  /** One way to use the train. */
+  /** One way to use the train: a member held, or two locked, or neither where nothing need be. */
   public record Configuration(
-      MemberId drive, Optional<MemberId> hold, MemberId take, Ratio ratio) {}
+      MemberId drive, Optional<MemberId> hold, MemberId take, Optional<Join> lock, Ratio ratio) {
+
+    /** {@code roles} changed to this configuration; the speed and torque of its drive stay. */
+    public Roles in(Roles roles) {
+      Drive driven =
+          roles.drives().stream().findFirst().orElseGet(() -> Drive.of(drive)).movedTo(drive);
+      Optional<Quantity> load = roles.take().flatMap(Take::load);
+      return new Roles(
+          List.of(driven),
+          hold.stream().toList(),
+          Optional.of(new Take(take, load)),
+          lock.stream().toList());
+    }
+  }
 
   public RatioBoard {
     configurations = List.copyOf(configurations);
@@ -33,8 +47,7 @@ public record RatioBoard(List<Configuration> configurations, int freedoms) {
    * Works out every configuration; cubic in the number of shafts. Roles on the card play no part.
    */
   public static RatioBoard of(Train train) {
-    Train bare =
-        train.withRoles(new Roles(List.of(), List.of(), Optional.empty(), train.roles().locks()));
+    Train bare = train.withRoles(Roles.NONE);
     int freedoms = freedoms(bare);
     List<MemberId> shafts = shafts(bare);
     List<Configuration> found = new ArrayList<>();
@@ -47,14 +60,20 @@ public record RatioBoard(List<Configuration> configurations, int freedoms) {
             .forEach(hold -> addTakes(bare, drive, Optional.of(hold), shafts, found));
       }
     }
+    if (freedoms == 2) {
+      addLocks(bare, shafts, found);
+    }
     return new RatioBoard(found, freedoms);
   }
 
   private static int freedoms(Train bare) {
-    MemberId any = bare.members().getFirst().id();
-    Roles roles =
-        new Roles(List.of(Drive.of(any)), List.of(), Optional.empty(), bare.roles().locks());
-    return MotionSolver.solve(Mechanism.of(bare.withRoles(roles))).freedoms();
+    Roles any =
+        new Roles(
+            List.of(Drive.of(bare.members().getFirst().id())),
+            List.of(),
+            Optional.empty(),
+            List.of());
+    return MotionSolver.solve(Mechanism.of(bare.withRoles(any))).freedoms();
   }
 
   private static void addTakes(
@@ -65,26 +84,47 @@ public record RatioBoard(List<Configuration> configurations, int freedoms) {
       List<Configuration> found) {
     for (MemberId take : shafts) {
       if (!take.equals(drive) && !hold.filter(take::equals).isPresent()) {
-        Roles roles =
-            new Roles(
-                List.of(Drive.of(drive)),
-                hold.stream().toList(),
-                Optional.of(Take.of(take)),
-                bare.roles().locks());
-        MotionSolver.solve(Mechanism.of(bare.withRoles(roles)))
-            .ratio()
-            .ifPresent(ratio -> found.add(new Configuration(drive, hold, take, ratio)));
+        configuration(bare, drive, hold, take, Optional.empty()).ifPresent(found::add);
       }
     }
   }
 
-  /** The first member of every shaft. */
+  /** Every two shafts of one part locked, the first of them driven, taken off at a third. */
+  private static void addLocks(Train bare, List<MemberId> shafts, List<Configuration> found) {
+    for (int a = 0; a < shafts.size(); a++) {
+      for (int b = a + 1; b < shafts.size(); b++) {
+        Join lock = new Join(shafts.get(a), shafts.get(b));
+        if (lock.a().part().equals(lock.b().part())) {
+          shafts.stream()
+              .filter(take -> !lock.touches(take))
+              .findFirst()
+              .flatMap(
+                  take -> configuration(bare, lock.a(), Optional.empty(), take, Optional.of(lock)))
+              .ifPresent(found::add);
+        }
+      }
+    }
+  }
+
+  private static Optional<Configuration> configuration(
+      Train bare, MemberId drive, Optional<MemberId> hold, MemberId take, Optional<Join> lock) {
+    Roles roles =
+        new Roles(
+            List.of(Drive.of(drive)),
+            hold.stream().toList(),
+            Optional.of(Take.of(take)),
+            lock.stream().toList());
+    return MotionSolver.solve(Mechanism.of(bare.withRoles(roles)))
+        .ratio()
+        .map(ratio -> new Configuration(drive, hold, take, lock, ratio));
+  }
+
+  /** The first member of every shaft that can be reached from outside. */
   private static List<MemberId> shafts(Train train) {
     List<MemberId> first = new ArrayList<>();
-    train.members().forEach(member -> first.add(member.id()));
+    train.parts().forEach(part -> first.addAll(part.shafts()));
     List<Join> ties = new ArrayList<>(train.keyed());
     ties.addAll(train.joins());
-    ties.addAll(train.roles().locks());
     ties.forEach(tie -> first.remove(tie.b()));
     return first;
   }

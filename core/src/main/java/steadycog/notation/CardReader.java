@@ -16,6 +16,7 @@ import steadycog.train.Drive;
 import steadycog.train.Join;
 import steadycog.train.MemberId;
 import steadycog.train.Part;
+import steadycog.train.Pitch;
 import steadycog.train.Place;
 import steadycog.train.Role;
 import steadycog.train.Roles;
@@ -25,7 +26,7 @@ import steadycog.train.Train;
 /** Reads a card: first its parts, since they name the members, then what is said about them. */
 final class CardReader {
   private static final Pattern NAME = Pattern.compile("[A-Za-z][A-Za-z0-9_-]*");
-  private static final String VERBS = "drive, hold, take, lock, join, coaxial or place";
+  private static final String VERBS = "drive, hold, take, lock, join, coaxial, place, module or dp";
 
   private final List<CardProblem> problems = new ArrayList<>();
   private final List<PlacedItem> items = new ArrayList<>();
@@ -88,7 +89,7 @@ final class CardReader {
   }
 
   private static boolean isVerb(Token token) {
-    return List.of("drive", "hold", "take", "lock", "join", "coaxial", "place")
+    return List.of("drive", "hold", "take", "lock", "join", "coaxial", "place", "module", "dp")
         .contains(token.text().toLowerCase(Locale.ROOT));
   }
 
@@ -182,7 +183,24 @@ final class CardReader {
     if (statement.accept("place")) {
       return readPlace(statement, names);
     }
+    if (statement.peek().is("module") || statement.peek().is("dp")) {
+      return readPitch(statement);
+    }
     throw unknown(statement.peek());
+  }
+
+  private Item readPitch(Statement statement) throws BadStatement {
+    Token word = statement.next();
+    if (count(Item.OfPitch.class) > 0) {
+      throw new BadStatement(word.problem("a second module or dp: a train has one"));
+    }
+    Token at = statement.peek();
+    Pitch pitch =
+        word.is("dp")
+            ? Statement.at(at, statement.expectNumber("teeth an inch as 16"), Pitch.Diametral::new)
+            : Statement.at(at, statement.expectQuantity(Unit.Dimension.LENGTH), Pitch.Module::new);
+    statement.expectEnd("the end of the statement");
+    return new Item.OfPitch(pitch);
   }
 
   private Item readDrive(Statement statement, MemberNames names) throws BadStatement {

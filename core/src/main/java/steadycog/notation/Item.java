@@ -9,6 +9,7 @@ import steadycog.train.Drive;
 import steadycog.train.Join;
 import steadycog.train.MemberId;
 import steadycog.train.Part;
+import steadycog.train.Pitch;
 import steadycog.train.Place;
 import steadycog.train.Roles;
 import steadycog.train.Take;
@@ -23,6 +24,8 @@ sealed interface Item {
   record OfCoaxial(Join pair) implements Item {}
 
   record OfPlace(Place place) implements Item {}
+
+  record OfPitch(Pitch pitch) implements Item {}
 
   record OfDrive(Drive drive) implements Item {}
 
@@ -39,6 +42,7 @@ sealed interface Item {
     train.joins().forEach(join -> items.add(new OfJoin(join)));
     train.coaxials().forEach(pair -> items.add(new OfCoaxial(pair)));
     train.places().forEach(place -> items.add(new OfPlace(place)));
+    train.pitch().ifPresent(pitch -> items.add(new OfPitch(pitch)));
     train.roles().drives().forEach(drive -> items.add(new OfDrive(drive)));
     train.roles().holds().forEach(held -> items.add(new OfHold(held)));
     train.roles().take().ifPresent(take -> items.add(new OfTake(take)));
@@ -64,6 +68,7 @@ sealed interface Item {
         only(OfJoin.class, items).stream().map(OfJoin::join).toList(),
         only(OfCoaxial.class, items).stream().map(OfCoaxial::pair).toList(),
         only(OfPlace.class, items).stream().map(OfPlace::place).toList(),
+        only(OfPitch.class, items).stream().map(OfPitch::pitch).findFirst(),
         roles);
   }
 
@@ -75,6 +80,7 @@ sealed interface Item {
       case OfCoaxial(Join pair) -> "coaxial " + pair.a() + " = " + pair.b();
       case OfPlace(Place place) ->
           "place " + place.member() + " " + Exact.plain(place.degrees()) + " deg";
+      case OfPitch(Pitch pitch) -> pitch.statement();
       case OfDrive(Drive drive) ->
           "drive " + drive.member() + optional(drive.speed()) + optional(drive.effort());
       case OfHold(MemberId member) -> "hold " + member;

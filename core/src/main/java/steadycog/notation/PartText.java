@@ -8,6 +8,7 @@ import java.util.regex.Pattern;
 import steadycog.notation.Statement.BadStatement;
 import steadycog.train.Parallel;
 import steadycog.train.Part;
+import steadycog.train.Planetary;
 import steadycog.train.Teeth;
 
 /** Reads and prints the statement of each kind of part. */
@@ -25,6 +26,12 @@ final class PartText {
       @Override
       Part read(String name, Statement statement) throws BadStatement {
         return readParallel(name, statement);
+      }
+    },
+    PLANETARY {
+      @Override
+      Part read(String name, Statement statement) throws BadStatement {
+        return PlanetaryText.read(name, statement);
       }
     };
 
@@ -49,6 +56,7 @@ final class PartText {
     return name
         + switch (part) {
           case Parallel parallel -> printParallel(parallel);
+          case Planetary planetary -> PlanetaryText.print(planetary);
         };
   }
 

@@ -1,5 +1,6 @@
 package steadycog.notation;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
@@ -15,7 +16,7 @@ final class Statement {
   private int at;
 
   Statement(List<Token> tokens) {
-    this.tokens = tokens;
+    this.tokens = new ArrayList<>(tokens);
   }
 
   Token peek() {
@@ -32,6 +33,17 @@ final class Statement {
       at++;
     }
     return token;
+  }
+
+  /** Parts the next word before the first match of {@code sign} in it, as {@code 14x2}. */
+  void split(String sign) {
+    Token word = peek();
+    String[] parts = word.text().split("(?=" + sign + ")", 2);
+    if (word.kind() == Token.Kind.WORD && parts.length == 2 && !parts[0].isEmpty()) {
+      int column = word.column() + parts[0].length();
+      tokens.set(at, new Token(Token.Kind.WORD, parts[0], word.line(), word.column()));
+      tokens.add(at + 1, new Token(Token.Kind.WORD, parts[1], word.line(), column));
+    }
   }
 
   boolean accept(String keyword) {

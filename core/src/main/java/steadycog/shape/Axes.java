@@ -21,7 +21,7 @@ final class Axes {
     train.keyed().forEach(this::tie);
     train.joins().forEach(this::tie);
     if (coaxial) {
-      train.coaxials().forEach(this::tie);
+      train.inLine().forEach(this::tie);
     }
     for (Member member : members) {
       MemberId root = root(member.id());

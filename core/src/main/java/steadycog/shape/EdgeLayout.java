@@ -13,7 +13,7 @@ import steadycog.train.Train;
  * A train seen from the side, its axes unfolded into the plane of the paper: meshing wheels touch,
  * wheels of one plane stand above one another, and the whole is folded to be as low as it can.
  *
- * @param wheels in the order of the card
+ * @param wheels in the order of the card; of equal planets one
  * @param planes how many planes there are; they are numbered from 0 at the drive end
  */
 public record EdgeLayout(List<EdgeWheel> wheels, int planes) {
@@ -63,12 +63,13 @@ public record EdgeLayout(List<EdgeWheel> wheels, int planes) {
     Unfolding(Train train, FaceLayout face) {
       this.meshes = train.meshes();
       this.face = face;
-      face.wheels().forEach(wheel -> byId.put(wheel.id(), wheel));
+      face.wheels().forEach(wheel -> byId.putIfAbsent(wheel.id(), wheel));
       firstPlane = face.wheels().stream().mapToInt(PlacedWheel::plane).min().orElse(0);
     }
 
     EdgeLayout unfold() {
-      for (PlacedWheel wheel : face.wheels()) {
+      List<PlacedWheel> once = face.wheels().stream().filter(w -> w.copy() == 0).toList();
+      for (PlacedWheel wheel : once) {
         heights.putIfAbsent(wheel.axis(), 0.0);
         Optional<Mesh> next = meshes.stream().filter(this::reaches).findFirst();
         while (next.isPresent()) {
@@ -77,7 +78,7 @@ public record EdgeLayout(List<EdgeWheel> wheels, int planes) {
         }
       }
       List<EdgeWheel> all = new ArrayList<>();
-      face.wheels().forEach(wheel -> all.add(at(wheel, heights.get(wheel.axis()))));
+      once.forEach(wheel -> all.add(at(wheel, heights.get(wheel.axis()))));
       int last = face.wheels().stream().mapToInt(PlacedWheel::plane).max().orElse(0);
       return new EdgeLayout(all, last - firstPlane + 1);
     }
@@ -97,10 +98,19 @@ public record EdgeLayout(List<EdgeWheel> wheels, int planes) {
     private void unfoldAcross(Mesh mesh) {
       PlacedWheel from = byId.get(known(mesh.a()) ? mesh.a() : mesh.b());
       PlacedWheel to = byId.get(known(mesh.a()) ? mesh.b() : mesh.a());
+      if (mesh.carrier().isPresent()) {
+        heights.put(to.axis(), heights.get(from.axis()) - fromMiddle(from) + fromMiddle(to));
+        return;
+      }
       double distance = FaceLayout.centreDistance(mesh);
       double down = heights.get(from.axis()) - distance;
       double up = heights.get(from.axis()) + distance;
       heights.put(to.axis(), cost(to.axis(), down) <= cost(to.axis(), up) ? down : up);
+    }
+
+    /** Planets are unfolded upwards from their carrier's axis. */
+    private static double fromMiddle(PlacedWheel wheel) {
+      return wheel.orbit().map(o -> Math.hypot(wheel.x() - o.x(), wheel.y() - o.y())).orElse(0.0);
     }
 
     /** How high the whole becomes, and whether wheels of one plane would lie over each other. */
@@ -123,7 +133,7 @@ public record EdgeLayout(List<EdgeWheel> wheels, int planes) {
 
     private List<EdgeWheel> on(int axis, double height) {
       return face.wheels().stream()
-          .filter(wheel -> wheel.axis() == axis)
+          .filter(wheel -> wheel.axis() == axis && wheel.copy() == 0)
           .map(wheel -> at(wheel, height))
           .toList();
     }

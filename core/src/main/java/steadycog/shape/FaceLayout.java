@@ -1,8 +1,10 @@
 package steadycog.shape;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import steadycog.shape.Placed.Orbit;
 import steadycog.train.Drive;
 import steadycog.train.MemberId;
 import steadycog.train.Mesh;
@@ -11,10 +13,12 @@ import steadycog.train.Train;
 /**
  * Where every wheel of a train stands, seen along the axes.
  *
- * @param wheels in the order of the card
+ * @param wheels in the order of the card; of equal planets the first there, the others at the end
+ * @param carriers in the order of the card
  * @param clashes wheels that run into each other, or into a shaft that passes by
  */
-public record FaceLayout(List<PlacedWheel> wheels, List<Clash> clashes) {
+public record FaceLayout(
+    List<PlacedWheel> wheels, List<PlacedCarrier> carriers, List<Clash> clashes) {
   static final double[] NO_BOX = {
     Double.MAX_VALUE, Double.MAX_VALUE, -Double.MAX_VALUE, -Double.MAX_VALUE
   };
@@ -40,7 +44,7 @@ public record FaceLayout(List<PlacedWheel> wheels, List<Clash> clashes) {
     FaceLayout best = null;
     for (Placing.Manner manner : Placing.Manner.values()) {
       Placing placing = new Placing(train, axes, planes, manner);
-      FaceLayout next = new FaceLayout(placing.place(first), placing.clashes());
+      FaceLayout next = new FaceLayout(placing.place(first), List.of(), placing.clashes());
       if (best == null || next.clashes.size() < best.clashes.size()) {
         best = next;
       }
@@ -48,7 +52,18 @@ public record FaceLayout(List<PlacedWheel> wheels, List<Clash> clashes) {
         break;
       }
     }
-    return new FaceLayout(Phases.inMesh(train, best.wheels), best.clashes);
+    List<PlacedWheel> phased = Phases.inMesh(train, best.wheels);
+    Carried carried = Carried.of(train, phased, axes, planes);
+    List<PlacedWheel> all = new ArrayList<>(carried.first());
+    all.addAll(carried.copies());
+    return new FaceLayout(List.copyOf(all), carried.carriers(), best.clashes);
+  }
+
+  /** Every carrier and wheel. */
+  public List<Placed> bodies() {
+    List<Placed> all = new ArrayList<>(carriers);
+    all.addAll(wheels);
+    return all;
   }
 
   private static MemberId first(Train train) {
@@ -56,6 +71,7 @@ public record FaceLayout(List<PlacedWheel> wheels, List<Clash> clashes) {
     return drive.map(Drive::member).orElse(train.members().getFirst().id());
   }
 
+  /** The wheel of {@code id}, the first of several. */
   public PlacedWheel wheel(MemberId id) {
     return wheels.stream().filter(wheel -> wheel.id().equals(id)).findFirst().orElseThrow();
   }
@@ -65,15 +81,17 @@ public record FaceLayout(List<PlacedWheel> wheels, List<Clash> clashes) {
     return bounds(wheels, NO_BOX);
   }
 
-  /** The box round {@code wheels} and {@code box}. */
+  /** The box round {@code wheels}, wherever carriers take them, and {@code box}. */
   static double[] bounds(List<PlacedWheel> wheels, double[] box) {
     double[] wider = box.clone();
     for (PlacedWheel wheel : wheels) {
-      double radius = wheel.bodyRadius();
-      wider[0] = Math.min(wider[0], wheel.x() - radius);
-      wider[1] = Math.min(wider[1], wheel.y() - radius);
-      wider[2] = Math.max(wider[2], wheel.x() + radius);
-      wider[3] = Math.max(wider[3], wheel.y() + radius);
+      double x = wheel.orbit().map(Orbit::x).orElse(wheel.x());
+      double y = wheel.orbit().map(Orbit::y).orElse(wheel.y());
+      double radius = Math.hypot(wheel.x() - x, wheel.y() - y) + wheel.bodyRadius();
+      wider[0] = Math.min(wider[0], x - radius);
+      wider[1] = Math.min(wider[1], y - radius);
+      wider[2] = Math.max(wider[2], x + radius);
+      wider[3] = Math.max(wider[3], y + radius);
     }
     return wider;
   }

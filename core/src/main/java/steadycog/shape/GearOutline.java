@@ -22,15 +22,23 @@ public final class GearOutline {
    * @param thinning material taken off every flank at the pitch circle, in modules
    */
   public static Outline of(Teeth teeth, Detail detail, double thinning) {
+    return of(teeth, 0, detail, thinning);
+  }
+
+  /**
+   * The same with the teeth of an internal wheel shifted outwards by {@code shift} modules (profile
+   * shift, ISO 21771); external wheels are cut without.
+   */
+  static Outline of(Teeth teeth, double shift, Detail detail, double thinning) {
     return teeth.internal()
-        ? internal(teeth.count(), detail, thinning)
+        ? internal(teeth.count(), shift, detail, thinning)
         : external(teeth.count(), detail, thinning);
   }
 
   /** Radius of the tooth tips: outermost of an external wheel, innermost of an internal one. */
   public static double tipRadius(Teeth teeth) {
     return teeth.internal()
-        ? ringTip(teeth.count())
+        ? ringTip(teeth.count(), 0)
         : new ToothProfile(teeth.count(), BasicRack.ISO_53_A, 0).tipRadius();
   }
 
@@ -55,10 +63,11 @@ public final class GearOutline {
   }
 
   /** A ring's space is the tooth of an external wheel of its count, a little wider by thinning. */
-  private static Outline internal(int count, Detail detail, double thinning) {
-    ToothProfile space = new ToothProfile(count, BasicRack.ISO_53_A, -thinning);
-    double tip = ringTip(count);
-    double root = count / 2.0 + BasicRack.ISO_53_A.dedendum();
+  private static Outline internal(int count, double shift, Detail detail, double thinning) {
+    double wider = thinning + shift * Math.tan(BasicRack.ISO_53_A.pressureAngle());
+    ToothProfile space = new ToothProfile(count, BasicRack.ISO_53_A, -wider);
+    double tip = ringTip(count, shift);
+    double root = count / 2.0 + shift + BasicRack.ISO_53_A.dedendum();
     double flankEnd = root - RING_ROOT_ROUNDING;
     List<Point> side = new ArrayList<>();
     for (int k = 0; k < detail.flank(); k++) {
@@ -77,8 +86,8 @@ public final class GearOutline {
     return ringOf(count, side);
   }
 
-  private static double ringTip(int count) {
-    double wanted = count / 2.0 - BasicRack.ISO_53_A.addendum();
+  static double ringTip(int count, double shift) {
+    double wanted = count / 2.0 + shift - BasicRack.ISO_53_A.addendum();
     double base = count / 2.0 * Math.cos(BasicRack.ISO_53_A.pressureAngle());
     return Math.max(wanted, base);
   }

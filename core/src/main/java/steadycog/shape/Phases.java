@@ -46,9 +46,14 @@ final class Phases {
     boolean fromA = settled.contains(mesh.a());
     PlacedWheel known = wheels.get(fromA ? mesh.a() : mesh.b());
     PlacedWheel next = wheels.get(fromA ? mesh.b() : mesh.a());
-    wheels.put(
-        next.id(), next.withPhase(mesh.internal() ? internal(known, next) : external(known, next)));
+    wheels.put(next.id(), meshing(known, next));
     settled.add(next.id());
+  }
+
+  /** {@code next} turned so that its teeth stand in the spaces of {@code known}. */
+  static PlacedWheel meshing(PlacedWheel known, PlacedWheel next) {
+    boolean inRing = known.teeth().internal() || next.teeth().internal();
+    return next.withPhase(inRing ? internal(known, next) : external(known, next));
   }
 
   /** From Na(th - A) + Nb(th + pi - B) = pi (mod 2 pi), th from a's centre to b's. */

@@ -1,42 +1,80 @@
 package steadycog.shape;
 
+import java.util.Optional;
 import steadycog.train.MemberId;
 import steadycog.train.Teeth;
 
 /**
  * A wheel where it stands in the face view, marks at twelve o'clock and teeth in mesh.
  *
- * @param axis wheels of one number share an axis
- * @param plane wheels of one number lie side by side; higher ones nearer to the eye
- * @param x of the axis, in modules
- * @param y of the axis, in modules, up
+ * @param copy which of several equal wheels, from 0: planets are one member
+ * @param shift profile shift of an internal wheel, in modules, outwards positive
  * @param phase angle of a tooth's (of a ring: a space's) centre-line, radians
- * @param bodyRadius of the whole wheel, a ring's rim included, in modules
  */
 public record PlacedWheel(
     MemberId id,
+    int copy,
     Teeth teeth,
+    double shift,
     int axis,
     int plane,
     double x,
     double y,
     double phase,
-    double bodyRadius) {
+    Optional<Orbit> orbit)
+    implements Placed {
 
   /** A wheel with its first tooth pointing to the right. */
-  static PlacedWheel of(MemberId id, Teeth teeth, int axis, int plane, double x, double y) {
-    return new PlacedWheel(id, teeth, axis, plane, x, y, 0, GearOutline.bodyRadius(teeth));
+  static PlacedWheel of(MemberId id, Teeth teeth, double shift, int axis, int plane) {
+    return new PlacedWheel(id, 0, teeth, shift, axis, plane, 0, 0, 0, Optional.empty());
   }
 
-  public double distanceTo(PlacedWheel other) {
-    return Math.hypot(x - other.x, y - other.y);
+  public double distanceTo(Placed other) {
+    return Math.hypot(x - other.x(), y - other.y());
+  }
+
+  /** The toothed outline about the wheel's own axis, its reference to the right, in modules. */
+  public Outline outline(Detail detail, double thinning) {
+    return GearOutline.of(teeth, shift, detail, thinning);
+  }
+
+  /** Radius of the tooth tips: of an internal wheel the innermost. */
+  public double tipRadius() {
+    return teeth.internal()
+        ? GearOutline.ringTip(teeth.count(), shift)
+        : GearOutline.tipRadius(teeth);
+  }
+
+  public double rootRadius() {
+    return GearOutline.rootRadius(teeth) + shift;
+  }
+
+  /** Radius of the whole wheel, a ring's rim included. */
+  @Override
+  public double bodyRadius() {
+    return GearOutline.bodyRadius(teeth) + shift;
   }
 
   PlacedWheel withPhase(double turned) {
-    return new PlacedWheel(id, teeth, axis, plane, x, y, turned, bodyRadius);
+    return new PlacedWheel(id, copy, teeth, shift, axis, plane, x, y, turned, orbit);
   }
 
   PlacedWheel at(double newX, double newY) {
-    return new PlacedWheel(id, teeth, axis, plane, newX, newY, phase, bodyRadius);
+    return new PlacedWheel(id, copy, teeth, shift, axis, plane, newX, newY, phase, orbit);
+  }
+
+  /** Copy {@code number} of this wheel, carried round the axis of {@code about}. */
+  PlacedWheel carried(int number, Orbit about, PlanetGeometry.Polar axisAt) {
+    return new PlacedWheel(
+        id,
+        number,
+        teeth,
+        shift,
+        axis,
+        plane,
+        about.x() + axisAt.x(),
+        about.y() + axisAt.y(),
+        phase,
+        Optional.of(about));
   }
 }

@@ -8,11 +8,14 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import steadycog.shape.FaceLayout.Clash;
+import steadycog.shape.Placed.Orbit;
+import steadycog.shape.PlanetGeometry.Polar;
 import steadycog.train.Join;
 import steadycog.train.Member;
 import steadycog.train.MemberId;
 import steadycog.train.Mesh;
 import steadycog.train.Place;
+import steadycog.train.Planetary;
 import steadycog.train.Teeth;
 import steadycog.train.Train;
 
@@ -70,7 +73,11 @@ final class Placing {
     }
     Map<MemberId, PlacedWheel> byId = new HashMap<>();
     placed.forEach(wheel -> byId.put(wheel.id(), wheel));
-    return train.members().stream().map(member -> byId.get(member.id())).toList();
+    return train.members().stream()
+        .map(Member::id)
+        .filter(byId::containsKey)
+        .map(byId::get)
+        .toList();
   }
 
   /** Wheels of one plane that run into each other, and wheels that stand where a shaft passes. */
@@ -127,6 +134,10 @@ final class Placing {
   }
 
   private void placeAcross(Mesh mesh) {
+    if (mesh.carrier().isPresent()) {
+      placeOnCarrier(mesh);
+      return;
+    }
     boolean fromA = centres.containsKey(axes.of(mesh.a()));
     int from = axes.of(fromA ? mesh.a() : mesh.b());
     int axis = axes.of(fromA ? mesh.b() : mesh.a());
@@ -154,6 +165,31 @@ final class Placing {
     put(axis, choice[0], choice[1]);
   }
 
+  /** From a planet to its set's middle, or from the middle to a planet. */
+  private void placeOnCarrier(Mesh mesh) {
+    boolean fromA = centres.containsKey(axes.of(mesh.a()));
+    MemberId known = fromA ? mesh.a() : mesh.b();
+    MemberId next = fromA ? mesh.b() : mesh.a();
+    double[] start = centres.get(axes.of(known));
+    Polar from = fromMiddle(known);
+    Polar to = fromMiddle(next);
+    put(axes.of(next), start[0] - from.x() + to.x(), start[1] - from.y() + to.y());
+  }
+
+  /** Where a member of a planetary set stands about the carrier's axis. */
+  private Polar fromMiddle(MemberId member) {
+    return planetSet(member)
+        .map(set -> new PlanetGeometry(set).axis(member, 0))
+        .orElse(new Polar(0, 0));
+  }
+
+  /** The set in which {@code member} is a planet. */
+  private Optional<Planetary> planetSet(MemberId member) {
+    return train.partOf(member) instanceof Planetary set && set.isPlanet(member)
+        ? Optional.of(set)
+        : Optional.empty();
+  }
+
   /** The direction in which its designer placed the new shaft, in radians, where that is said. */
   private Optional<Double> wantedDirection(Mesh mesh, boolean fromA) {
     for (Place place : train.places()) {
@@ -179,9 +215,8 @@ final class Placing {
       axis++;
     }
     double[] box = placedBox;
-    double radius =
-        wheels(axis, 0, 0).stream().mapToDouble(PlacedWheel::bodyRadius).max().orElse(0);
-    put(axis, box[2] + radius + 4 * CLEARANCE, 0);
+    double[] own = FaceLayout.bounds(wheels(axis, 0, 0), FaceLayout.NO_BOX);
+    put(axis, box[2] - own[0] + 4 * CLEARANCE, 0);
   }
 
   private void put(int axis, double x, double y) {
@@ -192,18 +227,36 @@ final class Placing {
 
   private List<PlacedWheel> wheels(int axis, double x, double y) {
     return templates.computeIfAbsent(axis, this::template).stream()
-        .map(wheel -> wheel.at(x, y))
+        .map(wheel -> orbiting(wheel.at(x, y)))
         .toList();
+  }
+
+  private PlacedWheel orbiting(PlacedWheel wheel) {
+    return planetSet(wheel.id()).map(set -> onItsPin(set, wheel)).orElse(wheel);
+  }
+
+  private static PlacedWheel onItsPin(Planetary set, PlacedWheel wheel) {
+    Polar pin = new PlanetGeometry(set).axis(wheel.id(), 0);
+    Orbit about = new Orbit(set.carrierId(), wheel.x() - pin.x(), wheel.y() - pin.y());
+    return wheel.carried(0, about, pin);
   }
 
   private List<PlacedWheel> template(int axis) {
     return axes.wheelsOn(axis).stream()
-        .map(m -> PlacedWheel.of(m.id(), teeth(m), axis, planes.get(m.id()), 0, 0))
+        .filter(member -> member.teeth().isPresent())
+        .map(m -> PlacedWheel.of(m.id(), teeth(m), shift(m), axis, planes.get(m.id())))
         .toList();
   }
 
   private static Teeth teeth(Member member) {
     return member.teeth().orElseThrow();
+  }
+
+  /** Rings alone are shifted, to reach planets that their count does not fit. */
+  private double shift(Member member) {
+    return train.partOf(member.id()) instanceof Planetary set && member.id().equals(set.ringId())
+        ? new PlanetGeometry(set).ringShift()
+        : 0;
   }
 
   private double cost(int axis, double x, double y) {
@@ -244,7 +297,7 @@ final class Placing {
   }
 
   private static double tip(PlacedWheel ring) {
-    return GearOutline.tipRadius(ring.teeth());
+    return ring.tipRadius();
   }
 
   private boolean meshing(MemberId a, MemberId b) {

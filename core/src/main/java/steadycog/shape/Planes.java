@@ -1,6 +1,7 @@
 package steadycog.shape;
 
 import java.util.ArrayDeque;
+import java.util.ArrayList;
 import java.util.Deque;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -9,6 +10,7 @@ import java.util.Map;
 import java.util.Set;
 import steadycog.train.Member;
 import steadycog.train.MemberId;
+import steadycog.train.Mesh;
 import steadycog.train.Train;
 
 /** Which plane along the axes each wheel lies in: meshing wheels share one, keyed wheels do not. */
@@ -64,10 +66,20 @@ final class Planes {
     return plane;
   }
 
-  private static List<MemberId> mates(Train train, MemberId wheel) {
-    return train.meshes().stream()
-        .filter(mesh -> mesh.touches(wheel))
-        .map(mesh -> mesh.other(wheel))
-        .toList();
+  /**
+   * Whatever {@code member} meshes with, and the carriers of those meshes; of a carrier its wheels.
+   */
+  private static List<MemberId> mates(Train train, MemberId member) {
+    List<MemberId> all = new ArrayList<>();
+    for (Mesh mesh : train.meshes()) {
+      if (mesh.touches(member)) {
+        all.add(mesh.other(member));
+        mesh.carrier().ifPresent(all::add);
+      } else if (mesh.carrier().filter(member::equals).isPresent()) {
+        all.add(mesh.a());
+        all.add(mesh.b());
+      }
+    }
+    return all;
   }
 }

@@ -8,7 +8,6 @@ import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.shape.FaceLayout;
 import steadycog.train.Parallel;
 import steadycog.train.Parallel.Link;
-import steadycog.train.Roles;
 import steadycog.train.Teeth;
 import steadycog.train.Train;
 
@@ -142,6 +141,6 @@ public record Room(Kind kind, Train train, double width, double height, int plan
       links.add(k == keyed ? Link.SHAFT : Link.MESH);
     }
     Parallel part = new Parallel("", counts.stream().map(Teeth::external).toList(), links);
-    return new Train(List.of(part), List.of(), List.of(), List.of(), Roles.NONE);
+    return Train.of(List.of(part));
   }
 }

@@ -58,6 +58,32 @@ public record Study(
     return Working.of(this);
   }
 
+  /** The turns worked out in three ways; empty unless the train is one planetary set. */
+  public Optional<EpicyclicWorking> epicyclicWorking() {
+    return EpicyclicWorking.of(this);
+  }
+
+  /** The output over the speeds of two drives; empty unless there are two. */
+  public Optional<TwoInputs> twoInputs() {
+    return TwoInputs.of(this);
+  }
+
+  /**
+   * The member's speed as seen from the carrier of its set; empty on fixed axes, for the carrier
+   * itself, and where a speed does not follow.
+   */
+  public Optional<AngularSpeed> relativeToCarrier(MemberId member) {
+    return train.meshes().stream()
+        .filter(mesh -> mesh.touches(member))
+        .flatMap(mesh -> mesh.carrier().stream())
+        .findFirst()
+        .flatMap(carrier -> motion.speed(member).flatMap(own -> minus(own, carrier)));
+  }
+
+  private Optional<AngularSpeed> minus(AngularSpeed own, MemberId carrier) {
+    return motion.speed(carrier).map(frame -> own.plus(frame.times(BigFraction.ONE.negate())));
+  }
+
   /** The room this train takes and other arrangements of its ratio would take. */
   public List<Room> rooms() {
     return Room.compare(this);
@@ -104,13 +130,7 @@ public record Study(
   }
 
   private Optional<AngularSpeed> relativeSpeed(Mesh mesh) {
-    Optional<AngularSpeed> own = motion.speed(mesh.a());
-    BigFraction minus = BigFraction.ONE.negate();
-    return mesh.carrier().isEmpty()
-        ? own
-        : own.flatMap(
-            speed ->
-                motion.speed(mesh.carrier().get()).map(frame -> speed.plus(frame.times(minus))));
+    return mesh.carrier().isEmpty() ? motion.speed(mesh.a()) : relativeToCarrier(mesh.a());
   }
 
   private static double watts(BigFraction torque, AngularSpeed speed) {

@@ -56,7 +56,7 @@ public final class ChainEdit {
     parts.add(second);
     List<Join> joins = new ArrayList<>(named.joins());
     joins.add(new Join(from, new MemberId(name, Parallel.letters(0))));
-    return new Train(parts, joins, named.coaxials(), named.places(), named.roles());
+    return new Train(parts, joins, named.coaxials(), named.places(), named.pitch(), named.roles());
   }
 
   /**
@@ -124,6 +124,7 @@ public final class ChainEdit {
         train.joins().stream().map(join -> renamed(join, rename)).toList(),
         train.coaxials().stream().map(join -> renamed(join, rename)).toList(),
         places(train, rename, id -> true),
+        train.pitch(),
         train.roles().renamed(rename, id -> true));
   }
 
@@ -138,6 +139,7 @@ public final class ChainEdit {
         kept(train.joins(), rename, stays),
         kept(train.coaxials(), rename, stays),
         places(train, rename, stays),
+        train.pitch(),
         train.roles().renamed(rename, stays));
   }
 

@@ -74,6 +74,21 @@ public record Parallel(String name, List<Teeth> wheels, List<Link> links) implem
   }
 
   @Override
+  public List<Join> inLine() {
+    return List.of();
+  }
+
+  @Override
+  public List<MemberId> shafts() {
+    return members().stream().map(Member::id).toList();
+  }
+
+  @Override
+  public int copies(MemberId member) {
+    return 1;
+  }
+
+  @Override
   public Optional<Ends> usualEnds() {
     return wheels.size() < 2
         ? Optional.empty()

@@ -4,7 +4,7 @@ import java.util.List;
 import java.util.Optional;
 
 /** One gear set: its members, and what ties them together inside the set. */
-public sealed interface Part permits Parallel {
+public sealed interface Part permits Parallel, Planetary {
 
   /** The name on the card, or "" for an unnamed part. */
   String name();
@@ -18,11 +18,23 @@ public sealed interface Part permits Parallel {
   /** Members keyed to one another inside the part. */
   List<Join> keyed();
 
+  /** Members whose axes are in line without being one body. */
+  List<Join> inLine();
+
+  /** The members that a shaft can reach from outside, in the order of the card. */
+  List<MemberId> shafts();
+
+  /** How many equal wheels {@code member} stands for: the planets of a set count as one member. */
+  int copies(MemberId member);
+
   /**
    * What a card without {@code drive} and {@code take} means; empty where a hold must be chosen.
    */
   Optional<Ends> usualEnds();
 
-  /** The same part with another tooth count on one of its wheels. */
+  /**
+   * The same part with another tooth count on one of its wheels; a wheel that is internal or
+   * external by its kind stays so.
+   */
   Part withTeeth(MemberId member, Teeth teeth);
 }

@@ -14,9 +14,15 @@ import java.util.Set;
  * @param coaxials members whose axes are in line without being one body, as input and output of a
  *     reverted train
  * @param places where shafts are wanted in the drawing; at most one a member
+ * @param pitch the size of all teeth, where it is chosen already
  */
 public record Train(
-    List<Part> parts, List<Join> joins, List<Join> coaxials, List<Place> places, Roles roles) {
+    List<Part> parts,
+    List<Join> joins,
+    List<Join> coaxials,
+    List<Place> places,
+    Optional<Pitch> pitch,
+    Roles roles) {
 
   public Train {
     parts = List.copyOf(parts);
@@ -33,6 +39,12 @@ public record Train(
     roles.holds().forEach(held -> requireKnown(known, held));
     roles.take().ifPresent(take -> requireKnown(known, take.member()));
     roles.locks().forEach(lock -> requireKnown(known, lock.a(), lock.b()));
+  }
+
+  /** Parts with nothing said about them yet. */
+  public static Train of(List<? extends Part> parts) {
+    return new Train(
+        List.copyOf(parts), List.of(), List.of(), List.of(), Optional.empty(), Roles.NONE);
   }
 
   private static void requireNames(List<Part> parts) {
@@ -77,8 +89,30 @@ public record Train(
     return all;
   }
 
+  /**
+   * Members whose axes are in line without being one body: stated, or by the kind of their part.
+   */
+  public List<Join> inLine() {
+    List<Join> all = new ArrayList<>(coaxials);
+    parts.forEach(part -> all.addAll(part.inLine()));
+    return all;
+  }
+
+  /** The part that {@code member} belongs to. */
+  public Part partOf(MemberId member) {
+    return parts.stream()
+        .filter(part -> part.name().equals(member.part()))
+        .findFirst()
+        .orElseThrow(() -> new IllegalArgumentException("no member " + member));
+  }
+
+  /** The same train with its teeth given a size. */
+  public Train sized(Pitch changed) {
+    return new Train(parts, joins, coaxials, places, Optional.of(changed), roles);
+  }
+
   public Train withRoles(Roles changed) {
-    return new Train(parts, joins, coaxials, places, changed);
+    return new Train(parts, joins, coaxials, places, pitch, changed);
   }
 
   /** The same train with {@code part} in place of the one of that name. */
@@ -88,6 +122,7 @@ public record Train(
         joins,
         coaxials,
         places,
+        pitch,
         roles);
   }
 
@@ -96,22 +131,17 @@ public record Train(
     List<Place> changed = new ArrayList<>(places);
     changed.removeIf(old -> old.member().equals(place.member()));
     changed.add(place);
-    return new Train(parts, joins, coaxials, changed, roles);
+    return new Train(parts, joins, coaxials, changed, pitch, roles);
   }
 
   /** The same train laid out by itself again. */
   public Train unplaced() {
-    return new Train(parts, joins, coaxials, List.of(), roles);
+    return new Train(parts, joins, coaxials, List.of(), pitch, roles);
   }
 
   /** The same train with another tooth count on one wheel; throws where it has no such wheel. */
   public Train withTeeth(MemberId member, Teeth teeth) {
-    Part owner =
-        parts.stream()
-            .filter(part -> part.name().equals(member.part()))
-            .findFirst()
-            .orElseThrow(() -> new IllegalArgumentException("no member " + member));
-    return withPart(owner.withTeeth(member, teeth));
+    return withPart(partOf(member).withTeeth(member, teeth));
   }
 
   /**

@@ -47,7 +47,19 @@ class FindingsTest {
           "parallel 20 ~ 41 = 30 ~ 30\ncoaxial A = D",
           "a: parallel 50 ~ 50\nb: parallel 12 ~ 12\nc: parallel 12 ~ 12\n"
               + "join a.A = b.A\njoin b.B = c.A\njoin a.B = c.B\n",
-          "parallel 20 ~ 20 = 60 ~ 20 = 20 ~ 20\ncoaxial A = F");
+          "parallel 20 ~ 20 = 60 ~ 20 = 20 ~ 20\ncoaxial A = F",
+          "planetary sun 24 planet 15 x3 ring 54",
+          "planetary sun 25 planet 16 x3 ring 57",
+          "planetary sun 25 planet 16 x2 uneven ring 57",
+          "planetary sun 24 planet 15 x3 ring 55",
+          "planetary sun 24 planet 15 x3 ring 70",
+          "planetary sun 30 planet 20 x3 ring 70",
+          "planetary planet 14 x2 ring 32",
+          "planetary planet 14 x2 ring 30",
+          "planetary planet 14 x2 ring 28",
+          "planetary sun 30 planet 16~18 x4 ring 82",
+          "planetary sun 30 planet 16~18 x4 ring 120",
+          "planetary sun 12 planet 40 x4 ring 92");
 
   private static List<Finding> findings(String card) throws CardException {
     return Study.of(Card.read(card).train()).findings();
@@ -85,6 +97,18 @@ class FindingsTest {
         "parallel 18 ~ 60i;drive A;take B | WARNING internal-interference A, B: A 18 -> 21",
         "parallel 18 ~ 45 = 20 ~ 44;coaxial A = D;drive A;take D"
             + " | ERROR reverted-closure A, B, C, D: B 45 -> 46",
+        "planetary planet 14 x2 ring 28;hold ring;drive carrier;take planet"
+            + " | ERROR no-sun planet, ring: planet 14 -> 13, ring 28 -> 29",
+        "planetary planet 14 x2 ring 30;hold ring;drive carrier;take planet"
+            + " | WARNING neighbour planet: ring 30 -> 31",
+        "planetary sun 30 planet 20 x4 ring 70;hold ring;drive sun;take carrier"
+            + " | NOTE hunting sun, planet",
+        "planetary sun 30 planet 20 x3 ring 70;hold ring;drive sun;take carrier"
+            + " | ERROR assembly sun, planet, ring: planets x3 -> x4",
+        "planetary sun 24 planet 18 x3 ring 61;hold ring;drive sun;take carrier"
+            + " | ERROR assembly sun, planet, ring: ring 61 -> 60",
+        "planetary sun 20 planet 20 x3 ring 66;hold ring;drive sun;take carrier"
+            + " | ERROR pitch-fit sun, planet, ring: planet 20 -> 22, ring 66 -> 64",
         "parallel 18 ~ 45 = 20 ~ 43;coaxial A = D;drive A;take D | NOTE hunting A, B: B 45 -> 47"
       })
   void theWorstFindingIsNamedWithItsCure(String card, String expected) throws CardException {
@@ -160,5 +184,57 @@ class FindingsTest {
 
   private static double contactRatio(Teeth a, Teeth b) {
     return PairGeometry.of(a, b).contactRatio();
+  }
+
+  @Test
+  void assemblySaysWhatWorksWhereAndWhichRulesOfThumbPass() throws CardException {
+    Finding three =
+        findings("planetary sun 30 planet 20 x3 ring 70;hold ring;drive sun;take carrier")
+            .getFirst();
+    assertEquals("5", three.values().get("largest"));
+    assertEquals("2, 4, 5", three.values().get("works"));
+    assertEquals("0.00\u00b0, 118.80\u00b0, 241.20\u00b0", three.values().get("positions"));
+    assertEquals("planet 2 by 1/3 tooth, planet 3 by 1/3 tooth", three.values().get("misfits"));
+    for (Cure cure : three.cures()) {
+      List<Finding> after = Study.of(cure.cured()).findings();
+      assertTrue(
+          after.stream().noneMatch(f -> f.code().equals("assembly") && f.severity().isError()),
+          cure.change());
+    }
+    // R and R - S are divisible by 3 or not as they like; S + R decides.
+    Finding thumb = only("assembly", "planetary sun 22 planet 25 x3 ring 72").orElseThrow();
+    assertTrue(thumb.severity().isError());
+    assertEquals("passes", thumb.values().get("ringDivisible"));
+    Finding other = only("assembly", "planetary sun 20 planet 21 x3 ring 62").orElseThrow();
+    assertTrue(other.severity().isError());
+    assertEquals("passes", other.values().get("differenceDivisible"));
+  }
+
+  private static java.util.Optional<Finding> only(String code, String card) throws CardException {
+    return findings(card).stream().filter(finding -> finding.code().equals(code)).findFirst();
+  }
+
+  /** Whatever a finding offers as a cure for a planetary set goes together afterwards. */
+  @Test
+  void curesOfPlanetarySetsGoTogether() {
+    Random random = new Random(23);
+    int cures = 0;
+    for (int run = 0; run < 60; run++) {
+      Train train = Train.of(List.of(RandomTrains.planetary("", random)));
+      for (Finding finding : Study.of(train).findings()) {
+        for (Cure cure : finding.cures()) {
+          assertFalse(cure.change().isBlank(), finding.code());
+          if (!cure.change().contains("planets") && !cure.change().contains("space")) {
+            assertTrue(
+                Study.of(cure.cured()).findings().stream()
+                    .filter(after -> List.of("pitch-fit", "neighbour").contains(after.code()))
+                    .noneMatch(after -> after.severity().isError()),
+                () -> finding.message() + " " + cure.change());
+            cures++;
+          }
+        }
+      }
+    }
+    assertTrue(cures > 30);
   }
 }

@@ -7,14 +7,18 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
+import org.apache.commons.numbers.fraction.BigFraction;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import steadycog.RandomTrains;
 import steadycog.number.Exact;
+import steadycog.number.Quantity;
 import steadycog.number.Unit;
 import steadycog.train.Join;
 import steadycog.train.MemberId;
+import steadycog.train.Pitch;
+import steadycog.train.Planetary;
 import steadycog.train.Roles;
 import steadycog.train.Train;
 
@@ -75,8 +79,20 @@ class CardTest {
             + " internal teeth",
         "parallel 0 ~ 72| 1:10: teeth 0: expected 1 to 99999",
         "parallel 60i ~ 80i| 1:14: two internal wheels cannot mesh: one of them must be external",
-        "paralel 18 ~ 72| 1:1: found 'paralel', expected a part (parallel) or drive, hold, take,"
-            + " lock, join, coaxial or place",
+        "paralel 18 ~ 72| 1:1: found 'paralel', expected a part (parallel, planetary) or drive,"
+            + " hold, take, lock, join, coaxial, place, module or dp",
+        "planetary| 1:10: found the end of the statement, expected planet with a tooth count, as in"
+            + " planet 15 x3",
+        "planetary planet 15 x3| 1:23: found the end of the statement, expected a sun or a ring for"
+            + " the planets to run on",
+        "planetary sun 24 sun 25| 1:18: a second sun in one set: leave one",
+        "planetary sun 24 planet 15 x13| 1:28: found 'x13', expected x1 to x12",
+        "planetary sun 24 planet 15 x 0| 1:30: found '0', expected x1 to x12",
+        "planetary sun 24i planet 15| 1:15: found '24i', expected a tooth count such as 18",
+        "planetary sun 24 planet 15 x3 moon 3| 1:31: found 'moon', expected sun, planet or ring"
+            + " with a tooth count",
+        "parallel 18 ~ 72;module 1.5 mm;dp 16| 1:32: a second module or dp: a train has one",
+        "parallel 18 ~ 72;module 0 mm| 1:25: module: expected more than 0",
         "parallel 18 ~ 72;drive Z| 1:24: found 'Z', expected a member: A, B",
         "parallel 18 ~ 72;drive A 5| 1:27: found the end of the statement, expected rpm, rad/s or"
             + " deg/s, or Nm, Nmm, lbf-ft, lbf-in or kgf-cm, or W or hp after 5",
@@ -98,7 +114,7 @@ class CardTest {
         "parallel 18 ~ 72;place B up| 1:26: found 'up', expected a direction in degrees such as 45"
             + " deg",
         "parallel 18 ~ 72;place B 5 deg;place B 6 deg| 1:38: a second place for B: leave one",
-        "x: cogs 18| 1:4: found 'cogs', expected a kind of part: parallel"
+        "x: cogs 18| 1:4: found 'cogs', expected a kind of part: parallel, planetary"
       })
   void errorsNamePlaceFoundAndExpected(String card, String expected) {
     assertEquals(expected.strip(), problems(card).getFirst());
@@ -122,11 +138,39 @@ class CardTest {
   void printingThenReadingGivesTheSameTrain() throws CardException {
     Random random = new Random(2);
     for (int k = 0; k < 300; k++) {
-      Train train = RandomTrains.driven(random, 60);
+      Train train = k % 2 == 0 ? RandomTrains.driven(random, 60) : sized(random);
       Card card = Card.of(train);
       assertEquals(train, Card.read(card.text()).train());
       assertEquals(card.text(), Card.of(Card.read(card.text()).train()).text());
     }
+  }
+
+  private static Train sized(Random random) {
+    Planetary set = RandomTrains.planetary("", random);
+    Planetary spaced = random.nextBoolean() ? set : set.spaced(Planetary.Spacing.UNEVEN);
+    Pitch pitch =
+        random.nextBoolean()
+            ? new Pitch.Module(new Quantity(Exact.of(random.nextInt(1, 40), 8), Unit.MM))
+            : new Pitch.Diametral(BigFraction.of(random.nextInt(4, 64)));
+    return Train.of(List.of(spaced)).sized(pitch);
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "PLANETARY ring 54i Planet 15 x 3 SUN 24 | planetary sun 24 planet 15 x3 ring 54",
+        "planetary planet 14\u00d72 ring 32 | planetary planet 14 x2 ring 32",
+        "planetary sun 30 planet 16 ~ 18 x3 uneven ring 82"
+            + " | planetary sun 30 planet 16~18 x3 uneven ring 82",
+        "planetary sun 20 planet 20 | planetary sun 20 planet 20 x1",
+        "parallel 18 ~ 72; dp 16 | parallel 18 ~ 72;dp 16",
+        "parallel 18 ~ 72; MODULE 0.05in | parallel 18 ~ 72;module 0.05 in"
+      })
+  void planetarySetsAndSizesAreUnderstoodInAnyOrderAndCase(String card, String canonical)
+      throws CardException {
+    String printed = Card.of(Card.read(card).train()).text();
+    assertEquals(canonical, printed.strip().replace("\n", ";"));
   }
 
   @Test

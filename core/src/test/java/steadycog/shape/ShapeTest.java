@@ -41,7 +41,7 @@ class ShapeTest {
 
   /** The wheel's material at {@code turns} of its own. */
   private static Geometry body(PlacedWheel wheel, double turns, double thinning) {
-    Outline outline = GearOutline.of(wheel.teeth(), Detail.FINE, thinning);
+    Outline outline = wheel.outline(Detail.FINE, thinning);
     Polygon teeth =
         polygon(outline.placed(wheel.phase() + 2 * Math.PI * turns, wheel.x(), wheel.y()));
     if (!wheel.teeth().internal()) {

@@ -10,11 +10,12 @@ import org.apache.commons.numbers.fraction.BigFraction;
 import org.jspecify.annotations.Nullable;
 import steadycog.check.Finding;
 import steadycog.motion.Motion;
-import steadycog.motion.RatioBoard;
+import steadycog.motion.RatioBoard.Configuration;
 import steadycog.number.AngularSpeed;
 import steadycog.number.Exact;
 import steadycog.number.Mode;
 import steadycog.number.Unit;
+import steadycog.study.ConfigurationBoard;
 import steadycog.study.NamedStudy;
 import steadycog.study.Study;
 import steadycog.torque.Torques;
@@ -47,17 +48,20 @@ public final class StudyJson {
   }
 
   /** What {@code board --json} prints. */
-  public static String board(RatioBoard board) {
+  public static String board(ConfigurationBoard board) {
     ObjectNode root = JobJson.MAPPER.createObjectNode();
     ArrayNode list = root.putArray("configurations");
-    for (RatioBoard.Configuration one : board.configurations()) {
+    for (ConfigurationBoard.Row row : board.rows()) {
+      Configuration one = row.configuration();
       ObjectNode node = list.addObject().put("drive", one.drive().toString());
       node.put("hold", one.hold().map(MemberId::toString).orElse(null));
       node.put("take", one.take().toString());
-      node.putNull("lock");
+      node.put("lock", one.lock().map(lock -> lock.a() + " = " + lock.b()).orElse(null));
       putExact(node, "ratio", Optional.of(one.ratio().reduction()));
       putExact(node, "trainValue", Optional.of(one.ratio().trainValue()));
       node.put("mode", one.ratio().mode().word());
+      putExact(node, "reactionTorque", row.reaction());
+      node.put("seldomUseful", row.seldom());
       node.putNull("efficiency");
     }
     return PrettyJson.write(root);
@@ -132,7 +136,8 @@ public final class StudyJson {
     putNumber(node, "torqueNm", study.torques().external(id).map(BigFraction::doubleValue));
     putNumber(node, "powerW", study.power(id));
     putNumber(node, "carriedNm", study.torques().carried(id).map(BigFraction::doubleValue));
-    node.putNull("relativeToCarrier");
+    Optional<AngularSpeed> relative = study.relativeToCarrier(id);
+    putExact(node, "relativeToCarrier", relative.flatMap(known -> known.exactIn(unit)));
   }
 
   private static void addMeshes(ArrayNode meshes, Study study) {

@@ -1,0 +1,122 @@
+package steadycog.check;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import org.apache.commons.numbers.fraction.BigFraction;
+import steadycog.number.Exact;
+import steadycog.shape.PlanetGeometry;
+import steadycog.train.Planetary;
+import steadycog.train.Planetary.Spacing;
+import steadycog.train.Train;
+
+/**
+ * Planets go in wherever the teeth of sun and ring agree, every 1/(S + R) of a turn: N of them
+ * equally spaced need (S + R)/N whole, for pairs (R - S)/N (Müller, <i>Epicyclic Drive Trains</i>).
+ * The rules of thumb "R divisible by N" and "R - S divisible by N" are not the condition; their
+ * outcome is given among the values so that nobody need wonder.
+ */
+final class AssemblyRule extends PlanetaryRule {
+  private static final int RECOUNTS = 2;
+
+  @Override
+  Optional<Finding> check(Train train, Planetary set, PlanetGeometry geometry) {
+    if (geometry.places().isEmpty() || set.count() == 1) {
+      return Optional.empty();
+    }
+    Finding found =
+        finding("assembly", geometry.assembles() ? Severity.OK : Severity.ERROR, set)
+            .with("planets", set.count())
+            .with("sum", set.paired() ? "R \u2212 S" : "S + R")
+            .with("places", geometry.places().getAsInt())
+            .with("quotient", Exact.text(Exact.of(geometry.places().getAsInt(), set.count())))
+            .with("ringDivisible", ring(set) % set.count() == 0 ? "passes" : "fails")
+            .with(
+                "differenceDivisible",
+                (ring(set) - sun(set)) % set.count() == 0 ? "passes" : "fails");
+    if (set.spacing() == Spacing.UNEVEN && geometry.places().getAsInt() > 0) {
+      return Optional.of(found.with("positions", positions(set)).worded("uneven"));
+    }
+    return Optional.of(
+        geometry.assembles() ? found.worded("fits") : failing(found, train, set, geometry));
+  }
+
+  private static Finding failing(
+      Finding found, Train train, Planetary set, PlanetGeometry geometry) {
+    List<Integer> working = workingCounts(set);
+    List<Cure> cures = new ArrayList<>(recounts(train, set).stream().limit(RECOUNTS).toList());
+    // A ring that does not fit either was miscounted; else the number of planets is the thing.
+    int place = geometry.stretch().orElse(0) == 0 ? 0 : cures.size();
+    nearest(working, set.count())
+        .ifPresent(n -> cures.add(place, Cure.set(train, set, set.withCount(n))));
+    Planetary uneven = set.spaced(Spacing.UNEVEN);
+    boolean clear = new PlanetGeometry(uneven).neighbourMargin() > 0;
+    if (clear && geometry.places().getAsInt() >= set.count()) {
+      cures.add(Cure.set(train, set, uneven));
+    }
+    Finding full =
+        found
+            .with("misfits", misfits(set, geometry))
+            .with("largest", working.isEmpty() ? "none" : Integer.toString(working.getLast()))
+            .with("works", listed(working))
+            .with("positions", geometry.places().getAsInt() == 0 ? "none" : positions(uneven));
+    return working.isEmpty() ? full.curedBy(cures).worded("never") : full.curedBy(cures);
+  }
+
+  private static int ring(Planetary set) {
+    return set.ring().orElseThrow().count();
+  }
+
+  private static int sun(Planetary set) {
+    return set.sun().orElseThrow().count();
+  }
+
+  /** Numbers of planets from 2 that assemble evenly and stay clear of each other. */
+  private static List<Integer> workingCounts(Planetary set) {
+    List<Integer> all = new ArrayList<>();
+    for (int n = 2; n <= Planetary.MOST_PLANETS; n++) {
+      PlanetGeometry other = new PlanetGeometry(set.withCount(n).spaced(Spacing.EQUAL));
+      if (other.assembles() && other.neighbourMargin() > 0) {
+        all.add(n);
+      }
+    }
+    return all;
+  }
+
+  /** The number next to {@code count}, more before less. */
+  private static Optional<Integer> nearest(List<Integer> numbers, int count) {
+    return numbers.stream()
+        .min(
+            (a, b) ->
+                Math.abs(a - count) != Math.abs(b - count)
+                    ? Integer.compare(Math.abs(a - count), Math.abs(b - count))
+                    : Integer.compare(b, a));
+  }
+
+  private static String listed(List<Integer> numbers) {
+    return numbers.stream().map(String::valueOf).collect(Collectors.joining(", "));
+  }
+
+  /** By what part of a tooth each planet misses. */
+  private static String misfits(Planetary set, PlanetGeometry geometry) {
+    List<String> all = new ArrayList<>();
+    for (int k = 1; k < set.count(); k++) {
+      BigFraction misfit = geometry.misfit(k);
+      if (!Exact.isZero(misfit)) {
+        all.add("planet " + (k + 1) + " by " + Exact.text(misfit.abs()) + " tooth");
+      }
+    }
+    return String.join(", ", all);
+  }
+
+  /** The angles from the first planet at which all go in, degrees. */
+  private static String positions(Planetary set) {
+    List<String> all = new ArrayList<>();
+    for (int k = 0; k < set.count(); k++) {
+      BigFraction degrees = new PlanetGeometry(set).turnsTo(k).multiply(360);
+      all.add(PairRule.rounded(degrees.doubleValue(), 2) + "\u00b0");
+    }
+    return String.join(", ", all);
+  }
+}

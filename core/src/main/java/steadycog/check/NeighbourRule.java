@@ -1,0 +1,52 @@
+package steadycog.check;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import steadycog.shape.PlanetGeometry;
+import steadycog.train.Planetary;
+import steadycog.train.Train;
+
+/** Tips of neighbouring planets must clear: 2 a sin(pi/N) - da > 0 (Niemann & Winter II). */
+final class NeighbourRule extends PlanetaryRule {
+  /** Closer than this a little wear or a fat tooth makes them touch, in modules. */
+  private static final double NEAR = 0.2;
+
+  @Override
+  Optional<Finding> check(Train train, Planetary set, PlanetGeometry geometry) {
+    if (set.count() < 2) {
+      return Optional.empty();
+    }
+    double margin = geometry.neighbourMargin();
+    Finding found =
+        Finding.of("neighbour", severity(margin), set.planetIds())
+            .with("planets", set.count())
+            .with("margin", PairRule.rounded(margin, 2))
+            .with("length", length(train, Math.abs(margin)));
+    if (margin >= NEAR) {
+      return Optional.of(found.worded("clear"));
+    }
+    List<Cure> cures = new ArrayList<>(recounts(train, set));
+    if (margin < 0) {
+      fewerPlanets(set).ifPresent(fewer -> cures.addFirst(Cure.set(train, set, fewer)));
+    }
+    return Optional.of((margin < 0 ? found : found.worded("near")).curedBy(cures));
+  }
+
+  private static Severity severity(double margin) {
+    if (margin < 0) {
+      return Severity.ERROR;
+    }
+    return margin < NEAR ? Severity.WARNING : Severity.OK;
+  }
+
+  private static Optional<Planetary> fewerPlanets(Planetary set) {
+    for (int n = set.count() - 1; n >= 2; n--) {
+      Planetary fewer = set.withCount(n);
+      if (Recount.goesTogether(fewer)) {
+        return Optional.of(fewer);
+      }
+    }
+    return Optional.empty();
+  }
+}

@@ -1,0 +1,82 @@
+package steadycog.check;
+
+import java.util.Optional;
+import steadycog.shape.PlanetGeometry;
+import steadycog.train.Planetary;
+import steadycog.train.Train;
+
+/**
+ * Sun, planets and ring of one module meet at one centre distance when R = S + 2 P. A ring that is
+ * off by d teeth can be brought to the planets by profile shift, at a strain of d/(S + R) (Müller,
+ * <i>Epicyclic Drive Trains</i>). Paired planets need their triangle to close.
+ */
+final class PitchFitRule extends PlanetaryRule {
+  private static final int EASY = 1;
+  private static final int MOST = 3;
+
+  @Override
+  Optional<Finding> check(Train train, Planetary set, PlanetGeometry geometry) {
+    if (set.paired()) {
+      return pairs(train, set, geometry);
+    }
+    if (geometry.stretch().isEmpty()) {
+      return Optional.empty();
+    }
+    int off = geometry.stretch().getAsInt();
+    int fitting = set.ring().orElseThrow().count() - off;
+    if (off == 0) {
+      return Optional.of(
+          finding("pitch-fit", Severity.OK, set)
+              .with("ringTeeth", fitting)
+              .with("stretch", 0)
+              .worded("fits"));
+    }
+    boolean reaches = geometry.ringReaches();
+    Finding found =
+        finding("pitch-fit", severity(Math.abs(off), reaches), set)
+            .with("stretch", off)
+            .with("teethOff", Math.abs(off) == 1 ? "1 tooth" : Math.abs(off) + " teeth")
+            .with("tooLarge", off > 0 ? "too large" : "too small")
+            .with("needed", fitting)
+            .with("strain", strain(set, off))
+            .curedBy(recounts(train, set));
+    return Optional.of(
+        reaches
+            ? found
+                .with("workingAngle", degrees(geometry.ringWorkingAngle()))
+                .with("shift", PairRule.rounded(geometry.ringShift(), 3))
+                .worded("stretched")
+            : found.worded("apart"));
+  }
+
+  private static Severity severity(int off, boolean reaches) {
+    if (!reaches || off > MOST) {
+      return Severity.ERROR;
+    }
+    return off > EASY ? Severity.WARNING : Severity.NOTE;
+  }
+
+  /** The distortion against all teeth that share it. */
+  private static String strain(Planetary set, int off) {
+    int teeth = set.sun().orElseThrow().count() + set.ring().orElseThrow().count();
+    return PairRule.rounded(100.0 * Math.abs(off) / teeth, 2) + " %";
+  }
+
+  private static String degrees(double radians) {
+    return PairRule.rounded(Math.toDegrees(radians), 2) + "\u00b0";
+  }
+
+  private static Optional<Finding> pairs(Train train, Planetary set, PlanetGeometry geometry) {
+    double margin = geometry.pairMargin();
+    Finding found =
+        finding("pitch-fit", margin < 0 ? Severity.ERROR : Severity.OK, set)
+            .with("margin", PairRule.rounded(margin, 2));
+    return Optional.of(
+        margin < 0
+            ? found
+                .with("excess", PairRule.rounded(-margin, 2))
+                .curedBy(recounts(train, set))
+                .worded("pair")
+            : found.worded("pair-fits"));
+  }
+}

@@ -1,0 +1,76 @@
+package steadycog.shape;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import steadycog.shape.Placed.Orbit;
+import steadycog.shape.PlanetGeometry.Polar;
+import steadycog.train.MemberId;
+import steadycog.train.Mesh;
+import steadycog.train.Part;
+import steadycog.train.Planetary;
+import steadycog.train.Train;
+
+/**
+ * The carriers of a train, and all planets but the first of each set.
+ *
+ * @param first every wheel once, as it was given
+ * @param copies the further planets, each turned so that it meshes with what is nearer to the sun;
+ *     where the set does not assemble its teeth run into the ring's, as they would
+ */
+record Carried(List<PlacedWheel> first, List<PlacedWheel> copies, List<PlacedCarrier> carriers) {
+  /** The plate reaches past the pins by this share of the planet. */
+  private static final double PLATE_SHARE = 0.62;
+
+  static Carried of(
+      Train train, List<PlacedWheel> first, Axes axes, Map<MemberId, Integer> planes) {
+    Map<MemberId, PlacedWheel> known = new HashMap<>();
+    first.forEach(wheel -> known.put(wheel.id(), wheel));
+    List<PlacedWheel> copies = new ArrayList<>();
+    List<PlacedCarrier> carriers = new ArrayList<>();
+    for (Part part : train.parts()) {
+      if (part instanceof Planetary set) {
+        for (int k = 1; k < set.count(); k++) {
+          addCopy(set, k, known, copies);
+        }
+        Orbit middle = known.get(set.planetIds().getFirst()).orbit().orElseThrow();
+        MemberId id = set.carrierId();
+        carriers.add(carrier(set, axes.of(id), planes.get(id)).at(middle.x(), middle.y()));
+      }
+    }
+    return new Carried(List.copyOf(first), List.copyOf(copies), List.copyOf(carriers));
+  }
+
+  private static void addCopy(
+      Planetary set, int k, Map<MemberId, PlacedWheel> first, List<PlacedWheel> copies) {
+    PlanetGeometry geometry = new PlanetGeometry(set);
+    Map<MemberId, PlacedWheel> here = new HashMap<>(first);
+    List<Mesh> meshes = new ArrayList<>(set.meshes());
+    if (set.sun().isEmpty()) {
+      // From the ring inwards, there being no sun to start from.
+      meshes = meshes.reversed();
+    }
+    for (Mesh mesh : meshes) {
+      MemberId planet = set.sun().isPresent() ? mesh.b() : mesh.a();
+      if (set.isPlanet(planet)) {
+        PlacedWheel base = first.get(planet);
+        PlacedWheel moved = base.carried(k, base.orbit().orElseThrow(), geometry.axis(planet, k));
+        PlacedWheel copy = Phases.meshing(here.get(mesh.other(planet)), moved);
+        here.put(planet, copy);
+        copies.add(copy);
+      }
+    }
+  }
+
+  private static PlacedCarrier carrier(Planetary set, int axis, int plane) {
+    PlanetGeometry geometry = new PlanetGeometry(set);
+    List<Polar> pins = new ArrayList<>();
+    for (int k = 0; k < set.count(); k++) {
+      pins.addAll(geometry.axes(k));
+    }
+    double planet = set.planets().getLast().count() / 2.0;
+    double plate = Math.max(geometry.innerRadius(), geometry.outerRadius()) + PLATE_SHARE * planet;
+    return new PlacedCarrier(set.carrierId(), axis, plane, 0, 0, pins, plate);
+  }
+}

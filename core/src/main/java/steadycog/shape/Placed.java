@@ -1,0 +1,31 @@
+package steadycog.shape;
+
+import java.util.Optional;
+import steadycog.train.MemberId;
+
+/** A member where it stands in the face view, marks at twelve o'clock. */
+public sealed interface Placed permits PlacedWheel, PlacedCarrier {
+
+  MemberId id();
+
+  /** Members with one number share an axis. */
+  int axis();
+
+  /** Members with one number lie side by side; higher ones nearer to the eye. */
+  int plane();
+
+  /** Of the axis, in modules. */
+  double x();
+
+  /** Of the axis, in modules, up. */
+  double y();
+
+  /** Radius of all that turns with it, in modules. */
+  double bodyRadius();
+
+  /** The carrier that takes this axis round with it; empty for an axis that stands still. */
+  Optional<Orbit> orbit();
+
+  /** An axis taken round by a carrier whose own axis is at x, y, in modules. */
+  record Orbit(MemberId carrier, double x, double y) {}
+}

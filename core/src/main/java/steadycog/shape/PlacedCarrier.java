@@ -1,0 +1,35 @@
+package steadycog.shape;
+
+import java.util.List;
+import java.util.Optional;
+import steadycog.train.MemberId;
+
+/**
+ * A carrier: a plate with the pins on which planets turn.
+ *
+ * @param pins where the pins stand about the carrier's axis before the crank is turned
+ * @param bodyRadius of the plate, in modules
+ */
+public record PlacedCarrier(
+    MemberId id,
+    int axis,
+    int plane,
+    double x,
+    double y,
+    List<PlanetGeometry.Polar> pins,
+    double bodyRadius)
+    implements Placed {
+
+  public PlacedCarrier {
+    pins = List.copyOf(pins);
+  }
+
+  @Override
+  public Optional<Orbit> orbit() {
+    return Optional.empty();
+  }
+
+  PlacedCarrier at(double newX, double newY) {
+    return new PlacedCarrier(id, axis, plane, newX, newY, pins, bodyRadius);
+  }
+}

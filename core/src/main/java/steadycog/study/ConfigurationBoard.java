@@ -1,0 +1,91 @@
+package steadycog.study;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.apache.commons.numbers.fraction.BigFraction;
+import steadycog.motion.Mechanism;
+import steadycog.motion.Motion;
+import steadycog.motion.MotionSolver;
+import steadycog.motion.RatioBoard;
+import steadycog.motion.RatioBoard.Configuration;
+import steadycog.motion.Relation;
+import steadycog.number.Exact;
+import steadycog.number.Mode;
+import steadycog.torque.TorqueSolver;
+import steadycog.torque.Torques;
+import steadycog.train.Roles;
+import steadycog.train.Train;
+
+/**
+ * Every configuration of a train with what it asks of the member that is held.
+ *
+ * @param freedoms of the train with nothing held
+ */
+public record ConfigurationBoard(List<Row> rows, int freedoms) {
+  /** A ratio this near to 1 : 1 is seldom worth its parts. */
+  private static final BigFraction NEAR_ONE = Exact.of(115, 100);
+
+  /**
+   * One configuration.
+   *
+   * @param reaction torque from outside on the held member, or the size of that through the clutch
+   *     that locks two, for one unit of drive torque; ideal. Empty where nothing is held or it does
+   *     not follow
+   * @param seldom whether the ratio is so near to 1 : 1 that it is seldom worth its parts
+   */
+  public record Row(Configuration configuration, Optional<BigFraction> reaction, boolean seldom) {
+
+    /** Whether {@code roles} put the train in this configuration. */
+    public boolean isIn(Roles roles) {
+      Roles own = configuration.in(Roles.NONE);
+      return roles.drives().size() == 1
+          && roles.drives().getFirst().member().equals(configuration.drive())
+          && roles.take().filter(take -> take.member().equals(configuration.take())).isPresent()
+          && roles.holds().equals(own.holds())
+          && roles.locks().equals(own.locks());
+    }
+  }
+
+  public ConfigurationBoard {
+    rows = List.copyOf(rows);
+  }
+
+  /** Works out every configuration; see {@link RatioBoard#of} for the cost. */
+  public static ConfigurationBoard of(Train train) {
+    RatioBoard board = RatioBoard.of(train);
+    List<Row> rows = new ArrayList<>();
+    for (Configuration one : board.configurations()) {
+      rows.add(new Row(one, reaction(train, one), isSeldomUseful(one)));
+    }
+    return new ConfigurationBoard(rows, board.freedoms());
+  }
+
+  private static Optional<BigFraction> reaction(Train train, Configuration one) {
+    if (one.hold().isEmpty() && one.lock().isEmpty()) {
+      return Optional.empty();
+    }
+    Mechanism mechanism = Mechanism.of(train.withRoles(one.in(Roles.NONE)));
+    Motion motion = MotionSolver.solve(mechanism);
+    Torques torques = TorqueSolver.solve(motion);
+    return one.hold().isPresent() ? torques.external(one.hold().get()) : atClutch(torques);
+  }
+
+  private static Optional<BigFraction> atClutch(Torques torques) {
+    List<Relation> relations = torques.mechanism().relations();
+    for (int k = 0; k < relations.size(); k++) {
+      if (relations.get(k).cause() instanceof Relation.Locked(var lock)) {
+        return torques
+            .relationTorque(k, torques.mechanism().indexOf(lock.a()))
+            .map(BigFraction::abs);
+      }
+    }
+    return Optional.empty();
+  }
+
+  private static boolean isSeldomUseful(Configuration one) {
+    BigFraction size = one.ratio().reduction().abs();
+    BigFraction larger = size.compareTo(BigFraction.ONE) < 0 ? size.reciprocal() : size;
+    return one.ratio().mode() != Mode.DIRECT && larger.compareTo(NEAR_ONE) <= 0;
+  }
+}
