@@ -2,11 +2,14 @@ package steadycog.app;
 
 import java.nio.file.Path;
 import java.util.List;
+import javafx.application.Platform;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.Menu;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
+import javafx.scene.control.ScrollPane;
 import javafx.scene.control.SeparatorMenuItem;
 import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
@@ -15,7 +18,6 @@ import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
-import javafx.scene.layout.Region;
 import steadycog.app.desk.Desk;
 import steadycog.app.look.Look;
 import steadycog.job.Sheet;
@@ -28,7 +30,10 @@ final class Head extends HBox {
   private final HBox tabs = new HBox();
   private final Button undo = plain("Undo", "Ctrl+Z");
   private final Button redo = plain("Redo", "Ctrl+Shift+Z");
-  private final MenuButton recent = new MenuButton("Recent");
+  private final Menu recent = new Menu("Recent");
+  private final ScrollPane strip = new ScrollPane();
+  private final MenuButton trains =
+      menu("Train", "train-menu", "Add, copy, name, remove or choose a train of this job");
   private List<String> shownNames = List.of();
 
   Head(Desk desk, JobKeeper keeper, Runnable showKeys) {
@@ -36,23 +41,22 @@ final class Head extends HBox {
     this.keeper = keeper;
     getStyleClass().add("head");
     title.setId("job-title");
-    title.setMinWidth(60);
-    tabs.setMinWidth(0);
-    Region gap = new Region();
-    HBox.setHgrow(gap, Priority.ALWAYS);
-    getChildren().addAll(title, tabs, trainMenu(), gap, undo, redo);
+    title.setMinWidth(90);
+    strip.setContent(tabs);
+    strip.getStyleClass().add("train-tabs");
+    strip.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+    strip.setVbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+    strip.setFitToHeight(true);
+    strip.setFocusTraversable(false);
+    strip.setMinWidth(80);
+    HBox.setHgrow(strip, Priority.ALWAYS);
+    strip.widthProperty().addListener(o -> Platform.runLater(this::scrollToShown));
+    getChildren().addAll(title, strip, trains, undo, redo);
     undo.setOnAction(e -> desk.undo());
     redo.setOnAction(e -> desk.redo());
-    add(plain("New", "Ctrl+N"), keeper::startNew);
-    add(plain("Open \u2026", "Ctrl+O"), keeper::open);
-    recent.getStyleClass().add("plain");
-    recent.setMinWidth(USE_PREF_SIZE);
-    recent.setOnShowing(e -> listRecent());
-    recent.getItems().add(new MenuItem());
-    getChildren().add(recent);
+    fillTrainMenu();
     add(plain("Save", "Ctrl+S"), keeper::save);
-    add(plain("Save as \u2026", "Ctrl+Shift+S"), keeper::saveAs);
-    getChildren().add(new ViewMenu(desk));
+    getChildren().addAll(fileMenu(), new ViewMenu(desk));
     add(plain("Keys", "?"), showKeys);
     desk.pageProperty().addListener(o -> refresh());
     desk.fileProperty().addListener(o -> refresh());
@@ -71,19 +75,45 @@ final class Head extends HBox {
     return button;
   }
 
-  private MenuButton trainMenu() {
-    MenuButton menu = Look.styled(new MenuButton("Train"), "plain");
-    menu.setId("train-menu");
+  private static MenuButton menu(String words, String id, String help) {
+    MenuButton menu = Look.styled(new MenuButton(words), "plain");
+    menu.setId(id);
     menu.setMinWidth(USE_PREF_SIZE);
-    menu.setTooltip(new Tooltip("Add, copy, name or remove a train of this job"));
+    menu.setTooltip(new Tooltip(help));
+    return menu;
+  }
+
+  private MenuButton fileMenu() {
+    MenuButton menu = menu("File", "file-menu", "New, open, recent files, save under another name");
     menu.getItems()
         .addAll(
+            item("New job   Ctrl+N", keeper::startNew),
+            item("Open \u2026   Ctrl+O", keeper::open),
+            recent,
+            new SeparatorMenuItem(),
+            item("Save as \u2026   Ctrl+Shift+S", keeper::saveAs));
+    menu.setOnShowing(e -> listRecent());
+    return menu;
+  }
+
+  /** What can be done with trains, and all of them by name, since tabs may not all be in sight. */
+  private void fillTrainMenu() {
+    trains
+        .getItems()
+        .setAll(
             item("New train", desk::addTrain),
             item("Try a variant: copy this train", desk::duplicateTrain),
             item("Rename this train", this::rename),
             new SeparatorMenuItem(),
-            item("Remove this train", desk::removeTrain));
-    return menu;
+            item("Remove this train", desk::removeTrain),
+            new SeparatorMenuItem());
+    List<Sheet> sheets = desk.job().sheets();
+    for (int k = 0; k < sheets.size(); k++) {
+      int index = k;
+      MenuItem item = item(sheets.get(k).name(), () -> desk.showSheet(index));
+      item.setMnemonicParsing(false);
+      trains.getItems().add(item);
+    }
   }
 
   private static MenuItem item(String words, Runnable action) {
@@ -115,9 +145,21 @@ final class Head extends HBox {
     if (!names.equals(shownNames)) {
       shownNames = names;
       rebuildTabs(names);
+      fillTrainMenu();
     }
     if (shownTab() instanceof ToggleButton tab) {
       tab.setSelected(true);
+    }
+    Platform.runLater(this::scrollToShown);
+  }
+
+  /** Brings the tab of the train in view into sight. */
+  private void scrollToShown() {
+    double room = tabs.getWidth() - strip.getViewportBounds().getWidth();
+    if (room > 0) {
+      double middle = shownTab().getBoundsInParent().getCenterX();
+      double wanted = middle - strip.getViewportBounds().getWidth() / 2;
+      strip.setHvalue(Math.clamp(wanted / room, 0, 1));
     }
   }
 
@@ -133,7 +175,7 @@ final class Head extends HBox {
       ToggleButton tab = Look.styled(new ToggleButton(names.get(k)), "train-tab");
       tab.setMnemonicParsing(false);
       tab.setToggleGroup(group);
-      tab.setMinWidth(40);
+      tab.setMinWidth(USE_PREF_SIZE);
       tab.setTooltip(new Tooltip(names.get(k) + " (twice to rename)"));
       tab.setOnAction(
           e -> {

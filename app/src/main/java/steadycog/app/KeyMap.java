@@ -17,12 +17,13 @@ final class KeyMap extends StackPane {
   private static final List<List<Entry>> COLUMNS =
       List.of(
           List.of(
-              new Entry("D H T F", "drive, hold, take off, free the chosen wheel"),
-              new Entry("L", "lock it to the wheel chosen next"),
+              new Entry("D H T F", "drive, hold, take off, free the chosen member"),
+              new Entry("L", "lock it to the member chosen next"),
               new Entry("+ \u2212", "a tooth more or fewer (or scroll on it)"),
               new Entry("M K I", "add a wheel: meshing, keyed, idler behind it"),
+              new Entry("P O", "a planet more, fewer on its carrier"),
               new Entry("Del", "take it out"),
-              new Entry("\u2190 \u2192", "choose the wheel before, behind"),
+              new Entry("\u2190 \u2192", "choose the member before, behind"),
               new Entry("drag", "a wheel round its partner; Shift finer"),
               new Entry("R", "lay the train out again"),
               new Entry("E", "side view shown or hidden"),
@@ -31,6 +32,7 @@ final class KeyMap extends StackPane {
               new Entry("space, 0", "run or stop the crank; back to the marks")),
           List.of(
               new Entry("Ctrl+L, Esc", "to the train line, back to the drawing"),
+              new Entry("Ctrl+1 Ctrl+2", "lay out; drive & hold with the ratio board"),
               new Entry("Ctrl+Z", "undo"),
               new Entry("Ctrl+Shift+Z", "redo (also Ctrl+Y)"),
               new Entry("Ctrl+N", "new job"),

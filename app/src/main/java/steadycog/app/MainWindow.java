@@ -22,6 +22,7 @@ import org.jspecify.annotations.Nullable;
 import steadycog.app.crank.CrankBar;
 import steadycog.app.desk.Desk;
 import steadycog.app.desk.Preferences;
+import steadycog.app.desk.Station;
 import steadycog.app.geartable.GearTable;
 import steadycog.app.ledger.Ledger;
 import steadycog.app.look.Icon;
@@ -31,7 +32,7 @@ import steadycog.app.trainline.TrainLine;
 
 /** Everything in the window, from the top line to the crank. */
 public final class MainWindow extends StackPane {
-  private static final double LEDGER_WIDTH = 460;
+  private static final double LEDGER_WIDTH = 476;
 
   private final Desk desk;
   private final JobKeeper keeper;
@@ -46,7 +47,7 @@ public final class MainWindow extends StackPane {
     Look.dress(this);
     keeper = new JobKeeper(desk, dialogs, new RecentFiles(memory), this::ask, this::tell);
     head = new Head(desk, keeper, this::showKeys);
-    trainLine = new TrainLine(desk);
+    trainLine = new TrainLine(desk, new StationBar(desk));
     gearTable = new GearTable(desk);
     Ledger ledger = new Ledger(desk);
     desk.preferencesProperty()
@@ -170,6 +171,8 @@ public final class MainWindow extends StackPane {
       case Y -> desk::redo;
       case D -> this::changeLight;
       case L -> trainLine::startTyping;
+      case DIGIT1, NUMPAD1 -> () -> desk.stationProperty().set(Station.LAY_OUT);
+      case DIGIT2, NUMPAD2 -> () -> desk.stationProperty().set(Station.DRIVE_AND_HOLD);
       case PLUS, EQUALS, ADD -> () -> resizeText(1);
       case MINUS, SUBTRACT -> () -> resizeText(-1);
       case PAGE_DOWN -> () -> showNext(1);

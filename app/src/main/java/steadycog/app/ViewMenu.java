@@ -40,6 +40,7 @@ final class ViewMenu extends MenuButton {
             units("Speeds in", Unit.Dimension.SPEED),
             units("Torques in", Unit.Dimension.TORQUE),
             units("Powers in", Unit.Dimension.POWER),
+            units("Lengths in", Unit.Dimension.LENGTH),
             new SeparatorMenuItem(),
             choice("Light", p -> !p.dark(), p -> p.inDark(false)),
             choice("Dark", Preferences::dark, p -> p.inDark(true)),
@@ -60,7 +61,9 @@ final class ViewMenu extends MenuButton {
   }
 
   private static boolean uses(Preferences preferences, Unit unit) {
-    return List.of(preferences.speed(), preferences.torque(), preferences.power()).contains(unit);
+    return List.of(
+            preferences.speed(), preferences.torque(), preferences.power(), preferences.length())
+        .contains(unit);
   }
 
   private MenuItem choice(

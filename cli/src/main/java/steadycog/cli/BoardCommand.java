@@ -7,6 +7,7 @@ import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Spec;
+import steadycog.format.csv.BoardCsv;
 import steadycog.format.json.StudyJson;
 import steadycog.job.Sheet;
 import steadycog.motion.RatioBoard.Configuration;
@@ -26,6 +27,9 @@ final class BoardCommand implements Callable<Integer> {
   @Option(names = "--json", description = "print JSON")
   boolean json;
 
+  @Option(names = "--csv", description = "print comma-separated values")
+  boolean csv;
+
   @Override
   public Integer call() {
     return input.withOne(this::print);
@@ -34,7 +38,7 @@ final class BoardCommand implements Callable<Integer> {
   private int print(Sheet sheet) {
     ConfigurationBoard board = ConfigurationBoard.of(sheet.card().orElseThrow().train());
     PrintWriter out = spec.commandLine().getOut();
-    out.print(json ? StudyJson.board(board) : table(board));
+    out.print(json ? StudyJson.board(board) : csv ? BoardCsv.write(board) : table(board));
     out.flush();
     if (board.freedoms() > 2) {
       spec.commandLine()

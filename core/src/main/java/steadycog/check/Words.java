@@ -12,10 +12,14 @@ final class Words {
   private static final ResourceBundle BUNDLE = ResourceBundle.getBundle("steadycog.check.findings");
   private static final Pattern SLOT = Pattern.compile("\\{([a-zA-Z]+)}");
 
+  private static final String THE = "the ";
+
   private Words() {}
 
   static String message(Finding finding) {
-    return fill(BUNDLE.getString(finding.wording()), finding);
+    String filled = fill(BUNDLE.getString(finding.wording()), finding);
+    boolean named = filled.split("[ ,]", 2)[0].contains(".");
+    return named ? filled : Character.toUpperCase(filled.charAt(0)) + filled.substring(1);
   }
 
   /** The cure's words where there is a cure, else general advice, else nothing. */
@@ -39,6 +43,12 @@ final class Words {
     if (value == null) {
       throw new IllegalStateException("finding " + finding.code() + " lacks value " + name);
     }
-    return value;
+    boolean member = finding.members().stream().anyMatch(id -> id.toString().equals(value));
+    return member && isWord(value) ? THE + value.replaceFirst("(planet)_(.*)", "$2 $1") : value;
+  }
+
+  /** A member called by a word, {@code ring}, not by a letter or with its part. */
+  private static boolean isWord(String name) {
+    return Character.isLowerCase(name.charAt(0)) && name.indexOf('.') < 0;
   }
 }

@@ -120,7 +120,7 @@ public record RatioBoard(List<Configuration> configurations, int freedoms) {
   }
 
   /** The first member of every shaft that can be reached from outside. */
-  private static List<MemberId> shafts(Train train) {
+  public static List<MemberId> shafts(Train train) {
     List<MemberId> first = new ArrayList<>();
     train.parts().forEach(part -> first.addAll(part.shafts()));
     List<Join> ties = new ArrayList<>(train.keyed());

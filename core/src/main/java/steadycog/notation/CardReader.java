@@ -16,7 +16,6 @@ import steadycog.train.Drive;
 import steadycog.train.Join;
 import steadycog.train.MemberId;
 import steadycog.train.Part;
-import steadycog.train.Pitch;
 import steadycog.train.Place;
 import steadycog.train.Role;
 import steadycog.train.Roles;
@@ -183,24 +182,17 @@ final class CardReader {
     if (statement.accept("place")) {
       return readPlace(statement, names);
     }
-    if (statement.peek().is("module") || statement.peek().is("dp")) {
+    if (PitchText.isPitch(statement.peek())) {
       return readPitch(statement);
     }
     throw unknown(statement.peek());
   }
 
   private Item readPitch(Statement statement) throws BadStatement {
-    Token word = statement.next();
     if (count(Item.OfPitch.class) > 0) {
-      throw new BadStatement(word.problem("a second module or dp: a train has one"));
+      throw new BadStatement(statement.peek().problem("a second module or dp: a train has one"));
     }
-    Token at = statement.peek();
-    Pitch pitch =
-        word.is("dp")
-            ? Statement.at(at, statement.expectNumber("teeth an inch as 16"), Pitch.Diametral::new)
-            : Statement.at(at, statement.expectQuantity(Unit.Dimension.LENGTH), Pitch.Module::new);
-    statement.expectEnd("the end of the statement");
-    return new Item.OfPitch(pitch);
+    return new Item.OfPitch(PitchText.read(statement));
   }
 
   private Item readDrive(Statement statement, MemberNames names) throws BadStatement {

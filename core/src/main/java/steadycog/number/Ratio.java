@@ -35,22 +35,24 @@ public record Ratio(BigFraction reduction) {
 
   /** i without its sign as people write it: {@code 3.25 : 1}, or {@code 1 : 4} when it gears up. */
   public String reductionText() {
-    return colon(reduction.abs());
+    return colon(reduction, DECIMALS);
   }
 
   /** e without its sign in the same manner: {@code 1 : 3.25}. */
   public String trainValueText() {
-    return colon(trainValue().abs());
+    return colon(trainValue(), DECIMALS);
   }
 
-  private static String colon(BigFraction size) {
+  /** A ratio without its sign, the larger side rounded to at most {@code decimals} places. */
+  public static String colon(BigFraction ratio, int decimals) {
+    BigFraction size = ratio.abs();
     return size.compareTo(BigFraction.ONE) < 0
-        ? "1 : " + rounded(size.reciprocal())
-        : rounded(size) + " : 1";
+        ? "1 : " + rounded(size.reciprocal(), decimals)
+        : rounded(size, decimals) + " : 1";
   }
 
-  private static String rounded(BigFraction size) {
-    BigDecimal decimal = Exact.decimal(size, DECIMALS).stripTrailingZeros();
+  private static String rounded(BigFraction size, int decimals) {
+    BigDecimal decimal = Exact.decimal(size, decimals).stripTrailingZeros();
     return decimal.scale() < 0 ? decimal.toPlainString() : decimal.toString();
   }
 }

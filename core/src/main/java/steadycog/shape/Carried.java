@@ -71,6 +71,6 @@ record Carried(List<PlacedWheel> first, List<PlacedWheel> copies, List<PlacedCar
     }
     double planet = set.planets().getLast().count() / 2.0;
     double plate = Math.max(geometry.innerRadius(), geometry.outerRadius()) + PLATE_SHARE * planet;
-    return new PlacedCarrier(set.carrierId(), axis, plane, 0, 0, pins, plate);
+    return new PlacedCarrier(set.carrierId(), axis, plane, 0, 0, set.count(), pins, plate);
   }
 }

@@ -7,6 +7,7 @@ import steadycog.train.MemberId;
 /**
  * A carrier: a plate with the pins on which planets turn.
  *
+ * @param planets how many planets, or pairs of them, it carries
  * @param pins where the pins stand about the carrier's axis before the crank is turned
  * @param bodyRadius of the plate, in modules
  */
@@ -16,6 +17,7 @@ public record PlacedCarrier(
     int plane,
     double x,
     double y,
+    int planets,
     List<PlanetGeometry.Polar> pins,
     double bodyRadius)
     implements Placed {
@@ -30,6 +32,6 @@ public record PlacedCarrier(
   }
 
   PlacedCarrier at(double newX, double newY) {
-    return new PlacedCarrier(id, axis, plane, newX, newY, pins, bodyRadius);
+    return new PlacedCarrier(id, axis, plane, newX, newY, planets, pins, bodyRadius);
   }
 }

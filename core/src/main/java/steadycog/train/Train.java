@@ -5,6 +5,8 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
+import java.util.function.UnaryOperator;
 
 /**
  * A whole train as it stands on the bench: parts, what joins them, and the roles of their members.
@@ -124,6 +126,20 @@ public record Train(
         places,
         pitch,
         roles);
+  }
+
+  /**
+   * The same train with {@code part} in place of the one of that name, and without whatever is said
+   * about members that do not stay.
+   */
+  public Train replacing(Part part, Predicate<MemberId> stays) {
+    return new Train(
+        parts.stream().map(old -> old.name().equals(part.name()) ? part : old).toList(),
+        joins.stream().filter(join -> stays.test(join.a()) && stays.test(join.b())).toList(),
+        coaxials.stream().filter(pair -> stays.test(pair.a()) && stays.test(pair.b())).toList(),
+        places.stream().filter(place -> stays.test(place.member())).toList(),
+        pitch,
+        roles.renamed(UnaryOperator.identity(), stays));
   }
 
   /** The same train with {@code place} instead of any earlier one for its member. */

@@ -2,6 +2,7 @@ package steadycog.app.desk;
 
 import java.io.IOException;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
@@ -15,14 +16,20 @@ import steadycog.format.file.JobFiles;
 import steadycog.format.json.UnreadableException;
 import steadycog.job.Job;
 import steadycog.job.Sheet;
+import steadycog.motion.RatioBoard.Configuration;
 import steadycog.notation.Card;
 import steadycog.notation.CardException;
 import steadycog.notation.CardProblem;
+import steadycog.number.Quantity;
 import steadycog.train.ChainEdit;
 import steadycog.train.Drive;
 import steadycog.train.Member;
 import steadycog.train.MemberId;
+import steadycog.train.Parallel;
+import steadycog.train.Part;
+import steadycog.train.Pitch;
 import steadycog.train.Place;
+import steadycog.train.Planetary;
 import steadycog.train.Roles;
 import steadycog.train.Teeth;
 import steadycog.train.Train;
@@ -43,6 +50,7 @@ public final class Desk {
       new ReadOnlyObjectWrapper<>(Optional.empty());
   private final ReadOnlyObjectWrapper<Optional<Path>> file =
       new ReadOnlyObjectWrapper<>(Optional.empty());
+  private final ObjectProperty<Station> station = new SimpleObjectProperty<>(Station.LAY_OUT);
   private final ObjectProperty<Preferences> preferences =
       new SimpleObjectProperty<>(Preferences.USUAL);
   private final History history = new History();
@@ -73,6 +81,11 @@ public final class Desk {
 
   public ReadOnlyObjectProperty<Optional<Path>> fileProperty() {
     return file.getReadOnlyProperty();
+  }
+
+  /** What is being worked at. */
+  public ObjectProperty<Station> stationProperty() {
+    return station;
   }
 
   public ObjectProperty<Preferences> preferencesProperty() {
@@ -156,6 +169,32 @@ public final class Desk {
     }
   }
 
+  /** Puts the train in a configuration of its ratio board. */
+  public void configure(Configuration configuration) {
+    changeRoles(configuration::in);
+  }
+
+  /** Gives the second drive another speed; a whole drag is one step until {@link #endStrand}. */
+  public void driveSecond(Quantity speed) {
+    changeTrain(
+        train -> {
+          List<Drive> drives = new ArrayList<>(train.roles().drives());
+          if (drives.size() < Roles.MOST_DRIVES) {
+            return train;
+          }
+          Drive second = drives.removeLast();
+          drives.add(new Drive(second.member(), Optional.of(speed), second.effort()));
+          Roles roles = train.roles();
+          return train.withRoles(new Roles(drives, roles.holds(), roles.take(), roles.locks()));
+        },
+        "second drive");
+  }
+
+  /** Gives all teeth a size. */
+  public void size(Pitch pitch) {
+    changeTrain(train -> train.sized(pitch));
+  }
+
   private void changeRoles(UnaryOperator<Roles> change) {
     changeTrain(train -> train.withRoles(change.apply(train.rolesInForce())));
   }
@@ -198,29 +237,68 @@ public final class Desk {
         .flatMap(Member::teeth);
   }
 
-  /**
-   * Lets a new wheel mesh with {@code member}, at the end of its chain or as a branch, and chooses
-   * it.
-   */
+  /** The part that a member of the train in view belongs to. */
+  public Optional<Part> partOf(MemberId member) {
+    return bench.get().map(b -> b.card().train().partOf(member));
+  }
+
+  private boolean isInChain(MemberId member) {
+    return partOf(member).filter(Parallel.class::isInstance).isPresent();
+  }
+
+  /** The planetary set that a member of the train in view belongs to. */
+  public Optional<Planetary> setOf(MemberId member) {
+    return partOf(member).filter(Planetary.class::isInstance).map(Planetary.class::cast);
+  }
+
+  /** Lets the set of {@code member} carry more or fewer planets, within what a carrier holds. */
+  public void changePlanets(MemberId member, int step) {
+    setOf(member)
+        .ifPresent(
+            set -> {
+              int count = Math.clamp(set.count() + step, 1, Planetary.MOST_PLANETS);
+              changeTrain(train -> train.withPart(set.withCount(count)), "planets " + set.name());
+            });
+  }
+
+  /** Lets a new wheel mesh with a wheel of a chain, at its end or as a branch, and chooses it. */
   public void meshWheel(MemberId member) {
-    boolean ring = teeth(member).filter(Teeth::internal).isPresent();
-    int count = ring ? Math.max(12, teeth(member).orElseThrow().count() / 3) : MESHED_TEETH;
-    build(train -> ChainEdit.meshWith(train, member, Teeth.external(count)));
+    if (isInChain(member)) {
+      boolean ring = teeth(member).filter(Teeth::internal).isPresent();
+      int count = ring ? Math.max(12, teeth(member).orElseThrow().count() / 3) : MESHED_TEETH;
+      build(train -> ChainEdit.meshWith(train, member, Teeth.external(count)));
+    }
   }
 
-  /** Keys a new wheel to {@code member}'s shaft and chooses it. */
+  /** Keys a new wheel to the shaft of a wheel of a chain and chooses it. */
   public void keyWheel(MemberId member) {
-    build(train -> ChainEdit.keyTo(train, member, Teeth.external(KEYED_TEETH)));
+    if (isInChain(member)) {
+      build(train -> ChainEdit.keyTo(train, member, Teeth.external(KEYED_TEETH)));
+    }
   }
 
-  /** Puts an idler behind {@code member} and chooses it. */
+  /** Puts an idler behind a wheel of a chain and chooses it. */
   public void insertIdler(MemberId member) {
-    build(train -> ChainEdit.insertAfter(train, member, Teeth.external(IDLER_TEETH)));
+    if (isInChain(member)) {
+      build(train -> ChainEdit.insertAfter(train, member, Teeth.external(IDLER_TEETH)));
+    }
   }
 
-  /** Takes a wheel out where that leaves a train; else nothing. */
+  /** Takes a wheel, or the sun or ring of a set, out where that leaves a train; else nothing. */
   public void removeWheel(MemberId member) {
-    build(train -> ChainEdit.remove(train, member).orElse(train));
+    if (isInChain(member)) {
+      build(train -> ChainEdit.remove(train, member).orElse(train));
+    } else {
+      setOf(member).flatMap(set -> set.without(member)).ifPresent(this::replaceSet);
+    }
+  }
+
+  /** Roles of members that the set has no more go with them. */
+  private void replaceSet(Planetary fewer) {
+    List<MemberId> kept = fewer.members().stream().map(Member::id).toList();
+    changeTrain(
+        train ->
+            train.replacing(fewer, id -> !id.part().equals(fewer.name()) || kept.contains(id)));
   }
 
   /** Changes the wheels; the one that is new is chosen, and stated roles keep their wheels. */

@@ -9,17 +9,24 @@ import steadycog.number.Unit;
  * @param textSize in pixels, {@value #SMALLEST_TEXT} to {@value #LARGEST_TEXT}
  */
 public record Preferences(
-    boolean trainValueLeads, Unit speed, Unit torque, Unit power, boolean dark, double textSize) {
+    boolean trainValueLeads,
+    Unit speed,
+    Unit torque,
+    Unit power,
+    Unit length,
+    boolean dark,
+    double textSize) {
   public static final double SMALLEST_TEXT = 11;
   public static final double LARGEST_TEXT = 20;
   public static final double NORMAL_TEXT = 13.5;
   public static final Preferences USUAL =
-      new Preferences(false, Unit.RPM, Unit.NM, Unit.W, false, NORMAL_TEXT);
+      new Preferences(false, Unit.RPM, Unit.NM, Unit.W, Unit.MM, false, NORMAL_TEXT);
 
   public Preferences {
     require(speed, Unit.Dimension.SPEED);
     require(torque, Unit.Dimension.TORQUE);
     require(power, Unit.Dimension.POWER);
+    require(length, Unit.Dimension.LENGTH);
     textSize = Math.clamp(textSize, SMALLEST_TEXT, LARGEST_TEXT);
   }
 
@@ -30,25 +37,25 @@ public record Preferences(
   }
 
   public Preferences leading(boolean trainValue) {
-    return new Preferences(trainValue, speed, torque, power, dark, textSize);
+    return new Preferences(trainValue, speed, torque, power, length, dark, textSize);
   }
 
   /** The same with {@code unit} for whatever it measures. */
   public Preferences in(Unit unit) {
     return switch (unit.dimension()) {
-      case SPEED -> new Preferences(trainValueLeads, unit, torque, power, dark, textSize);
-      case TORQUE -> new Preferences(trainValueLeads, speed, unit, power, dark, textSize);
-      case POWER -> new Preferences(trainValueLeads, speed, torque, unit, dark, textSize);
-      case LENGTH -> this;
+      case SPEED -> new Preferences(trainValueLeads, unit, torque, power, length, dark, textSize);
+      case TORQUE -> new Preferences(trainValueLeads, speed, unit, power, length, dark, textSize);
+      case POWER -> new Preferences(trainValueLeads, speed, torque, unit, length, dark, textSize);
+      case LENGTH -> new Preferences(trainValueLeads, speed, torque, power, unit, dark, textSize);
     };
   }
 
   public Preferences inDark(boolean now) {
-    return new Preferences(trainValueLeads, speed, torque, power, now, textSize);
+    return new Preferences(trainValueLeads, speed, torque, power, length, now, textSize);
   }
 
   public Preferences sized(double pixels) {
-    return new Preferences(trainValueLeads, speed, torque, power, dark, pixels);
+    return new Preferences(trainValueLeads, speed, torque, power, length, dark, pixels);
   }
 
   /** How much larger than usual the text is. */

@@ -2,6 +2,7 @@ package steadycog.app.geartable;
 
 import java.util.List;
 import java.util.Optional;
+import javafx.scene.Node;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.input.ScrollEvent;
 import org.apache.commons.numbers.fraction.BigFraction;
@@ -40,9 +41,8 @@ final class FaceHand {
         });
   }
 
-  /** Lets the mouse act on a drawn wheel. */
-  void hold(WheelView view) {
-    MemberId id = view.wheel().id();
+  /** Lets the mouse act on what is drawn of a member. */
+  void hold(Node view, MemberId id) {
     view.setOnMousePressed(
         press -> {
           remember(press);
@@ -99,7 +99,7 @@ final class FaceHand {
   /** A wheel on the dragged shaft and the partner round which it goes. */
   private record Steer(MemberId wheel, MemberId partner) {}
 
-  private void place(Steer steer, WheelView partner, MouseEvent drag) {
+  private void place(Steer steer, BodyView partner, MouseEvent drag) {
     var mouse = face.sceneToLocal(drag.getSceneX(), drag.getSceneY());
     double degrees =
         Math.toDegrees(
@@ -111,13 +111,17 @@ final class FaceHand {
 
   /** The wheel of the shaft that meshes with one before it on the card, else any that meshes. */
   private static Optional<Steer> steered(Bench bench, MemberId id) {
+    List<Mesh> meshes =
+        bench.card().train().meshes().stream().filter(m -> m.carrier().isEmpty()).toList();
+    if (meshes.stream().noneMatch(mesh -> mesh.touches(id))) {
+      return Optional.empty();
+    }
     int axis = bench.study().layout().wheel(id).axis();
     List<MemberId> shaft =
         bench.study().layout().wheels().stream()
             .filter(wheel -> wheel.axis() == axis)
             .map(PlacedWheel::id)
             .toList();
-    List<Mesh> meshes = bench.card().train().meshes();
     return meshes.stream()
         .filter(mesh -> shaft.contains(mesh.b()))
         .map(mesh -> new Steer(mesh.b(), mesh.a()))

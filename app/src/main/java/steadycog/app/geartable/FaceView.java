@@ -2,7 +2,9 @@ package steadycog.app.geartable;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import javafx.scene.Group;
 import javafx.scene.layout.Pane;
@@ -11,13 +13,21 @@ import steadycog.app.desk.Bench;
 import steadycog.app.desk.Desk;
 import steadycog.app.geartable.TagPlaces.Disc;
 import steadycog.app.look.Look;
+import steadycog.app.look.Roles;
+import steadycog.app.look.Sign;
 import steadycog.motion.Motion;
 import steadycog.number.AngularSpeed;
+import steadycog.shape.FaceLayout;
+import steadycog.shape.Placed;
+import steadycog.shape.PlacedCarrier;
 import steadycog.shape.PlacedWheel;
+import steadycog.shape.PlanetGeometry;
 import steadycog.train.MemberId;
-import steadycog.train.Mesh;
+import steadycog.train.Planetary;
+import steadycog.train.Role;
+import steadycog.train.Teeth;
 
-/** All wheels seen along their axes, to true scale and fitted to the space there is. */
+/** All members seen along their axes, to true scale and fitted to the space there is. */
 final class FaceView extends Pane {
   private static final double MARGIN = 22;
 
@@ -29,21 +39,29 @@ final class FaceView extends Pane {
   private static final double SHORTEST_BAR = 50;
 
   private final Desk desk;
-  private final Group wheels = new Group();
+  private final Group bodies = new Group();
   private final Group tags = new Group();
-  private final List<WheelView> views = new ArrayList<>();
+  private final Map<Key, BodyView> views = new HashMap<>();
+  private final Map<Key, WheelTag> tagViews = new HashMap<>();
   private final FaceHand hand;
   private double scale = 1;
   private double zoom = 1;
   private double panX;
   private double panY;
 
+  /** Which of several equal wheels. */
+  private record Key(MemberId id, int copy) {
+    static Key of(Placed placed) {
+      return new Key(placed.id(), placed instanceof PlacedWheel wheel ? wheel.copy() : 0);
+    }
+  }
+
   FaceView(Desk desk) {
     this.desk = desk;
     hand = new FaceHand(desk, this);
-    wheels.setManaged(false);
+    bodies.setManaged(false);
     tags.setManaged(false);
-    getChildren().addAll(wheels, tags);
+    getChildren().addAll(bodies, tags);
     Look.clip(this);
     widthProperty().addListener(o -> rebuild());
     heightProperty().addListener(o -> rebuild());
@@ -85,74 +103,145 @@ final class FaceView extends Pane {
     rebuild();
   }
 
-  /** The drawn wheel of {@code id}. */
-  Optional<WheelView> view(MemberId id) {
-    return views.stream().filter(view -> view.wheel().id().equals(id)).findFirst();
+  /** The drawn body of {@code id}, the first of several. */
+  Optional<BodyView> view(MemberId id) {
+    return Optional.ofNullable(views.get(new Key(id, 0)));
   }
 
   private void rebuild() {
-    wheels.getChildren().clear();
-    tags.getChildren().clear();
-    views.clear();
     Optional<Bench> bench = desk.bench();
-    if (bench.isEmpty() || getWidth() < 2 * MARGIN || getHeight() < 2 * MARGIN) {
+    boolean room = getWidth() >= 2 * MARGIN && getHeight() >= 2 * MARGIN;
+    bodies.setVisible(bench.isPresent() && room);
+    tags.setVisible(bodies.isVisible());
+    if (!bodies.isVisible()) {
       return;
     }
-    double[] box = bench.get().study().layout().bounds();
+    FaceLayout layout = bench.get().study().layout();
+    double[] box = layout.bounds();
     double width = getWidth() - 2 * MARGIN;
     double height = getHeight() - 2 * MARGIN - NOTE;
     scale =
-        Math.min(LARGEST_SCALE, Math.min(width / (box[2] - box[0]), height / (box[3] - box[1])));
-    scale *= zoom;
-    double centreX = (box[0] + box[2]) / 2;
-    double centreY = (box[1] + box[3]) / 2;
-    for (PlacedWheel wheel : backToFront(bench.get())) {
-      WheelView view = new WheelView(wheel, scale);
-      view.setTranslateX(getWidth() / 2 + panX + (wheel.x() - centreX) * scale);
-      view.setTranslateY((getHeight() - NOTE) / 2 + panY - (wheel.y() - centreY) * scale);
-      hand.hold(view);
-      views.add(view);
+        zoom
+            * Math.min(
+                LARGEST_SCALE, Math.min(width / (box[2] - box[0]), height / (box[3] - box[1])));
+    double x0 = getWidth() / 2 + panX - (box[0] + box[2]) / 2 * scale;
+    double y0 = (getHeight() - NOTE) / 2 + panY + (box[1] + box[3]) / 2 * scale;
+    List<Placed> order = backToFront(bench.get());
+    drop(order);
+    List<BodyView> shown = new ArrayList<>();
+    for (Placed placed : order) {
+      BodyView view = views.computeIfAbsent(Key.of(placed), key -> added(BodyView.of(placed)));
+      view.show(placed, scale);
+      view.putDown(x0, y0);
+      if (view instanceof WheelView wheel) {
+        wheel.showPlate(layout.carriers().stream().noneMatch(c -> c.axis() == placed.axis()));
+      }
+      view.setViewOrder(-shown.size());
+      view.overlay().ifPresent(over -> over.setViewOrder(-order.size()));
+      shown.add(view);
     }
-    wheels.getChildren().setAll(views);
     showRoles(bench.get());
-    placeTags(bench.get());
+    placeTags(bench.get(), shown);
     showSelection();
     turn();
   }
 
+  private BodyView added(BodyView view) {
+    hand.hold(view, view.id());
+    bodies.getChildren().add(view);
+    view.overlay()
+        .ifPresent(
+            over -> {
+              hand.hold(over, view.id());
+              bodies.getChildren().add(over);
+            });
+    return view;
+  }
+
+  /** Takes away what the train has no more. */
+  private void drop(List<Placed> kept) {
+    List<Key> keys = kept.stream().map(Key::of).toList();
+    List<BodyView> gone =
+        views.entrySet().stream()
+            .filter(entry -> !keys.contains(entry.getKey()))
+            .map(Map.Entry::getValue)
+            .toList();
+    for (BodyView view : gone) {
+      bodies.getChildren().remove(view);
+      view.overlay().ifPresent(bodies.getChildren()::remove);
+    }
+    views.keySet().retainAll(keys);
+    tagViews
+        .entrySet()
+        .removeIf(
+            entry -> {
+              boolean unused = !keys.contains(entry.getKey());
+              if (unused) {
+                tags.getChildren().remove(entry.getValue());
+              }
+              return unused;
+            });
+  }
+
   /**
    * Small wheels are drawn over large ones whatever their plane, so that every mesh is seen; a
-   * ring, being hollow, comes right behind the wheel inside it.
+   * ring, being hollow, comes right behind the wheel inside it, a carrier behind all.
    */
-  private static List<PlacedWheel> backToFront(Bench bench) {
-    return bench.study().layout().wheels().stream()
-        .sorted(Comparator.comparingDouble((PlacedWheel w) -> sizeToEye(bench, w)).reversed())
+  private static List<Placed> backToFront(Bench bench) {
+    return bench.study().layout().bodies().stream()
+        .sorted(Comparator.comparingDouble((Placed body) -> sizeToEye(bench, body)).reversed())
         .toList();
   }
 
-  private static double sizeToEye(Bench bench, PlacedWheel wheel) {
-    if (!wheel.teeth().internal()) {
-      return wheel.bodyRadius();
-    }
-    double largestInside = 0;
-    for (Mesh mesh : bench.card().train().meshes()) {
-      if (mesh.touches(wheel.id())) {
-        MemberId inside = mesh.other(wheel.id());
-        largestInside = Math.max(largestInside, bench.study().layout().wheel(inside).bodyRadius());
+  private static double sizeToEye(Bench bench, Placed body) {
+    return switch (body) {
+      case PlacedCarrier carrier -> Double.MAX_VALUE;
+      case PlacedWheel wheel when wheel.teeth().internal() -> largestInside(bench, wheel);
+      case PlacedWheel wheel -> wheel.bodyRadius();
+    };
+  }
+
+  /** Just more than the largest wheel inside a ring in its plane, so that none is hidden. */
+  private static double largestInside(Bench bench, PlacedWheel ring) {
+    double largest = 0;
+    for (PlacedWheel other : bench.study().layout().wheels()) {
+      boolean inside = other.distanceTo(ring) < ring.tipRadius();
+      if (inside && other.plane() == ring.plane() && !other.teeth().internal()) {
+        largest = Math.max(largest, other.bodyRadius());
       }
     }
-    return Math.nextUp(largestInside);
+    return Math.nextUp(largest);
   }
 
   private void showRoles(Bench bench) {
     boolean jammed = bench.study().motion().status() == Motion.Status.JAMMED;
-    for (WheelView view : views) {
-      MemberId id = view.wheel().id();
-      view.showRole(bench.study().role(id), way(bench, id));
-      view.showStuck(jammed && isInConflict(bench, id));
+    for (BodyView view : views.values()) {
+      Role role = bench.study().role(view.id());
+      view.showRole(role, way(bench, view.id()));
+      view.showStuck(jammed && isInConflict(bench, view.id()) || isMisfit(bench, view));
       view.setAccessibleText(
-          "Wheel " + id + ", " + view.wheel().teeth() + " teeth, " + bench.study().role(id).word());
+          Sign.called(view.id())
+              + teeth(view).map(count -> ", " + count + " teeth").orElse("")
+              + ", "
+              + Roles.word(role));
     }
+  }
+
+  /** Whether it is a planet that does not go in where it stands, or runs into the next one. */
+  private static boolean isMisfit(Bench bench, BodyView view) {
+    if (view.placed() instanceof PlacedWheel wheel
+        && wheel.orbit().isPresent()
+        && bench.card().train().partOf(wheel.id()) instanceof Planetary set) {
+      PlanetGeometry geometry = new PlanetGeometry(set);
+      return geometry.misfit(wheel.copy()).signum() != 0 || geometry.neighbourMargin() < 0;
+    }
+    return false;
+  }
+
+  private static Optional<Teeth> teeth(BodyView view) {
+    return view.placed() instanceof PlacedWheel wheel
+        ? Optional.of(wheel.teeth())
+        : Optional.empty();
   }
 
   private static boolean isInConflict(Bench bench, MemberId id) {
@@ -164,38 +253,66 @@ final class FaceView extends Pane {
     return bench.study().motion().speed(id).map(AngularSpeed::signum).orElse(0);
   }
 
-  private void placeTags(Bench bench) {
+  /** Tags from front to back, one a member. */
+  private void placeTags(Bench bench, List<BodyView> order) {
     TagPlaces places = new TagPlaces();
-    for (int k = views.size() - 1; k >= 0; k--) {
-      WheelView view = views.get(k);
-      List<Disc> front = new ArrayList<>();
-      double covered = 0;
-      for (WheelView other : views.subList(k + 1, views.size())) {
-        front.add(disc(other));
-        if (other.wheel().axis() == view.wheel().axis()) {
-          covered = Math.max(covered, other.outerRadius());
-        }
+    for (int k = order.size() - 1; k >= 0; k--) {
+      Key key = Key.of(order.get(k).placed());
+      if (key.copy == 0) {
+        WheelTag tag = tagViews.computeIfAbsent(key, none -> addedTag());
+        placeTag(bench, places, tag, order.get(k), order.subList(k + 1, order.size()));
       }
-      boolean ring = view.wheel().teeth().internal();
-      double solid = ring ? view.outerRadius() : view.rootRadius();
-      double inner = ring ? view.rootRadius() : covered;
-      boolean small = ring || (solid - inner) / (inner == 0 ? 1 : 2) < WheelTag.RADIUS + 4;
-      double radius = small ? WheelTag.SMALL_RADIUS : WheelTag.RADIUS;
-      Disc place = places.place(disc(view), inner, solid, front, radius);
-      WheelTag tag = new WheelTag(view.wheel(), way(bench, view.wheel().id()), small);
-      tag.setTranslateX(place.x());
-      tag.setTranslateY(place.y());
-      tags.getChildren().add(tag);
     }
   }
 
-  private static Disc disc(WheelView view) {
+  private WheelTag addedTag() {
+    WheelTag tag = new WheelTag();
+    tags.getChildren().add(tag);
+    return tag;
+  }
+
+  private static void placeTag(
+      Bench bench, TagPlaces places, WheelTag tag, BodyView view, List<BodyView> front) {
+    String name = Sign.shortName(view.id());
+    int way = way(bench, view.id());
+    switch (view) {
+      case CarrierView carrier -> {
+        Disc place = places.onPlate(disc(view), carrier.tagRadius(), carrier.tagAngle());
+        tag.show(name, "", way, true);
+        tag.tie(place.x() - view.getTranslateX(), place.y() - view.getTranslateY(), true);
+      }
+      case WheelView wheel -> {
+        double covered = 0;
+        List<Disc> over = new ArrayList<>();
+        for (BodyView other : front) {
+          over.add(disc(other));
+          if (other.placed().axis() == view.placed().axis() && !wheel.isRing()) {
+            covered = Math.max(covered, other.outerRadius());
+          }
+        }
+        boolean carried = view.placed().orbit().isPresent();
+        double solid = wheel.isRing() ? view.outerRadius() : wheel.rootRadius();
+        double inner = wheel.isRing() ? wheel.rootRadius() : carried ? 0 : covered;
+        boolean small =
+            wheel.isRing() || (solid - inner) / (inner == 0 ? 1 : 2) < WheelTag.RADIUS + 4;
+        double radius = small ? WheelTag.SMALL_RADIUS : WheelTag.RADIUS;
+        Disc place =
+            carried
+                ? places.take(disc(view), radius)
+                : places.place(disc(view), inner, solid, over, radius);
+        tag.show(name, wheel.wheel().teeth().toString(), way, small);
+        tag.tie(place.x() - view.getTranslateX(), place.y() - view.getTranslateY(), false);
+      }
+    }
+  }
+
+  private static Disc disc(BodyView view) {
     return new Disc(view.getTranslateX(), view.getTranslateY(), view.outerRadius());
   }
 
   private void showSelection() {
-    for (WheelView view : views) {
-      view.showSelected(desk.selection().filter(view.wheel().id()::equals).isPresent());
+    for (BodyView view : views.values()) {
+      view.showSelected(desk.selection().filter(view.id()::equals).isPresent());
     }
   }
 
@@ -204,15 +321,23 @@ final class FaceView extends Pane {
     if (bench.isEmpty()) {
       return;
     }
+    Motion motion = bench.get().study().motion();
     BigFraction input = desk.crank().inputTurns();
-    for (WheelView view : views) {
-      bench
-          .get()
-          .study()
-          .motion()
-          .turnsPerInputTurn(view.wheel().id())
-          .ifPresent(turns -> view.turnTo(turns.multiply(input).doubleValue()));
-    }
+    views.forEach(
+        (key, view) -> {
+          Optional<Double> own = turned(motion, view.id(), input);
+          Optional<Double> carried =
+              view.placed().orbit().flatMap(orbit -> turned(motion, orbit.carrier(), input));
+          own.ifPresent(turns -> view.turnTo(turns, carried.orElse(0.0)));
+          if (view instanceof CarrierView carrier) {
+            carrier.turnPins();
+          }
+        });
+    tagViews.forEach((key, tag) -> tag.follow(views.get(key)));
+  }
+
+  private static Optional<Double> turned(Motion motion, MemberId id, BigFraction input) {
+    return motion.turnsPerInputTurn(id).map(turns -> turns.multiply(input).doubleValue());
   }
 
   /** The length of the scale bar: the first of 1, 2, 5, 10, 20 … modules that is long enough. */

@@ -1,6 +1,7 @@
 package steadycog.app.geartable;
 
 import java.util.Optional;
+import java.util.stream.Collectors;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.SnapshotParameters;
@@ -11,27 +12,42 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Pane;
+import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.scene.shape.Line;
 import javafx.scene.transform.Scale;
+import steadycog.app.board.BoardView;
 import steadycog.app.desk.Bench;
 import steadycog.app.desk.Desk;
+import steadycog.app.desk.Station;
 import steadycog.app.look.Look;
+import steadycog.app.look.Sign;
 import steadycog.motion.Motion;
+import steadycog.number.Unit;
 import steadycog.train.MemberId;
 
 /** The face view with what belongs round it: state, scale, role buttons, and first steps. */
 public final class GearTable extends BorderPane {
   private static final double EDGE = 12;
+  private static final int MOST_NAMED = 4;
   private static final double LEAST_HEIGHT_FOR_EDGE = 430;
   private static final double EDGE_SHARE = 0.25;
+  private static final double LEAST_WIDTH_FOR_NOTE = 380;
+  private static final double LEAST_WIDTH_FOR_BOARD = 640;
+  private static final double LEAST_HEIGHT_FOR_BOTH = 560;
+  private static final double BOARD_WIDTH = 0.63;
+  private static final double BOARD_HEIGHT = 0.5;
 
   private final Desk desk;
   private final FaceView face;
   private final RoleStrip strip;
   private final EdgeView edge;
+  private final BoardView board;
+  private final HBox beside;
+  private final VBox below;
   private Optional<Boolean> edgeWanted = Optional.empty();
   private final Label state = new Label();
   private final HBox banner = new HBox(state);
@@ -55,11 +71,25 @@ public final class GearTable extends BorderPane {
     scale.setMouseTransparent(true);
     StackPane table = new StackPane(face, banner, scale, firstSteps);
     table.setMinSize(0, 0);
-    setCenter(table);
+    beside = new HBox(table);
     edge = new EdgeView(desk);
     edge.prefHeightProperty().bind(heightProperty().multiply(EDGE_SHARE));
     edge.setMinHeight(0);
-    setBottom(new VBox(edge, strip));
+    board = new BoardView(desk);
+    below = new VBox(edge, strip);
+    beside.setMinWidth(0);
+    HBox.setHgrow(table, Priority.ALWAYS);
+    setCenter(beside);
+    setBottom(below);
+    widthProperty().addListener(o -> placeBoard());
+    heightProperty().addListener(o -> placeBoard());
+    placeBoard();
+    desk.stationProperty()
+        .addListener(
+            o -> {
+              showEdge();
+              placeBoard();
+            });
     place(banner, Pos.TOP_CENTER);
     place(scale, Pos.BOTTOM_LEFT);
     addEventHandler(KeyEvent.KEY_PRESSED, this::onKey);
@@ -71,6 +101,7 @@ public final class GearTable extends BorderPane {
           }
         });
     desk.benchProperty().addListener(o -> refresh());
+    desk.preferencesProperty().addListener(o -> refresh());
     heightProperty().addListener(o -> showEdge());
     face.widthProperty().addListener(o -> refresh());
     face.heightProperty().addListener(o -> refresh());
@@ -105,8 +136,13 @@ public final class GearTable extends BorderPane {
     how.setMaxWidth(430);
     VBox box = new VBox(big, how);
     for (String card :
-        new String[] {"parallel 18 ~ 72", "parallel 20 ~ 33 ~ 50", "parallel 18 ~ 72 = 20 ~ 80"}) {
-      Button example = Look.styled(new Button(card), "example");
+        new String[] {
+          "parallel 18 ~ 72",
+          "parallel 20 ~ 33 ~ 50",
+          "parallel 18 ~ 72 = 20 ~ 80",
+          "planetary sun 24 planet 18 x4 ring 60\nhold ring\ndrive sun\ntake carrier"
+        }) {
+      Button example = Look.styled(new Button(card.lines().findFirst().orElseThrow()), "example");
       example.setOnAction(e -> desk.type(card + "\n"));
       box.getChildren().add(example);
     }
@@ -123,9 +159,23 @@ public final class GearTable extends BorderPane {
     int modules = bench.isPresent() ? face.scaleBarModules() : 1;
     scaleBar.setEndX(modules * face.scale());
     scaleText.setText(
-        (modules == 1 ? "1 module" : modules + " modules") + ", seen from the drive end");
+        (modules == 1 ? "1 module" : modules + " modules")
+            + bench.map(b -> length(b, modules)).orElse("")
+            + (face.getWidth() > LEAST_WIDTH_FOR_NOTE ? ", from the drive end" : ""));
     banner.setVisible(false);
     bench.ifPresent(this::showState);
+  }
+
+  /** The length of the scale bar where the size of teeth is known. */
+  private String length(Bench bench, int modules) {
+    Unit unit = desk.preferences().length();
+    return bench
+        .card()
+        .train()
+        .pitch()
+        .map(pitch -> pitch.moduleMm().doubleValue() * modules / unit.inBase())
+        .map(size -> " = " + Sign.number(size) + " " + unit.symbol())
+        .orElse("");
   }
 
   private void showState(Bench bench) {
@@ -136,8 +186,12 @@ public final class GearTable extends BorderPane {
           show(
               "neutral-banner",
               motion.mechanism().roles().drives().isEmpty()
-                  ? "Nothing is driven: choose a wheel and press D"
-                  : "Neutral: some wheels float");
+                  ? "Nothing is driven: choose a member and press D"
+                  : "Neutral: nothing holds "
+                      + motion.floating().stream()
+                          .map(Sign::shortName)
+                          .limit(MOST_NAMED)
+                          .collect(Collectors.joining(", ")));
       case DETERMINED -> banner.setVisible(false);
     }
   }
@@ -175,6 +229,8 @@ public final class GearTable extends BorderPane {
       case M -> chosen.ifPresent(desk::meshWheel);
       case K -> chosen.ifPresent(desk::keyWheel);
       case I -> chosen.ifPresent(desk::insertIdler);
+      case P -> chosen.ifPresent(id -> desk.changePlanets(id, 1));
+      case O -> chosen.ifPresent(id -> desk.changePlanets(id, -1));
       case DELETE, BACK_SPACE -> chosen.ifPresent(desk::removeWheel);
       case R -> desk.layOutAgain();
       case HOME -> face.fit();
@@ -185,12 +241,34 @@ public final class GearTable extends BorderPane {
     return true;
   }
 
+  /** The ratio board stands beside the face view where there is width for both, else under it. */
+  private void placeBoard() {
+    boolean wide = getWidth() >= LEAST_WIDTH_FOR_BOARD;
+    boolean roomForBoth = getHeight() >= LEAST_HEIGHT_FOR_BOTH;
+    board.setPrefWidth(wide ? getWidth() * BOARD_WIDTH : getWidth());
+    board.setMinWidth(wide ? getWidth() * BOARD_WIDTH : 0);
+    board.setMaxHeight(wide || !roomForBoth ? Double.MAX_VALUE : getHeight() * BOARD_HEIGHT);
+    board.setTerse(!wide);
+    boolean laying = desk.stationProperty().get() == Station.LAY_OUT;
+    beside.getChildren().getFirst().setVisible(laying || wide || roomForBoth);
+    beside.getChildren().getFirst().setManaged(laying || wide || roomForBoth);
+    Pane home = wide ? beside : below;
+    if (board.getParent() != home) {
+      beside.getChildren().remove(board);
+      below.getChildren().remove(board);
+      home.getChildren().add(1, board);
+    }
+  }
+
   /** The side view needs room beside the face view; in a low window it waits for key E. */
   private void showEdge() {
     boolean room = getHeight() >= LEAST_HEIGHT_FOR_EDGE;
-    boolean shown = desk.bench().isPresent() && edgeWanted.orElse(room);
+    boolean laying = desk.stationProperty().get() == Station.LAY_OUT;
+    boolean shown = laying && desk.bench().isPresent() && edgeWanted.orElse(room);
     edge.setVisible(shown);
     edge.setManaged(shown);
+    board.setVisible(!laying);
+    board.setManaged(!laying);
   }
 
   private void toggleEdge() {

@@ -1,10 +1,12 @@
 package steadycog.app.geartable;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
@@ -13,6 +15,8 @@ import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import steadycog.app.desk.Desk;
+import steadycog.app.desk.Station;
+import steadycog.app.look.Glossary;
 import steadycog.app.look.Icon;
 import steadycog.app.look.Look;
 import steadycog.app.look.Sign;
@@ -26,6 +30,10 @@ final class RoleStrip extends FlowPane {
   private final Desk desk;
   private final Label chosen = Look.label("", "member-name");
   private final TextField teeth;
+  private final List<Button> chainTools;
+  private final List<Button> setTools;
+  private final Button remove =
+      build("remove", "Del", "Take this wheel, or a set's sun or ring, out", m -> removeChosen(m));
   private Optional<MemberId> lockFrom = Optional.empty();
 
   RoleStrip(Desk desk) {
@@ -51,7 +59,9 @@ final class RoleStrip extends FlowPane {
                 "lock to …",
                 "L",
                 "Make two members turn as one: a clutch",
-                m -> startLock()),
+                m -> startLock()));
+    chainTools =
+        List.of(
             build(
                 "+ mesh",
                 "M",
@@ -62,13 +72,52 @@ final class RoleStrip extends FlowPane {
                 "+ idler",
                 "I",
                 "A wheel between this one and the next: turns direction only",
-                desk::insertIdler),
-            build("remove", "Del", "Take this wheel out", desk::removeWheel));
+                desk::insertIdler));
+    setTools =
+        List.of(
+            build("+ planet", "P", "One planet more on the carrier", m -> desk.changePlanets(m, 1)),
+            build(
+                "\u2212 planet",
+                "O",
+                "One planet fewer on the carrier",
+                m -> desk.changePlanets(m, -1)));
+    getChildren().addAll(chainTools);
+    getChildren().addAll(setTools);
+    getChildren().add(remove);
     chosen.setMinWidth(Region.USE_PREF_SIZE);
     desk.selectionProperty().addListener((o, old, now) -> chosen(now));
     desk.pageProperty().addListener(o -> cancelLock());
-    desk.benchProperty().addListener(o -> showTeeth());
+    desk.benchProperty()
+        .addListener(
+            o -> {
+              showTeeth();
+              showTools();
+            });
+    desk.stationProperty().addListener(o -> showTools());
     chosen(desk.selection());
+  }
+
+  private void removeChosen(MemberId member) {
+    desk.removeWheel(member);
+  }
+
+  /** The tools of the chosen member's kind; where roles are the work they step aside. */
+  private void showTools() {
+    boolean laying = desk.stationProperty().get() == Station.LAY_OUT;
+    Optional<MemberId> member = desk.selection();
+    boolean inSet =
+        member
+            .or(() -> desk.bench().map(b -> b.card().train().members().getFirst().id()))
+            .flatMap(desk::setOf)
+            .isPresent();
+    chainTools.forEach(tool -> shown(tool, laying && !inSet));
+    setTools.forEach(tool -> shown(tool, laying && inSet));
+    shown(remove, laying);
+  }
+
+  private static void shown(Node node, boolean yes) {
+    node.setVisible(yes);
+    node.setManaged(yes);
   }
 
   private Button build(String word, String key, String help, Consumer<MemberId> action) {
@@ -113,7 +162,9 @@ final class RoleStrip extends FlowPane {
           Matcher typed = TEETH.matcher(field.getText().strip());
           if (typed.matches()) {
             Teeth wanted = new Teeth(Integer.parseInt(typed.group(1)), !typed.group(2).isEmpty());
-            desk.selection().ifPresent(id -> desk.setTeeth(id, wanted));
+            desk.selection()
+                .filter(id -> desk.teeth(id).isPresent())
+                .ifPresent(id -> desk.setTeeth(id, wanted));
           }
           showTeeth();
         });
@@ -131,8 +182,10 @@ final class RoleStrip extends FlowPane {
       desk.lock(from, member.get());
     }
     boolean any = member.isPresent();
-    chosen.setText(member.map(id -> "Wheel " + Sign.shortName(id)).orElse("Choose a wheel"));
+    chosen.setText(member.map(Sign::called).orElse("Choose a member"));
+    chosen.setTooltip(member.map(id -> new Tooltip(Glossary.of(id))).orElse(null));
     showTeeth();
+    showTools();
     getChildren().stream().skip(1).forEach(button -> button.setDisable(!any));
   }
 

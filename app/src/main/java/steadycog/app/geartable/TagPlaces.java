@@ -50,6 +50,20 @@ final class TagPlaces {
     return best;
   }
 
+  /** A tag in the middle of {@code own}, whatever it covers. */
+  Disc take(Disc own, double tagRadius) {
+    Disc place = new Disc(own.x, own.y, tagRadius);
+    taken.add(place);
+    return place;
+  }
+
+  /** A tag at a fixed place on a plate, in pixels and radians counter-clockwise from the right. */
+  Disc onPlate(Disc own, double radius, double angle) {
+    return take(
+        new Disc(own.x + radius * Math.cos(angle), own.y - radius * Math.sin(angle), 0),
+        WheelTag.SMALL_RADIUS);
+  }
+
   private double clearance(Disc tag, List<Disc> front) {
     double least = Double.MAX_VALUE;
     for (Disc disc : front) {

@@ -3,6 +3,7 @@ package steadycog.app.geartable;
 import steadycog.shape.Detail;
 import steadycog.shape.GearOutline;
 import steadycog.shape.Outline;
+import steadycog.shape.PlacedWheel;
 import steadycog.train.Teeth;
 
 /**
@@ -20,13 +21,15 @@ final class WheelPath {
   /** Sharp corners move no further than this many line widths. */
   private static final double LONGEST_MITRE = 2;
 
+  private final PlacedWheel wheel;
   private final Teeth teeth;
   private final double scale;
   private final double inset;
   private final StringBuilder text = new StringBuilder();
 
-  private WheelPath(Teeth teeth, double scale, double inset) {
-    this.teeth = teeth;
+  private WheelPath(PlacedWheel wheel, double scale, double inset) {
+    this.wheel = wheel;
+    this.teeth = wheel.teeth();
     this.scale = scale;
     this.inset = inset;
   }
@@ -41,11 +44,11 @@ final class WheelPath {
    *
    * @param scale pixels a module
    */
-  static String of(Teeth teeth, double scale, Holes holes, double inset) {
-    WheelPath path = new WheelPath(teeth, scale, inset);
+  static String of(PlacedWheel wheel, double scale, Holes holes, double inset) {
+    WheelPath path = new WheelPath(wheel, scale, inset);
     path.addTeeth();
-    if (teeth.internal()) {
-      path.addCircle(0, 0, GearOutline.bodyRadius(teeth) * scale - inset);
+    if (wheel.teeth().internal()) {
+      path.addCircle(0, 0, wheel.bodyRadius() * scale - inset);
     }
     for (int k = 0; k < holes.count; k++) {
       double angle = 2 * Math.PI * (k + 0.5) / holes.count + Math.PI / 2;
@@ -64,7 +67,7 @@ final class WheelPath {
     }
     Detail detail =
         pitch >= FINE_FROM ? Detail.FINE : pitch >= MEDIUM_FROM ? Detail.MEDIUM : Detail.COARSE;
-    Outline outline = GearOutline.of(teeth, detail, GearOutline.DRAWN_THINNING);
+    Outline outline = wheel.outline(detail, GearOutline.DRAWN_THINNING);
     for (int k = 0; k < outline.size(); k++) {
       text.append(k == 0 ? "M" : "L");
       addPoint(outline, k, inward);

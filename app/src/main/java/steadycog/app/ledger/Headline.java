@@ -11,8 +11,10 @@ import steadycog.app.desk.Desk;
 import steadycog.app.look.Look;
 import steadycog.app.look.Sign;
 import steadycog.motion.Motion;
+import steadycog.number.Exact;
 import steadycog.number.Mode;
 import steadycog.number.Ratio;
+import steadycog.number.Unit;
 import steadycog.study.Study;
 
 /** The ratio, large, and once more in both schools with exact numbers. */
@@ -63,9 +65,14 @@ final class Headline extends VBox {
     ratio.setText(
         known
             .map(r -> valueLeads ? "e = " + Sign.trainValue(r) : Sign.reduction(r))
-            .orElseGet(() -> noRatio(study)));
+            .orElseGet(
+                () ->
+                    twoSpeeds(study, desk.preferences().speed()).orElseGet(() -> noRatio(study))));
     sentence.setText(known.map(Headline::sentence).orElse(""));
-    sentence.setManaged(known.isPresent());
+    if (study.flatMap(Study::twoInputs).isPresent()) {
+      sentence.setText("The sum of two inputs: no single ratio");
+    }
+    sentence.setManaged(!sentence.getText().isEmpty());
     schools.setVisible(known.isPresent());
     schools.setManaged(known.isPresent());
     known.ifPresent(
@@ -77,6 +84,25 @@ final class Headline extends VBox {
           trainValue.setText(
               "e = " + Sign.exact(r.trainValue()) + "   (" + Sign.trainValue(r) + ")");
         });
+  }
+
+  /** With two drives the output's speed stands where the ratio would. */
+  private static Optional<String> twoSpeeds(Optional<Study> study, Unit unit) {
+    return study
+        .flatMap(Study::twoInputs)
+        .flatMap(
+            inputs ->
+                study
+                    .get()
+                    .motion()
+                    .speed(inputs.output())
+                    .map(
+                        speed ->
+                            Sign.called(inputs.output())
+                                + " "
+                                + Sign.number(speed.in(unit))
+                                + " "
+                                + unit.symbol()));
   }
 
   private static String noRatio(Optional<Study> study) {
@@ -91,6 +117,9 @@ final class Headline extends VBox {
   }
 
   private static String sentence(Ratio ratio) {
+    if (Exact.isOne(ratio.reduction().negate())) {
+      return "Reverses: output turns the other way, as fast";
+    }
     String way = ratio.sameDirection() ? "output turns the same way" : "output turns the other way";
     return words(ratio.mode()) + ", " + way;
   }

@@ -29,7 +29,15 @@ public final class Ledger extends VBox {
     VBox table = new VBox(titles, lines);
     table.getStyleClass().addAll("panel", "ledger-table");
     VBox scrolled =
-        new VBox(8, table, new FindingsList(desk), new WorkingPanel(desk), new RoomPanel(desk));
+        new VBox(
+            8,
+            table,
+            new TwoInputsPanel(desk),
+            new FindingsList(desk),
+            new SetPanel(desk),
+            new EpicyclicPanel(desk),
+            new WorkingPanel(desk),
+            new RoomPanel(desk));
     ScrollPane scroll = new ScrollPane(scrolled);
     scroll.setFitToWidth(true);
     scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);

@@ -41,17 +41,17 @@ final class MemberRow extends HBox {
 
   /** The ledger's columns with their widths in pixels at the normal text size. */
   enum Column {
-    MEMBER("member", 78, "Role and name of the member; its wheel stands for its shaft"),
+    MEMBER("member", 80, "Role and name of the member; its wheel stands for its shaft"),
     TEETH("teeth", 48, "Tooth count, i for internal teeth"),
     TURNED("turned", 96, "Turns (t) and degrees since the marks stood at twelve o'clock"),
     SPEED("", 68, "Speed, counter-clockwise positive seen from the drive end"),
     WAY("", 24, "Direction seen from the drive end"),
     TORQUE(
         "",
-        66,
+        68,
         "At driven, held and taken-off members the torque from outside; at the others, paler,"
             + " what passes through. Ideal: no losses"),
-    POWER("", 66, "Power: positive enters, negative leaves; paler, what passes through");
+    POWER("", 76, "Power: positive enters, negative leaves; paler, what passes through");
 
     private final String title;
     private final double width;
@@ -92,7 +92,7 @@ final class MemberRow extends HBox {
     name.getChildren()
         .setAll(
             Look.styled(Roles.icon(role).node(), "role-icon"),
-            Look.label(id.name(), "member-name"));
+            Look.label(Sign.ownName(id), "member-name"));
     roleHint.setText(id + " is " + Roles.word(role));
     teeth.setText(member.teeth().map(Object::toString).orElse(Sign.DASH));
     Optional<AngularSpeed> known = study.motion().speed(id);

@@ -1,29 +1,39 @@
 package steadycog.app.ledger;
 
 import java.util.List;
+import java.util.Optional;
 import javafx.geometry.HPos;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import steadycog.app.desk.Bench;
 import steadycog.app.desk.Desk;
 import steadycog.app.look.Later;
 import steadycog.app.look.Look;
+import steadycog.notation.PitchText;
+import steadycog.number.Figures;
+import steadycog.number.Unit;
 import steadycog.study.Room;
+import steadycog.train.Pitch;
 
 /** The box round this train and round other arrangements of the same ratio. */
 final class RoomPanel extends VBox {
   private final Desk desk;
+  private final TextField module;
 
   RoomPanel(Desk desk) {
     this.desk = desk;
     getStyleClass().addAll("panel", "working");
     setId("room");
+    module = moduleField();
     Later later = new Later(this::show);
     desk.benchProperty().addListener(o -> later.ask());
+    desk.preferencesProperty().addListener(o -> show());
     show();
   }
 
@@ -35,24 +45,48 @@ final class RoomPanel extends VBox {
     if (rooms.isEmpty()) {
       return;
     }
-    Label title = Look.label("Room for the same ratio, in modules", "caption");
-    title.setTooltip(
-        new Tooltip("The box round all wheels as laid out; times the module it is in millimetres"));
+    Optional<Pitch> pitch = desk.bench().flatMap(b -> b.card().train().pitch());
+    Unit unit = desk.preferences().length();
+    double scale = pitch.map(p -> p.moduleMm().doubleValue() / unit.inBase()).orElse(1.0);
+    Label title =
+        Look.label(
+            "Room for the same ratio, in " + (pitch.isPresent() ? unit.symbol() : "modules"),
+            "caption");
+    title.setTooltip(new Tooltip("The box round all wheels as laid out"));
+    module.setText(pitch.map(Pitch::statement).orElse(""));
+    HBox head = new HBox(10, title, module);
+    head.setAlignment(Pos.BASELINE_LEFT);
     GridPane table = new GridPane(14, 3);
     table.addRow(0, head(""), head("wheels"), head("deep"), head("box"), head("area"), head(""));
     for (int k = 0; k < rooms.size(); k++) {
-      addRoom(table, k + 1, rooms.get(k), rooms.getFirst().area());
+      addRoom(table, k + 1, rooms.get(k), rooms.getFirst().area(), scale);
     }
-    getChildren().addAll(title, table);
+    getChildren().addAll(head, table);
   }
 
-  private void addRoom(GridPane table, int row, Room room, double own) {
+  /** The size of teeth, to type over; what cannot be read is put back. */
+  private TextField moduleField() {
+    TextField field = new TextField();
+    field.setId("module");
+    field.setPrefColumnCount(9);
+    field.setPromptText("module 1.5 mm");
+    field.setAccessibleText("Size of teeth: module or dp");
+    field.setTooltip(new Tooltip("Size of teeth: module 1.5 mm, dp 16; Enter takes it"));
+    field.setOnAction(
+        e -> {
+          PitchText.read(field.getText()).ifPresent(desk::size);
+          show();
+        });
+    return field;
+  }
+
+  private void addRoom(GridPane table, int row, Room room, double own, double scale) {
     table.addRow(
         row,
         new Label(words(room.kind())),
         figure(Integer.toString(room.wheels())),
         figure(Integer.toString(room.planes())),
-        figure(Math.round(room.width()) + " \u00d7 " + Math.round(room.height())),
+        figure(size(room.width() * scale) + " \u00d7 " + size(room.height() * scale)),
         figure(Math.round(100 * room.area() / own) + "\u2009%"));
     if (room.kind() != Room.Kind.THIS) {
       Button look = Look.styled(new Button("try it"), "cure");
@@ -60,6 +94,10 @@ final class RoomPanel extends VBox {
       look.setOnAction(e -> desk.tryVariant(words(room.kind()), room.train()));
       table.add(look, 5, row);
     }
+  }
+
+  private static String size(double length) {
+    return Figures.significant(length, 3);
   }
 
   private static String words(Room.Kind kind) {

@@ -27,6 +27,11 @@ public enum Icon {
   ERROR("M 4.9 1.5 H 11.1 L 14.5 4.9 V 11.1 L 11.1 14.5 H 4.9 L 1.5 11.1 V 4.9 Z M 5 8 H 11", true),
   WARNING("M 8 1.6 L 15 14 H 1 Z M 8 6 V 10 M 8 11.6 V 12.4", true),
   NOTE("M 3 2 H 13 V 14 H 3 Z M 5.5 6 H 10.5 M 5.5 9 H 10.5", true),
+  /** Output and input turn the same way, or against each other. */
+  SAME(
+      "M 2 5.5 H 13 M 10 2.5 L 13.5 5.5 L 10 8.5 M 2 11.5 H 13 M 10 8.8 L 13.5 11.5 L 10 14.2",
+      true),
+  OPPOSITE("M 2 5 H 13 M 10 2 L 13.5 5 L 10 8 M 3 11.5 H 14 M 6 8.5 L 2.5 11.5 L 6 14.5", true),
   RUN("M 4 2 L 13.5 8 L 4 14 Z", false),
   PAUSE("M 3.5 2.5 H 6.7 V 13.5 H 3.5 Z M 9.3 2.5 H 12.5 V 13.5 H 9.3 Z", false),
   CLOSE("M 4 4 L 12 12 M 12 4 L 4 12", true);

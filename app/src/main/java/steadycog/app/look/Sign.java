@@ -2,6 +2,7 @@ package steadycog.app.look;
 
 import java.math.BigDecimal;
 import java.math.BigInteger;
+import java.util.Locale;
 import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.motion.TurnCount.TurnsAndDegrees;
 import steadycog.number.Exact;
@@ -18,12 +19,23 @@ public final class Sign {
   private static final int DIGITS = 5;
   private static final int MOST_PLAIN_DIGITS = 7;
   private static final int LONGEST_NAME = 8;
+  private static final int SHORT_PART = 3;
 
   private Sign() {}
 
-  /** A rounded number in five figures. */
+  /** A member as a sentence begins with it: {@code Wheel A}, {@code Sun}, {@code Inner planet}. */
+  public static String called(MemberId id) {
+    String name = id.name().startsWith("planet_") ? id.name().substring(7) + " planet" : id.name();
+    boolean letters = name.equals(name.toUpperCase(Locale.ROOT));
+    String word =
+        letters ? "Wheel " + name : Character.toUpperCase(name.charAt(0)) + name.substring(1);
+    return id.part().isEmpty() ? word : word + " of " + id.part();
+  }
+
+  /** A rounded number in five figures, fewer where zeros stand in front of them. */
   public static String number(double value) {
-    return Figures.typeset(Figures.significant(value, DIGITS));
+    int digits = Math.abs(value) >= 0.01 ? DIGITS : Math.abs(value) >= 0.001 ? DIGITS - 1 : 2;
+    return Figures.typeset(Figures.significant(value, digits));
   }
 
   /** An exact number: {@code −375/32}. */
@@ -34,6 +46,11 @@ public final class Sign {
   /** {@code 128 : 1} with thin spaces round the colon. */
   public static String reduction(Ratio ratio) {
     return ratio.reductionText().replace(" ", THIN);
+  }
+
+  /** A ratio without its sign, rounded: {@code 1.444 : 1}. */
+  public static String colon(BigFraction ratio, int decimals) {
+    return Ratio.colon(ratio, decimals).replace(" ", THIN);
   }
 
   public static String trainValue(Ratio ratio) {
@@ -77,10 +94,18 @@ public final class Sign {
     return text.toString();
   }
 
+  /** A member's name within its part, as short as it stays clear: of pairs inner and outer. */
+  public static String ownName(MemberId id) {
+    return id.name().replace("planet_", "");
+  }
+
   /** A member's address where there is little room: a long part name is cut to three letters. */
   public static String shortName(MemberId id) {
-    return id.toString().length() <= LONGEST_NAME
-        ? id.toString()
-        : id.part().substring(0, 3) + "\u2026" + id.name();
+    String name = ownName(id);
+    if (id.part().isEmpty()) {
+      return name;
+    }
+    boolean fits = id.toString().length() <= LONGEST_NAME || id.part().length() <= SHORT_PART;
+    return (fits ? id.part() + "." : id.part().substring(0, SHORT_PART) + "\u2026") + name;
   }
 }

@@ -29,7 +29,7 @@ public final class PreferenceFile {
       }
     }
     Preferences found = Preferences.USUAL.leading(flag(kept, "train-value-leads"));
-    for (String name : new String[] {"speed", "torque", "power"}) {
+    for (String name : new String[] {"speed", "torque", "power", "length"}) {
       found = Unit.of(kept.getProperty(name, "")).map(found::in).orElse(found);
     }
     return found.inDark(flag(kept, "dark")).sized(size(kept));
@@ -53,6 +53,7 @@ public final class PreferenceFile {
     kept.setProperty("speed", preferences.speed().symbol());
     kept.setProperty("torque", preferences.torque().symbol());
     kept.setProperty("power", preferences.power().symbol());
+    kept.setProperty("length", preferences.length().symbol());
     kept.setProperty("dark", Boolean.toString(preferences.dark()));
     kept.setProperty("text-size", Double.toString(preferences.textSize()));
     StringWriter text = new StringWriter();

@@ -5,6 +5,7 @@ import javafx.application.Platform;
 import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.geometry.Rectangle2D;
+import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextArea;
 import javafx.scene.control.skin.TextAreaSkin;
@@ -17,6 +18,7 @@ import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.scene.shape.Line;
 import steadycog.app.desk.Desk;
+import steadycog.app.look.Glossary;
 import steadycog.app.look.Look;
 import steadycog.notation.CardProblem;
 
@@ -27,20 +29,28 @@ import steadycog.notation.CardProblem;
 public final class TrainLine extends VBox {
   private static final PseudoClass BAD = PseudoClass.getPseudoClass("bad");
   private static final int FEWEST_ROWS = 3;
-  private static final int MOST_ROWS = 6;
+  private static final int MOST_ROWS = 5;
   private static final double PADDING = 14;
   private static final double NOTES_SHARE = 0.28;
-  private static final String HINT =
+  private static final String CHAIN_HINT =
       "~ meshes with    = same shaft    60i internal teeth    drive A 1500 rpm 0.4 Nm"
           + "    hold B    take F    lock A = C";
+  private static final String SET_HINT =
+      "planet 15 x3    planet 16~18 x4 pairs    x3 uneven    module 0.8 mm    hold ring"
+          + "    drive sun 60 rpm    lock sun = ring";
 
   private final Desk desk;
   private final TextArea text = new TextArea();
   private final TextArea notes = new TextArea();
   private final Pane marks = new Pane();
-  private final Label message = Look.label(HINT, "small", "soft");
+  private final Label message = Look.label("", "small", "soft");
 
-  public TrainLine(Desk desk) {
+  /**
+   * The line.
+   *
+   * @param beside what stands beside the hints under it
+   */
+  public TrainLine(Desk desk, Node beside) {
     this.desk = desk;
     getStyleClass().add("train-line");
     text.setId("train-line");
@@ -54,7 +64,7 @@ public final class TrainLine extends VBox {
     StackPane field = new StackPane(text, marks);
     field.setAlignment(Pos.TOP_LEFT);
     message.setId("card-message");
-    message.setMinHeight(USE_PREF_SIZE);
+    message.setMinWidth(0);
     notes.setId("train-notes");
     notes.setWrapText(true);
     notes.setPrefRowCount(1);
@@ -68,7 +78,11 @@ public final class TrainLine extends VBox {
     notes.getStyleClass().add("notes");
     HBox.setHgrow(field, Priority.ALWAYS);
     HBox row = new HBox(8, field, notes);
-    getChildren().addAll(row, message);
+    HBox under = new HBox(14, beside, message);
+    under.setAlignment(Pos.CENTER_LEFT);
+    getChildren().addAll(row, under);
+    desk.selectionProperty().addListener(o -> showProblems());
+    desk.benchProperty().addListener(o -> showProblems());
     notes.textProperty().addListener((o, old, now) -> desk.note(closed(now)));
     notes.addEventFilter(KeyEvent.KEY_PRESSED, this::leaveOnEscape);
     text.textProperty().addListener((o, old, now) -> desk.type(closed(now)));
@@ -121,7 +135,7 @@ public final class TrainLine extends VBox {
     pseudoClassStateChanged(BAD, !problems.isEmpty());
     message.getStyleClass().setAll("label", "small", problems.isEmpty() ? "soft" : "bad-word");
     if (problems.isEmpty()) {
-      message.setText(HINT);
+      message.setText(hint());
     } else {
       CardProblem first = problems.getFirst();
       String more = problems.size() > 1 ? "   (and " + (problems.size() - 1) + " more)" : "";
@@ -129,6 +143,20 @@ public final class TrainLine extends VBox {
           "Line " + first.line() + ", column " + first.column() + ": " + first.message() + more);
     }
     Platform.runLater(this::placeMarks);
+  }
+
+  /** What the chosen member is; with none chosen, what can be written. */
+  private String hint() {
+    return desk.selection()
+        .map(Glossary::of)
+        .orElseGet(
+            () ->
+                desk.bench()
+                        .map(b -> b.card().train().members().getFirst().id())
+                        .flatMap(desk::setOf)
+                        .isPresent()
+                    ? SET_HINT
+                    : CHAIN_HINT);
   }
 
   /** After the text has been laid out: as many rows as it takes, and the marks in place. */

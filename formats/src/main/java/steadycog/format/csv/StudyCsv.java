@@ -1,11 +1,8 @@
 package steadycog.format.csv;
 
-import java.io.IOException;
-import java.io.UncheckedIOException;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import org.apache.commons.csv.CSVFormat;
-import org.apache.commons.csv.CSVPrinter;
 import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.number.AngularSpeed;
 import steadycog.number.Exact;
@@ -18,36 +15,30 @@ import steadycog.train.MemberId;
  * The members of trains with their numbers, a line each; the column titles name units and ratio.
  */
 public final class StudyCsv {
-  private static final String[] TITLES = {
-    "train",
-    "reduction ratio i = in/out",
-    "train value e = out/in",
-    "member",
-    "role",
-    "teeth",
-    "internal",
-    "turns per input turn",
-    "speed rpm",
-    "torque from outside Nm",
-    "torque carried Nm",
-    "power W"
-  };
+  private static final List<String> TITLES =
+      List.of(
+          "train",
+          "reduction ratio i = in/out",
+          "train value e = out/in",
+          "member",
+          "role",
+          "teeth",
+          "internal",
+          "turns per input turn",
+          "speed rpm",
+          "torque from outside Nm",
+          "torque carried Nm",
+          "power W",
+          "speed against the carrier rpm");
 
   private StudyCsv() {}
 
   public static String write(List<NamedStudy> trains) {
-    StringBuilder text = new StringBuilder();
-    CSVFormat format = CSVFormat.RFC4180.builder().setHeader(TITLES).get();
-    try (CSVPrinter printer = new CSVPrinter(text, format)) {
-      for (NamedStudy train : trains) {
-        for (Member member : train.study().train().members()) {
-          printer.printRecord(line(train, member));
-        }
-      }
-    } catch (IOException impossible) {
-      throw new UncheckedIOException("writing to memory", impossible);
+    List<List<String>> lines = new ArrayList<>();
+    for (NamedStudy train : trains) {
+      train.study().train().members().forEach(member -> lines.add(line(train, member)));
     }
-    return text.toString();
+    return Csv.write(TITLES, lines);
   }
 
   private static List<String> line(NamedStudy train, Member member) {
@@ -65,7 +56,8 @@ public final class StudyCsv {
         number(study.motion().speed(id).map(AngularSpeed::inRpm)),
         number(study.torques().external(id).map(BigFraction::doubleValue)),
         number(study.torques().carried(id).map(BigFraction::doubleValue)),
-        number(study.power(id)));
+        number(study.power(id)),
+        number(study.relativeToCarrier(id).map(AngularSpeed::inRpm)));
   }
 
   private static String exact(Optional<BigFraction> value) {

@@ -16,8 +16,11 @@ public final class JobJson {
   /** The value of the {@code format} field. */
   static final String FORMAT = "steady-cog-job";
 
-  /** The newest version that can be read, and the one that is written. */
-  public static final int VERSION = 1;
+  /**
+   * The newest version that can be read, and the one that is written. Version 2 lets cards hold
+   * planetary sets and the size of teeth; version 1 is read as it is, since its cards say the same.
+   */
+  public static final int VERSION = 2;
 
   private static final int DEEPEST = 8;
   private static final int LONGEST_STRING = 1 << 20;

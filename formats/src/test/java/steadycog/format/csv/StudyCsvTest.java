@@ -41,6 +41,6 @@ class StudyCsvTest {
   void whatDoesNotFollowIsLeftEmpty() throws Exception {
     Study jammed = Study.of(Card.read("parallel 20 ~ 40\ndrive A\nhold B").train());
     String last = StudyCsv.write(List.of(new NamedStudy("t", jammed))).lines().toList().getLast();
-    assertEquals("t,,,B,hold,40,false,,,,,", last);
+    assertEquals("t,,,B,hold,40,false,,,,,,", last);
   }
 }

@@ -1,0 +1,208 @@
+package steadycog.app.board;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import javafx.geometry.HPos;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.Tooltip;
+import javafx.scene.input.Clipboard;
+import javafx.scene.input.DataFormat;
+import javafx.scene.layout.ColumnConstraints;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import steadycog.app.desk.Bench;
+import steadycog.app.desk.Desk;
+import steadycog.app.look.Look;
+import steadycog.app.look.Sign;
+import steadycog.format.csv.BoardCsv;
+import steadycog.motion.RatioBoard;
+import steadycog.motion.RatioBoard.Configuration;
+import steadycog.study.ConfigurationBoard;
+import steadycog.study.ConfigurationBoard.Row;
+import steadycog.train.MemberId;
+import steadycog.train.Roles;
+
+/**
+ * Drive against hold, every cell a ratio; below them the members that can be locked. Where nothing
+ * need be held it is drive against take-off.
+ */
+public final class BoardView extends VBox {
+  /** More shafts than this make a board that nobody reads at a glance. */
+  private static final int MOST_SHAFTS = 6;
+
+  /** Width of the column with the heads, in percent. */
+  private static final double HEAD_SHARE = 16;
+
+  private final Desk desk;
+  private final Label title = Look.label("", "caption");
+  private final Button copy = Look.styled(new Button("Copy as CSV"), "cure");
+  private final GridPane grid = Look.styled(new GridPane(4, 4), "board-grid");
+  private final Label message = Look.label("", "soft");
+  private final Label legend =
+      Look.label(
+          "Down: slower and stronger. Up: faster and weaker. Hatched: torque on the held member for"
+              + " 1 at the drive, ideally.",
+          "small",
+          "soft");
+  private final Label caution =
+      Look.label("Hold with a brake or a bolt, never by hand.", "caution");
+  private final List<Cell> cells = new ArrayList<>();
+  private ConfigurationBoard board = new ConfigurationBoard(List.of(), 0);
+
+  /** A cell and the configuration that it stands for. */
+  private record Cell(Row row, BoardCell view) {}
+
+  public BoardView(Desk desk) {
+    this.desk = desk;
+    getStyleClass().add("board");
+    setId("ratio-board");
+    message.setWrapText(true);
+    copy.setTooltip(new Tooltip("All configurations to the clipboard, a line each"));
+    copy.setOnAction(e -> copy());
+    Region gap = new Region();
+    HBox.setHgrow(gap, Priority.ALWAYS);
+    HBox head = new HBox(8, title, gap, copy);
+    head.setAlignment(Pos.CENTER_LEFT);
+    ScrollPane scroll = new ScrollPane(grid);
+    scroll.setFitToWidth(true);
+    scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+    scroll.setFocusTraversable(false);
+    VBox.setVgrow(scroll, Priority.SOMETIMES);
+    legend.setWrapText(true);
+    caution.setWrapText(true);
+    caution.setTooltip(
+        new Tooltip(
+            "The held member is pushed round with the torque shown. Brakes and housings must take"
+                + " it with a margin; guards, local codes and licensed practice decide."));
+    getChildren().addAll(head, message, scroll, legend, caution);
+    desk.benchProperty().addListener(o -> show());
+    desk.preferencesProperty().addListener(o -> show());
+    visibleProperty().addListener(o -> show());
+    show();
+  }
+
+  /** Leaves out what is said beside the board, where there is little room. */
+  public void setTerse(boolean terse) {
+    for (Label label : new Label[] {legend, caution}) {
+      label.setManaged(!terse);
+      label.setOpacity(terse ? 0 : 1);
+    }
+  }
+
+  /** Works the board out; only while it is looked at. */
+  private void show() {
+    if (!isVisible()) {
+      return;
+    }
+    Optional<Bench> bench = desk.bench();
+    int shafts = bench.map(b -> RatioBoard.shafts(b.card().train()).size()).orElse(0);
+    boolean few = shafts <= MOST_SHAFTS;
+    ConfigurationBoard now =
+        bench
+            .filter(b -> few)
+            .map(b -> ConfigurationBoard.of(b.card().train()))
+            .orElseGet(() -> new ConfigurationBoard(List.of(), 0));
+    say(bench, now, few, shafts);
+    fill(bench, now);
+  }
+
+  private void say(Optional<Bench> bench, ConfigurationBoard now, boolean few, int shafts) {
+    title.setText(
+        desk.preferences().trainValueLeads()
+            ? "Ratio board: train value e = out / in"
+            : "Ratio board: reduction ratio i = in / out");
+    String words = "";
+    if (bench.isEmpty()) {
+      words = "Every way to drive, hold and take off will stand here.";
+    } else if (!few) {
+      words =
+          shafts
+              + " shafts make too large a board to read; the command line\u2019s board lists all.";
+    } else if (now.freedoms() > 2) {
+      words = now.freedoms() + " members are free to choose: join or lock some of them first.";
+    } else if (now.rows().isEmpty()) {
+      words = "Nothing here drives anything else.";
+    }
+    message.setText(words);
+    message.setManaged(!words.isEmpty());
+    copy.setVisible(words.isEmpty());
+    grid.setVisible(words.isEmpty());
+    grid.setManaged(words.isEmpty());
+    legend.setVisible(now.freedoms() == 2);
+    caution.setVisible(now.freedoms() == 2);
+  }
+
+  private void fill(Optional<Bench> bench, ConfigurationBoard now) {
+    board = now;
+    grid.getChildren().clear();
+    grid.getColumnConstraints().clear();
+    cells.clear();
+    if (now.rows().isEmpty() || bench.isEmpty()) {
+      return;
+    }
+    List<MemberId> shafts = RatioBoard.shafts(bench.get().card().train());
+    boolean held = now.freedoms() == 2;
+    addHeads(shafts, held);
+    for (Row row : now.rows()) {
+      Configuration one = row.configuration();
+      if (one.lock().isEmpty()) {
+        int column = shafts.indexOf(one.hold().orElse(one.take())) + 1;
+        int line = shafts.indexOf(one.drive()) + 1;
+        add(new BoardCell(desk, row, held), row, column, line);
+      }
+    }
+    addLocks(now, shafts.size() + 1);
+    markCurrent(bench.get());
+  }
+
+  private void addHeads(List<MemberId> shafts, boolean held) {
+    ColumnConstraints first = new ColumnConstraints();
+    first.setPercentWidth(HEAD_SHARE);
+    grid.getColumnConstraints().add(first);
+    for (int k = 0; k < shafts.size(); k++) {
+      ColumnConstraints wide = new ColumnConstraints();
+      wide.setHgrow(Priority.ALWAYS);
+      wide.setPercentWidth((100.0 - HEAD_SHARE) / shafts.size());
+      wide.setHalignment(HPos.CENTER);
+      grid.getColumnConstraints().add(wide);
+      String name = Sign.shortName(shafts.get(k));
+      grid.add(Look.label((held ? "hold " : "take ") + name, "board-head"), k + 1, 0);
+      grid.add(Look.label("drive " + name, "board-head"), 0, k + 1);
+    }
+  }
+
+  private void addLocks(ConfigurationBoard now, int line) {
+    int column = 1;
+    for (Row row : now.rows()) {
+      if (row.configuration().lock().isPresent()) {
+        if (column == 1) {
+          grid.add(Look.label("lock two", "board-head"), 0, line);
+        }
+        add(new BoardCell(desk, row, true), row, column++, line);
+      }
+    }
+  }
+
+  private void add(BoardCell view, Row row, int column, int line) {
+    GridPane.setFillWidth(view, true);
+    cells.add(new Cell(row, view));
+    grid.add(view, column, line);
+  }
+
+  private void markCurrent(Bench bench) {
+    Roles roles = bench.card().train().rolesInForce();
+    cells.forEach(cell -> cell.view.showCurrent(cell.row.isIn(roles)));
+  }
+
+  private void copy() {
+    Clipboard.getSystemClipboard().setContent(Map.of(DataFormat.PLAIN_TEXT, BoardCsv.write(board)));
+  }
+}

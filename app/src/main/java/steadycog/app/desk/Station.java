@@ -1,0 +1,19 @@
+package steadycog.app.desk;
+
+/** What a designer works at, in working order. */
+public enum Station {
+  /** Wheels and shafts: what is here and who touches whom. */
+  LAY_OUT("Lay out"),
+  /** Roles: who is driven, held and taken off, and what comes of it. */
+  DRIVE_AND_HOLD("Drive & hold");
+
+  private final String title;
+
+  Station(String title) {
+    this.title = title;
+  }
+
+  public String title() {
+    return title;
+  }
+}

@@ -1,0 +1,78 @@
+package steadycog.app.geartable;
+
+import java.util.Optional;
+import javafx.scene.Group;
+import javafx.scene.Node;
+import javafx.scene.shape.Circle;
+import javafx.scene.transform.Rotate;
+import steadycog.app.look.Look;
+import steadycog.shape.PlacedCarrier;
+import steadycog.shape.PlanetGeometry.Polar;
+
+/** A carrier: a plate behind the planets, and its pins in front of them. */
+final class CarrierView extends BodyView {
+  private static final double MARK = 14;
+
+  private final Circle plate = Look.styled(new Circle(), "carrier-plate");
+  private final Group pins = Look.styled(new Group(), "carrier-pins");
+  private final Rotate pinSpin = new Rotate();
+
+  CarrierView(PlacedCarrier carrier) {
+    super(carrier);
+    setId("carrier-" + carrier.id());
+    addTurning(plate);
+    pins.getTransforms().add(pinSpin);
+    pins.translateXProperty().bind(translateXProperty());
+    pins.translateYProperty().bind(translateYProperty());
+  }
+
+  private PlacedCarrier carrier() {
+    return (PlacedCarrier) placed();
+  }
+
+  @Override
+  double bandRadius() {
+    return outerRadius() - 5;
+  }
+
+  /** On the plate at twelve o'clock, between two planets. */
+  @Override
+  double[] markPlace() {
+    return new double[] {outerRadius() - 8, MARK};
+  }
+
+  @Override
+  void reshape() {
+    plate.setRadius(outerRadius());
+    while (pins.getChildren().size() < carrier().pins().size()) {
+      pins.getChildren().add(Look.styled(new Circle(), "carrier-pin"));
+    }
+    pins.getChildren().subList(carrier().pins().size(), pins.getChildren().size()).clear();
+    for (int k = 0; k < carrier().pins().size(); k++) {
+      Polar at = carrier().pins().get(k);
+      Circle pin = (Circle) pins.getChildren().get(k);
+      pin.setCenterX(at.radius() * Math.cos(at.angle()) * scale());
+      pin.setCenterY(-at.radius() * Math.sin(at.angle()) * scale());
+      pin.setRadius(Math.clamp(1.2 * scale(), 3, 9));
+    }
+  }
+
+  @Override
+  Optional<Node> overlay() {
+    return Optional.of(pins);
+  }
+
+  /** Where the tag stands: on the plate in the gap next to the one with the mark. */
+  double tagAngle() {
+    int planets = carrier().planets();
+    return Math.PI / 2 + (planets == 1 ? 0.5 : 2 * Math.PI / planets);
+  }
+
+  double tagRadius() {
+    return outerRadius() - WheelTag.SMALL_RADIUS - 2;
+  }
+
+  void turnPins() {
+    pinSpin.setAngle(spin());
+  }
+}

@@ -1,0 +1,117 @@
+package steadycog.app.geartable;
+
+import java.util.function.DoubleUnaryOperator;
+import javafx.css.PseudoClass;
+import javafx.scene.Group;
+import javafx.scene.shape.Line;
+import javafx.scene.shape.Rectangle;
+import javafx.scene.text.Text;
+import steadycog.app.look.Look;
+import steadycog.app.look.Roles;
+import steadycog.shape.EdgeLayout.EdgeCarrier;
+import steadycog.shape.EdgeLayout.EdgeWheel;
+import steadycog.shape.PlacedWheel;
+import steadycog.train.Role;
+
+/** A wheel, ring or carrier from the side: what can be chosen and carries a role. */
+final class EdgeBody extends Group {
+  private static final PseudoClass SELECTED = PseudoClass.getPseudoClass("selected");
+  private static final PseudoClass ODD = PseudoClass.getPseudoClass("odd");
+  private static final double THINNEST = 3;
+  private static final double PLATE = 5;
+
+  private final Rectangle plate = rectangle();
+  private final Rectangle plateBelow = rectangle();
+  private final Rectangle upper = rectangle();
+  private final Rectangle lower = rectangle();
+  private final Line upperRoot = Look.styled(new Line(), "edge-root");
+  private final Line lowerRoot = Look.styled(new Line(), "edge-root");
+  private final Text name = Look.styled(new Text(), "edge-name");
+
+  EdgeBody() {
+    getStyleClass().add("edge-wheel");
+    name.setMouseTransparent(true);
+    getChildren().addAll(plate, plateBelow, upper, lower, upperRoot, lowerRoot, name);
+  }
+
+  private static Rectangle rectangle() {
+    return Look.styled(new Rectangle(), "edge-body");
+  }
+
+  /** A wheel about {@code x}, {@code y}, in pixels. */
+  void showWheel(EdgeWheel edge, double x, double y, double width, double scale) {
+    PlacedWheel wheel = edge.wheel();
+    boolean ring = wheel.teeth().internal();
+    double outer = wheel.bodyRadius() * scale;
+    double inner = ring ? wheel.tipRadius() * scale : 0;
+    double root = wheel.rootRadius() * scale;
+    double height = Math.max(THINNEST, outer - inner);
+    put(upper, x - width / 2, y - outer, width, height);
+    put(lower, x - width / 2, y + inner, width, height);
+    root(upperRoot, x, y - root, width);
+    root(lowerRoot, x, y + root, width);
+    upperRoot.setVisible(!ring);
+    lowerRoot.setVisible(!ring);
+    plate.setVisible(ring);
+    plateBelow.setVisible(ring);
+    // The plate by which a ring hangs on its shaft: in a set on the side away from the carrier.
+    double bore = edge.bore() * scale;
+    double side = bore > 0 ? x - width / 2 - 2 : x + width / 2 - 2;
+    put(plate, side, y - root, 4, root - bore);
+    put(plateBelow, side, y + bore, 4, root - bore);
+    pseudoClassStateChanged(ODD, edge.plane() % 2 != 0);
+  }
+
+  /** A carrier's plate behind its planets with the pins on which they turn. */
+  void showCarrier(
+      EdgeCarrier carrier,
+      DoubleUnaryOperator x,
+      DoubleUnaryOperator y,
+      double pitch,
+      double scale) {
+    double at = x.applyAsDouble(carrier.plane() + 0.27);
+    double top = y.applyAsDouble(carrier.height() + carrier.reach());
+    double bottom = y.applyAsDouble(carrier.height() - (carrier.bothSides() ? carrier.reach() : 0));
+    put(plate, at, top, PLATE, bottom - top);
+    plate.setVisible(true);
+    plateBelow.setVisible(false);
+    double pinFrom = at - 0.54 * pitch;
+    double pin = Math.clamp(1.4 * scale, 2, 8);
+    double above = y.applyAsDouble(carrier.height() + carrier.pinHeight());
+    double below = y.applyAsDouble(carrier.height() - carrier.pinHeight());
+    put(upper, pinFrom, above - pin / 2, at - pinFrom, pin);
+    put(lower, pinFrom, below - pin / 2, at - pinFrom, pin);
+    lower.setVisible(carrier.bothSides());
+    upperRoot.setVisible(false);
+    lowerRoot.setVisible(false);
+    pseudoClassStateChanged(ODD, true);
+  }
+
+  void showName(String text, double x, double y) {
+    name.setText(text);
+    name.setX(x);
+    name.setY(y);
+  }
+
+  void showRole(Role role) {
+    Roles.mark(this, role);
+  }
+
+  void showSelected(boolean selected) {
+    pseudoClassStateChanged(SELECTED, selected);
+  }
+
+  private static void put(Rectangle body, double x, double y, double width, double height) {
+    body.setX(x);
+    body.setY(y);
+    body.setWidth(width);
+    body.setHeight(Math.max(1, height));
+  }
+
+  private static void root(Line line, double x, double y, double width) {
+    line.setStartX(x - width / 2);
+    line.setEndX(x + width / 2);
+    line.setStartY(y);
+    line.setEndY(y);
+  }
+}

@@ -1,0 +1,164 @@
+package steadycog.app.ledger;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import javafx.scene.control.Label;
+import javafx.scene.layout.VBox;
+import org.apache.commons.numbers.fraction.BigFraction;
+import steadycog.app.desk.Bench;
+import steadycog.app.desk.Desk;
+import steadycog.app.look.Later;
+import steadycog.app.look.Look;
+import steadycog.app.look.Sign;
+import steadycog.number.Exact;
+import steadycog.study.EpicyclicWorking;
+import steadycog.study.EpicyclicWorking.PitchLine;
+import steadycog.study.EpicyclicWorking.RelativeMotion;
+import steadycog.study.EpicyclicWorking.TurnTable;
+import steadycog.study.Study;
+import steadycog.train.Member;
+import steadycog.train.MemberId;
+
+/** The turns of a planetary set worked out in three ways, their results side by side. */
+final class EpicyclicPanel extends VBox {
+
+  EpicyclicPanel(Desk desk) {
+    getStyleClass().addAll("panel", "working");
+    setId("epicyclic-working");
+    Later later = new Later(() -> show(desk));
+    desk.benchProperty().addListener(o -> later.ask());
+    show(desk);
+  }
+
+  private void show(Desk desk) {
+    Optional<Study> study = desk.bench().map(Bench::study);
+    Optional<EpicyclicWorking> working = study.flatMap(Study::epicyclicWorking);
+    setVisible(working.isPresent());
+    setManaged(working.isPresent());
+    getChildren().clear();
+    working.ifPresent(
+        found ->
+            fill(found, study.orElseThrow().train().members().stream().map(Member::id).toList()));
+  }
+
+  private void fill(EpicyclicWorking working, List<MemberId> members) {
+    getChildren().add(Look.label("The working, for one turn of the input, three ways", "caption"));
+    PanelTable results = new PanelTable();
+    results.row(
+        new Label(""),
+        PanelTable.head("relative motion", "Speeds as seen from the carrier (Willis)"),
+        PanelTable.head("turn table", "All turn with the carrier, then the carrier stands; add"),
+        PanelTable.head("pitch lines", "Speeds of points, a planet being a lever"));
+    for (MemberId id : members) {
+      results.row(
+          new Label(Sign.shortName(id)),
+          PanelTable.figure(Sign.exact(working.relative().turns().get(id))),
+          PanelTable.figure(Sign.exact(working.table().turns().get(id))),
+          PanelTable.figure(Sign.exact(working.pitchLine().turns().get(id))));
+    }
+    getChildren()
+        .addAll(
+            results,
+            working.agrees()
+                ? Look.label("All three agree with the solver exactly.", "agrees")
+                : Look.label("They do not agree: please report this train.", "bad-word"));
+    addRelative(working.relative());
+    addTable(working.table(), members);
+    addPitchLine(working.pitchLine());
+  }
+
+  private void addRelative(RelativeMotion relative) {
+    String first = Sign.shortName(relative.first());
+    String last = Sign.shortName(relative.last());
+    String carrier = Sign.shortName(relative.carrier());
+    String general =
+        "("
+            + last
+            + " \u2212 "
+            + carrier
+            + ") / ("
+            + first
+            + " \u2212 "
+            + carrier
+            + ") = "
+            + Sign.exact(relative.basic());
+    String filled =
+        "("
+            + turns(relative, relative.last())
+            + " \u2212 "
+            + bracketed(relative.turns().get(relative.carrier()))
+            + ") / ("
+            + turns(relative, relative.first())
+            + " \u2212 "
+            + bracketed(relative.turns().get(relative.carrier()))
+            + ") = "
+            + Sign.exact(relative.basic());
+    getChildren()
+        .addAll(Look.label("Relative motion", "caption"), wrapped(general), wrapped(filled));
+  }
+
+  private static String turns(RelativeMotion relative, MemberId id) {
+    return Sign.exact(relative.turns().get(id));
+  }
+
+  private static String bracketed(BigFraction value) {
+    return value.signum() < 0 ? "(" + Sign.exact(value) + ")" : Sign.exact(value);
+  }
+
+  private void addTable(TurnTable table, List<MemberId> members) {
+    PanelTable grid = new PanelTable();
+    grid.row(new Label(""), heads(members));
+    grid.row(
+        new Label("with the carrier"),
+        members.stream()
+            .map(id -> PanelTable.figure(Sign.exact(table.withCarrier())))
+            .toArray(Label[]::new));
+    grid.row(
+        new Label("carrier stands"),
+        members.stream()
+            .map(id -> PanelTable.figure(Sign.exact(table.apart().get(id))))
+            .toArray(Label[]::new));
+    grid.row(
+        Look.label("together", "product"),
+        members.stream()
+            .map(id -> PanelTable.figure(Sign.exact(table.turns().get(id))))
+            .toArray(Label[]::new));
+    getChildren().addAll(Look.label("Turn table", "caption"), grid);
+  }
+
+  private static Label[] heads(List<MemberId> members) {
+    return members.stream()
+        .map(id -> PanelTable.head(Sign.shortName(id), ""))
+        .toArray(Label[]::new);
+  }
+
+  private void addPitchLine(PitchLine line) {
+    String points =
+        line.points().stream()
+            .map(
+                point ->
+                    Sign.shortName(point.member())
+                        + " r "
+                        + Sign.exact(point.radius())
+                        + ", v "
+                        + Sign.exact(point.speed()))
+            .collect(Collectors.joining(";  "));
+    String rest =
+        line.points().stream()
+            .filter(point -> Exact.isZero(point.speed()))
+            .map(point -> "  Nothing moves at the " + Sign.shortName(point.member()) + ".")
+            .findFirst()
+            .orElse("");
+    getChildren()
+        .addAll(
+            Look.label("Pitch lines: radius r in modules, v = r \u00d7 turns", "caption"),
+            wrapped(points + "." + rest));
+  }
+
+  private static Label wrapped(String text) {
+    Label label = new Label(text);
+    label.setWrapText(true);
+    return label;
+  }
+}

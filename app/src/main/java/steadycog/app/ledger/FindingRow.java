@@ -1,0 +1,119 @@
+package steadycog.app.ledger;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import javafx.css.PseudoClass;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import steadycog.app.desk.Desk;
+import steadycog.app.look.Glossary;
+import steadycog.app.look.Icon;
+import steadycog.app.look.Look;
+import steadycog.check.Cure;
+import steadycog.check.Finding;
+import steadycog.check.Severity;
+
+/** One finding with its margin, its cures to click, and advice; a click chooses its member. */
+final class FindingRow extends HBox {
+  private static final double SEVERITY_WIDTH = 58;
+
+  private final Desk desk;
+  private final Region[] icons = new Region[Severity.values().length];
+  private final Label severity = Look.label("", "severity", "small");
+  private final Label message = Look.label("");
+  private final Label advice = Look.label("", "remedy");
+  private final FlowPane cures = new FlowPane(6, 4);
+  private final List<Button> buttons = new ArrayList<>();
+  private final Tooltip rule = new Tooltip();
+
+  FindingRow(Desk desk) {
+    this.desk = desk;
+    getStyleClass().add("finding");
+    for (Severity each : Severity.values()) {
+      icons[each.ordinal()] = icon(each).node();
+      getChildren().add(icons[each.ordinal()]);
+    }
+    severity.setMinWidth(SEVERITY_WIDTH);
+    message.setWrapText(true);
+    advice.setWrapText(true);
+    rule.setWrapText(true);
+    rule.setMaxWidth(380);
+    VBox words = new VBox(2, message, cures, advice);
+    words.setMinWidth(0);
+    HBox.setHgrow(words, Priority.ALWAYS);
+    getChildren().addAll(severity, words);
+  }
+
+  void show(Finding finding) {
+    String word = finding.severity().word();
+    for (Severity each : Severity.values()) {
+      icons[each.ordinal()].setVisible(each == finding.severity());
+      icons[each.ordinal()].setManaged(each == finding.severity());
+      pseudoClassStateChanged(PseudoClass.getPseudoClass(each.word()), each == finding.severity());
+    }
+    severity.setText(word);
+    message.setText(finding.message());
+    showCures(finding.cures());
+    String rest = advice(finding);
+    advice.setText(rest);
+    shown(advice, !rest.isEmpty());
+    setAccessibleText(word + ": " + finding.message() + " " + finding.remedy().orElse(""));
+    Optional<String> explained = Glossary.ofRule(finding.code());
+    rule.setText(explained.orElse(""));
+    severity.setTooltip(explained.isPresent() ? rule : null);
+    message.setTooltip(explained.isPresent() ? rule : null);
+    setOnMouseClicked(
+        click ->
+            finding.members().stream().findFirst().ifPresent(id -> desk.select(Optional.of(id))));
+  }
+
+  private void showCures(List<Cure> all) {
+    shown(cures, !all.isEmpty());
+    while (buttons.size() < all.size()) {
+      Button button = Look.styled(new Button(), "cure");
+      button.setMinWidth(Region.USE_PREF_SIZE);
+      button.setTooltip(new Tooltip("Make this change; undo takes it back"));
+      buttons.add(button);
+      cures.getChildren().add(button);
+    }
+    for (int k = 0; k < buttons.size(); k++) {
+      shown(buttons.get(k), k < all.size());
+    }
+    for (int k = 0; k < all.size(); k++) {
+      Cure cure = all.get(k);
+      buttons.get(k).setText(cure.change().replace("->", "\u2192"));
+      buttons.get(k).setOnAction(e -> desk.cure(cure));
+    }
+  }
+
+  /** What would do besides the cure, or general advice where there is none. */
+  private static String advice(Finding finding) {
+    String text = finding.remedy().orElse("");
+    if (finding.cure().isEmpty()) {
+      return text;
+    }
+    String rest = text.substring(finding.cure().get().change().length());
+    return rest.replaceFirst("^[,.]? *", "");
+  }
+
+  private static void shown(Node node, boolean yes) {
+    node.setVisible(yes);
+    node.setManaged(yes);
+  }
+
+  private static Icon icon(Severity severity) {
+    return switch (severity) {
+      case ERROR -> Icon.ERROR;
+      case WARNING -> Icon.WARNING;
+      case NOTE, OK -> Icon.NOTE;
+    };
+  }
+}

@@ -1,0 +1,122 @@
+package steadycog.app.ledger;
+
+import java.util.Optional;
+import javafx.scene.control.Label;
+import javafx.scene.control.Slider;
+import javafx.scene.layout.VBox;
+import org.apache.commons.numbers.fraction.BigFraction;
+import steadycog.app.desk.Bench;
+import steadycog.app.desk.Desk;
+import steadycog.app.look.Look;
+import steadycog.app.look.Sign;
+import steadycog.number.Exact;
+import steadycog.number.Quantity;
+import steadycog.number.Unit;
+import steadycog.study.Study;
+import steadycog.study.TwoInputs;
+
+/** With two drives: the output over the second one's speed, and a slider to set it. */
+final class TwoInputsPanel extends VBox {
+  /** The slider moves in thousandths of the unit. */
+  private static final int STEPS = 1000;
+
+  private final Desk desk;
+  private final Label formula = new Label();
+  private final Label points = Look.label("", "soft");
+  private final Slider slider = new Slider();
+  private final SpeedLine line = new SpeedLine();
+  private boolean showing;
+
+  TwoInputsPanel(Desk desk) {
+    this.desk = desk;
+    getStyleClass().addAll("panel", "working");
+    setId("two-inputs");
+    formula.setWrapText(true);
+    points.setWrapText(true);
+    slider.setId("second-speed");
+    slider.valueProperty().addListener(o -> slid());
+    slider.valueChangingProperty().addListener((o, was, is) -> endDrag(is));
+    getChildren().addAll(Look.label("Two inputs", "caption"), formula, line, slider, points);
+    desk.benchProperty().addListener(o -> show());
+    show();
+  }
+
+  private void endDrag(boolean dragging) {
+    if (!dragging) {
+      desk.endStrand();
+      show();
+    }
+  }
+
+  private void show() {
+    Optional<TwoInputs> inputs = desk.bench().map(Bench::study).flatMap(Study::twoInputs);
+    setVisible(inputs.isPresent());
+    setManaged(inputs.isPresent());
+    inputs.ifPresent(this::show);
+  }
+
+  private void show(TwoInputs inputs) {
+    Unit unit = inputs.second().statedSpeed().unit();
+    double first = inputs.first().angularSpeed().in(unit);
+    double second = inputs.second().angularSpeed().in(unit);
+    String one = Sign.shortName(inputs.first().member());
+    String two = Sign.shortName(inputs.second().member());
+    String out = Sign.shortName(inputs.output());
+    formula.setText(
+        out
+            + " = "
+            + Sign.exact(inputs.a())
+            + " \u00d7 "
+            + one
+            + " + "
+            + (inputs.b().signum() < 0
+                ? "(" + Sign.exact(inputs.b()) + ")"
+                : Sign.exact(inputs.b()))
+            + " \u00d7 "
+            + two);
+    Optional<Double> stop = inputs.stop().map(share -> share.doubleValue() * first);
+    points.setText(
+        stop.map(
+                    at ->
+                        out
+                            + " stops at "
+                            + two
+                            + " "
+                            + Sign.number(at)
+                            + " "
+                            + unit.symbol()
+                            + " and is reversed beyond; ")
+                .orElse("")
+            + "direct at "
+            + Sign.number(first)
+            + " "
+            + unit.symbol()
+            + ".");
+    double reach = Math.max(1.4 * Math.abs(first), Math.max(1.3 * Math.abs(stop.orElse(0.0)), 0.1));
+    showing = true;
+    if (!slider.isValueChanging()) {
+      reach = Math.max(reach, 1.15 * Math.abs(second));
+      slider.setMax(reach);
+      slider.setMin(-reach);
+      slider.setBlockIncrement(reach / 50);
+    }
+    slider.setValue(second);
+    slider.setAccessibleText("Speed of " + two + " in " + unit.symbol());
+    showing = false;
+    line.show(inputs, first, second, slider.getMax(), unit);
+  }
+
+  private void slid() {
+    Optional<TwoInputs> inputs = desk.bench().map(Bench::study).flatMap(Study::twoInputs);
+    if (showing || inputs.isEmpty()) {
+      return;
+    }
+    Unit unit = inputs.get().second().statedSpeed().unit();
+    double finest = Math.pow(10, Math.floor(Math.log10(slider.getMax()))) / STEPS;
+    BigFraction step =
+        finest >= 1 ? BigFraction.ONE : Exact.of(1, Math.round(Math.min(1e9, 1 / finest)));
+    BigFraction speed =
+        step.multiply(Math.toIntExact(Math.round(slider.getValue() / step.doubleValue())));
+    desk.driveSecond(new Quantity(speed, unit));
+  }
+}

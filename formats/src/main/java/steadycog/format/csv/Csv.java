@@ -1,0 +1,25 @@
+package steadycog.format.csv;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.util.List;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVPrinter;
+
+/** Comma-separated text with a line of titles (RFC 4180). */
+final class Csv {
+  private Csv() {}
+
+  static String write(List<String> titles, List<List<String>> lines) {
+    StringBuilder text = new StringBuilder();
+    CSVFormat format = CSVFormat.RFC4180.builder().setHeader(titles.toArray(String[]::new)).get();
+    try (CSVPrinter printer = new CSVPrinter(text, format)) {
+      for (List<String> line : lines) {
+        printer.printRecord(line);
+      }
+    } catch (IOException impossible) {
+      throw new UncheckedIOException("writing to memory", impossible);
+    }
+    return text.toString();
+  }
+}
