@@ -18,6 +18,7 @@ import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import org.jspecify.annotations.Nullable;
 import steadycog.app.desk.Desk;
 import steadycog.app.look.Look;
 import steadycog.job.Sheet;
@@ -27,6 +28,7 @@ final class Head extends HBox {
   private final Desk desk;
   private final JobKeeper keeper;
   private final Label title = Look.label("", "job-title");
+  private final Tooltip unsaved = new Tooltip("Not saved yet");
   private final HBox tabs = new HBox();
   private final Button undo = plain("Undo", "Ctrl+Z");
   private final Button redo = plain("Redo", "Ctrl+Shift+Z");
@@ -35,6 +37,7 @@ final class Head extends HBox {
   private final MenuButton trains =
       menu("Train", "train-menu", "Add, copy, name, remove or choose a train of this job");
   private List<String> shownNames = List.of();
+  private @Nullable Node seen;
 
   Head(Desk desk, JobKeeper keeper, Runnable showKeys) {
     this.desk = desk;
@@ -138,7 +141,7 @@ final class Head extends HBox {
 
   void refresh() {
     title.setText(JobKeeper.titleOf(desk) + (desk.isUnsaved() ? " \u2022" : ""));
-    title.setTooltip(desk.isUnsaved() ? new Tooltip("Not saved yet") : null);
+    title.setTooltip(desk.isUnsaved() ? unsaved : null);
     undo.setDisable(!desk.canUndo());
     redo.setDisable(!desk.canRedo());
     List<String> names = desk.job().sheets().stream().map(Sheet::name).toList();
@@ -150,7 +153,10 @@ final class Head extends HBox {
     if (shownTab() instanceof ToggleButton tab) {
       tab.setSelected(true);
     }
-    Platform.runLater(this::scrollToShown);
+    if (shownTab() != seen) {
+      seen = shownTab();
+      Platform.runLater(this::scrollToShown);
+    }
   }
 
   /** Brings the tab of the train in view into sight. */

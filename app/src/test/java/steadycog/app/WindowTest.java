@@ -11,14 +11,17 @@ import static org.mockito.Mockito.when;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Optional;
+import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 import javafx.geometry.Bounds;
 import javafx.geometry.VerticalDirection;
 import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.control.Labeled;
+import javafx.scene.control.Slider;
 import javafx.scene.control.TextArea;
 import javafx.scene.control.TextField;
+import javafx.scene.input.Clipboard;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import org.junit.jupiter.api.AfterEach;
@@ -136,15 +139,24 @@ class WindowTest {
     robot.clickOn("#role-H");
     settle();
     assertEquals("Jammed", text("#ratio"));
-    assertTrue(allText("#findings").contains("A ~ B; hold B; drive A contradict"));
+    shows("#findings", "A ~ B; hold B; drive A contradict");
     robot.clickOn("#role-F");
     settle();
     assertEquals("2.5\u2009:\u20091", text("#ratio"));
-    assertTrue(allText("#findings").contains("B is an idler"));
+    shows("#findings", "B is an idler");
     robot.clickOn("#role-L");
     clickWheel("C");
     assertTrue(opened.desk().sheet().text().contains("lock B = C"), "two clicks lock a clutch");
     assertEquals("Jammed", text("#ratio"));
+  }
+
+  /** Waits for words on a panel that follows the drawing. */
+  private void shows(String id, String words) {
+    try {
+      WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, () -> allText(id).contains(words));
+    } catch (TimeoutException never) {
+      assertEquals(words, allText(id));
+    }
   }
 
   private String allText(String id) {
@@ -266,6 +278,7 @@ class WindowTest {
   @Test
   void aCureIsOneClickAndUndoable() {
     type("parallel 14 ~ 30");
+    shows("#findings", "reach past the involute");
     robot.clickOn("A 14 \u2192 15");
     settle();
     assertEquals("parallel 15 ~ 30\n", opened.desk().sheet().text());
@@ -286,7 +299,7 @@ class WindowTest {
     assertEquals("e = 1\u2009:\u20092", text("#ratio"));
     assertEquals("6.2832", cell("A", 3));
     assertEquals("17.701", cell("A", 5));
-    assertTrue(allText("#working").contains("e = (\u221220/40) = \u22121/2"), allText("#working"));
+    shows("#working", "e = (\u221220/40) = \u22121/2");
   }
 
   @Test
@@ -375,5 +388,99 @@ class WindowTest {
     assertEquals("12\u2009:\u20091", text("#ratio"));
     assertTrue(opened.desk().sheet().text().contains("drive A 60 rpm 3 Nm"));
     assertEquals(2, opened.desk().job().sheets().size());
+  }
+
+  @Test
+  void theRatioBoardPutsASetInAnyConfiguration() {
+    type("planetary sun 24 planet 15 x3 ring 54\ndrive sun 60 rpm 2 Nm\nhold ring\ntake carrier");
+    assertEquals("3.25\u2009:\u20091", text("#ratio"));
+    press(KeyCode.SHORTCUT, KeyCode.DIGIT2);
+    assertFalse(find("#edge-view", Node.class).isVisible());
+    assertTrue(isCurrent("#cell-sun-ring"));
+    robot.clickOn("#cell-ring-carrier");
+    settle();
+    assertEquals(
+        "planetary sun 24 planet 15 x3 ring 54\ndrive ring 60 rpm 2 Nm\nhold carrier\ntake sun\n",
+        opened.desk().sheet().text());
+    assertEquals("1\u2009:\u20092.25", text("#ratio"));
+    assertTrue(isCurrent("#cell-ring-carrier"));
+    assertFalse(isCurrent("#cell-sun-ring"));
+    robot.clickOn("#cell-lock-sun-ring");
+    settle();
+    assertTrue(opened.desk().sheet().text().contains("lock sun = ring"));
+    assertEquals("1\u2009:\u20091", text("#ratio"));
+    robot.clickOn("Copy as CSV");
+    robot.interact(
+        () ->
+            assertTrue(
+                Clipboard.getSystemClipboard()
+                    .getString()
+                    .contains("sun,ring,carrier,,13/4,4/13")));
+    press(KeyCode.SHORTCUT, KeyCode.Z);
+    press(KeyCode.SHORTCUT, KeyCode.Z);
+    assertEquals("3.25\u2009:\u20091", text("#ratio"));
+    press(KeyCode.SHORTCUT, KeyCode.DIGIT1);
+    assertTrue(find("#edge-view", Node.class).isVisible());
+  }
+
+  private boolean isCurrent(String id) {
+    return robot.lookup(id).query().getPseudoClassStates().stream()
+        .anyMatch(state -> state.getPseudoClassName().equals("current"));
+  }
+
+  @Test
+  void planetsGoRoundWithTheirCarrierAndAreCountedByKeys() {
+    type("planetary sun 30 planet 20 x4 ring 70\ndrive sun\nhold ring\ntake carrier");
+    press(KeyCode.ESCAPE);
+    Node planet = robot.lookup("#wheel-planet").query();
+    Node sun = robot.lookup("#wheel-sun").query();
+    double radius = distance(planet, sun);
+    double x = planet.getTranslateX();
+    robot.interact(() -> opened.desk().crank().drag(1.25));
+    settle();
+    assertTrue(Math.abs(planet.getTranslateX() - x) > 20, "3/8 of a turn further round");
+    assertEquals(radius, distance(planet, sun), 1e-6);
+    clickWheel("planet");
+    focusTable();
+    press(KeyCode.O);
+    assertTrue(opened.desk().sheet().text().startsWith("planetary sun 30 planet 20 x3 ring 70"));
+    assertTrue(isStuck("#wheel-planet-2"), "it does not go in there");
+    assertFalse(isStuck("#wheel-planet"));
+    shows("#findings", "3 planets do not go in equally spaced");
+    robot.clickOn("planets x3 \u2192 x4");
+    settle();
+    assertFalse(isStuck("#wheel-planet-2"));
+    assertTrue(robot.lookup("#wheel-planet-4").tryQuery().isPresent());
+  }
+
+  private static double distance(Node a, Node b) {
+    return Math.hypot(a.getTranslateX() - b.getTranslateX(), a.getTranslateY() - b.getTranslateY());
+  }
+
+  private boolean isStuck(String id) {
+    return robot.lookup(id).query().getPseudoClassStates().stream()
+        .anyMatch(state -> state.getPseudoClassName().equals("stuck"));
+  }
+
+  @Test
+  void theSecondInputIsSetBySliderAndTheOutputFollows() {
+    type("planetary sun 24 planet 15 x3 ring 54\ndrive sun 9 rpm\ndrive ring 4 rpm\ntake carrier");
+    assertEquals("Carrier 5.5385 rpm", text("#ratio"));
+    shows("#two-inputs", "carrier = 4/13 \u00d7 sun + 9/13 \u00d7 ring");
+    shows("#two-inputs", "stops at ring \u22124 rpm");
+    Slider slider = find("#second-speed", Slider.class);
+    robot.interact(() -> slider.setValue(-4));
+    settle();
+    assertTrue(opened.desk().sheet().text().contains("drive ring -4 rpm"));
+    assertEquals("Carrier 0 rpm", text("#ratio"));
+  }
+
+  @Test
+  void theWorkingOfASetAgreesInThreeWays() {
+    type("planetary sun 24 planet 15 x3 ring 54\ndrive sun\nhold ring\ntake carrier");
+    shows("#epicyclic-working", "All three agree with the solver exactly.");
+    shows("#epicyclic-working", "(ring \u2212 carrier) / (sun \u2212 carrier) = \u22124/9");
+    shows("#planets", "\u22124/5");
+    shows("#planets", "\u221272/65");
   }
 }

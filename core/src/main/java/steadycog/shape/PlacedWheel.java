@@ -9,6 +9,7 @@ import steadycog.train.Teeth;
  *
  * @param copy which of several equal wheels, from 0: planets are one member
  * @param shift profile shift of an internal wheel, in modules, outwards positive
+ * @param bodyRadius of the whole wheel, a ring's rim included
  * @param phase angle of a tooth's (of a ring: a space's) centre-line, radians
  */
 public record PlacedWheel(
@@ -21,12 +22,24 @@ public record PlacedWheel(
     double x,
     double y,
     double phase,
-    Optional<Orbit> orbit)
+    Optional<Orbit> orbit,
+    double bodyRadius)
     implements Placed {
 
   /** A wheel with its first tooth pointing to the right. */
   static PlacedWheel of(MemberId id, Teeth teeth, double shift, int axis, int plane) {
-    return new PlacedWheel(id, 0, teeth, shift, axis, plane, 0, 0, 0, Optional.empty());
+    return new PlacedWheel(
+        id,
+        0,
+        teeth,
+        shift,
+        axis,
+        plane,
+        0,
+        0,
+        0,
+        Optional.empty(),
+        GearOutline.bodyRadius(teeth) + shift);
   }
 
   public double distanceTo(Placed other) {
@@ -49,18 +62,13 @@ public record PlacedWheel(
     return GearOutline.rootRadius(teeth) + shift;
   }
 
-  /** Radius of the whole wheel, a ring's rim included. */
-  @Override
-  public double bodyRadius() {
-    return GearOutline.bodyRadius(teeth) + shift;
-  }
-
   PlacedWheel withPhase(double turned) {
-    return new PlacedWheel(id, copy, teeth, shift, axis, plane, x, y, turned, orbit);
+    return new PlacedWheel(id, copy, teeth, shift, axis, plane, x, y, turned, orbit, bodyRadius);
   }
 
   PlacedWheel at(double newX, double newY) {
-    return new PlacedWheel(id, copy, teeth, shift, axis, plane, newX, newY, phase, orbit);
+    return new PlacedWheel(
+        id, copy, teeth, shift, axis, plane, newX, newY, phase, orbit, bodyRadius);
   }
 
   /** Copy {@code number} of this wheel, carried round the axis of {@code about}. */
@@ -75,6 +83,7 @@ public record PlacedWheel(
         about.x() + axisAt.x(),
         about.y() + axisAt.y(),
         phase,
-        Optional.of(about));
+        Optional.of(about),
+        bodyRadius);
   }
 }

@@ -80,14 +80,21 @@ abstract sealed class BodyView extends Group permits WheelView, CarrierView {
   /** Outer end and length of the mark, in pixels. */
   abstract double[] markPlace();
 
+  /** Whether {@code now} looks as {@link #placed} does, wherever it stands. */
+  abstract boolean hasShapeOf(Placed now);
+
+  /** Turns the shapes to where their teeth stand before the crank is turned. */
+  abstract void turnShape();
+
   /** Brings the shapes in step with {@link #placed} at {@link #scale}. */
   abstract void reshape();
 
   /** Shows another place, size or count of the same member. */
   final void show(Placed now, double pixels) {
-    boolean same = now.equals(placed) && pixels == scale;
+    boolean same = pixels == scale && hasShapeOf(now);
     placed = now;
     scale = pixels;
+    turnShape();
     if (!same) {
       reshape();
       double[] place = markPlace();

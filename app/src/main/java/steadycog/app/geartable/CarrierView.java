@@ -6,6 +6,7 @@ import javafx.scene.Node;
 import javafx.scene.shape.Circle;
 import javafx.scene.transform.Rotate;
 import steadycog.app.look.Look;
+import steadycog.shape.Placed;
 import steadycog.shape.PlacedCarrier;
 import steadycog.shape.PlanetGeometry.Polar;
 
@@ -39,6 +40,18 @@ final class CarrierView extends BodyView {
   @Override
   double[] markPlace() {
     return new double[] {outerRadius() - 8, MARK};
+  }
+
+  @Override
+  boolean hasShapeOf(Placed now) {
+    return now instanceof PlacedCarrier other
+        && other.pins().equals(carrier().pins())
+        && other.bodyRadius() == carrier().bodyRadius();
+  }
+
+  @Override
+  void turnShape() {
+    // A plate looks the same whichever way it is turned; its pins stand where the layout says.
   }
 
   @Override

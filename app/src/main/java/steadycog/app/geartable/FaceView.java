@@ -37,6 +37,7 @@ final class FaceView extends Pane {
   private static final double LARGEST_ZOOM = 40;
   private static final double LARGEST_SCALE = 26;
   private static final double SHORTEST_BAR = 50;
+  private static final double SCALE_STEP = 1.012;
 
   private final Desk desk;
   private final Group bodies = new Group();
@@ -120,10 +121,8 @@ final class FaceView extends Pane {
     double[] box = layout.bounds();
     double width = getWidth() - 2 * MARGIN;
     double height = getHeight() - 2 * MARGIN - NOTE;
-    scale =
-        zoom
-            * Math.min(
-                LARGEST_SCALE, Math.min(width / (box[2] - box[0]), height / (box[3] - box[1])));
+    double fitting = Math.min(width / (box[2] - box[0]), height / (box[3] - box[1]));
+    scale = zoom * Math.min(LARGEST_SCALE, stepped(fitting));
     double x0 = getWidth() / 2 + panX - (box[0] + box[2]) / 2 * scale;
     double y0 = (getHeight() - NOTE) / 2 + panY + (box[1] + box[3]) / 2 * scale;
     List<Placed> order = backToFront(bench.get());
@@ -144,6 +143,14 @@ final class FaceView extends Pane {
     placeTags(bench.get(), shown);
     showSelection();
     turn();
+  }
+
+  /**
+   * The scale in steps of a hundredth, downwards: a tooth more or less then leaves most wheels as
+   * large as they were, and their outlines need not be made anew.
+   */
+  private static double stepped(double fitting) {
+    return Math.pow(SCALE_STEP, Math.floor(Math.log(fitting) / Math.log(SCALE_STEP)));
   }
 
   private BodyView added(BodyView view) {

@@ -8,6 +8,7 @@ import javafx.scene.shape.SVGPath;
 import javafx.scene.transform.Rotate;
 import steadycog.app.geartable.WheelPath.Holes;
 import steadycog.app.look.Look;
+import steadycog.shape.Placed;
 import steadycog.shape.PlacedWheel;
 
 /** A toothed wheel, or a ring with its teeth inside. */
@@ -70,6 +71,19 @@ final class WheelView extends BodyView {
   }
 
   @Override
+  boolean hasShapeOf(Placed now) {
+    return now instanceof PlacedWheel other
+        && other.teeth().equals(wheel().teeth())
+        && other.shift() == wheel().shift()
+        && other.plane() % 2 == wheel().plane() % 2;
+  }
+
+  @Override
+  void turnShape() {
+    phase.setAngle(-Math.toDegrees(wheel().phase()));
+  }
+
+  @Override
   void reshape() {
     double web = bandRadius() - 6 - hubRadius();
     boolean holed = !isRing() && web > LEAST_WEB && wheel().orbit().isEmpty();
@@ -82,7 +96,6 @@ final class WheelView extends BodyView {
     if (material.getStyleClass().contains("odd") != odd) {
       material.getStyleClass().setAll(odd ? new String[] {"wheel-body", "odd"} : BODY);
     }
-    phase.setAngle(-Math.toDegrees(wheel().phase()));
     hub.setRadius(isRing() ? 5 : hubRadius());
     for (int k = 0; k < SPOKES; k++) {
       point(spokes[k], 2 * Math.PI * k / SPOKES - Math.PI / 2, wheel().tipRadius() * scale());

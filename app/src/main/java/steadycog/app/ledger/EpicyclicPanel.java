@@ -26,7 +26,7 @@ final class EpicyclicPanel extends VBox {
   EpicyclicPanel(Desk desk) {
     getStyleClass().addAll("panel", "working");
     setId("epicyclic-working");
-    Later later = new Later(() -> show(desk));
+    Later later = Later.whenQuiet(() -> show(desk));
     desk.benchProperty().addListener(o -> later.ask());
     show(desk);
   }

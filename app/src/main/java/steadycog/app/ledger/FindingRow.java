@@ -1,7 +1,9 @@
 package steadycog.app.ledger;
 
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import javafx.css.PseudoClass;
 import javafx.scene.Node;
@@ -16,6 +18,7 @@ import javafx.scene.layout.VBox;
 import steadycog.app.desk.Desk;
 import steadycog.app.look.Glossary;
 import steadycog.app.look.Icon;
+import steadycog.app.look.IconView;
 import steadycog.app.look.Look;
 import steadycog.check.Cure;
 import steadycog.check.Finding;
@@ -26,7 +29,15 @@ final class FindingRow extends HBox {
   private static final double SEVERITY_WIDTH = 58;
 
   private final Desk desk;
-  private final Region[] icons = new Region[Severity.values().length];
+  private static final Map<Severity, PseudoClass> STATES = new EnumMap<>(Severity.class);
+
+  static {
+    for (Severity each : Severity.values()) {
+      STATES.put(each, PseudoClass.getPseudoClass(each.word()));
+    }
+  }
+
+  private final IconView icon = new IconView(Icon.NOTE);
   private final Label severity = Look.label("", "severity", "small");
   private final Label message = Look.label("");
   private final Label advice = Look.label("", "remedy");
@@ -37,10 +48,6 @@ final class FindingRow extends HBox {
   FindingRow(Desk desk) {
     this.desk = desk;
     getStyleClass().add("finding");
-    for (Severity each : Severity.values()) {
-      icons[each.ordinal()] = icon(each).node();
-      getChildren().add(icons[each.ordinal()]);
-    }
     severity.setMinWidth(SEVERITY_WIDTH);
     message.setWrapText(true);
     advice.setWrapText(true);
@@ -49,16 +56,13 @@ final class FindingRow extends HBox {
     VBox words = new VBox(2, message, cures, advice);
     words.setMinWidth(0);
     HBox.setHgrow(words, Priority.ALWAYS);
-    getChildren().addAll(severity, words);
+    getChildren().addAll(icon, severity, words);
   }
 
   void show(Finding finding) {
     String word = finding.severity().word();
-    for (Severity each : Severity.values()) {
-      icons[each.ordinal()].setVisible(each == finding.severity());
-      icons[each.ordinal()].setManaged(each == finding.severity());
-      pseudoClassStateChanged(PseudoClass.getPseudoClass(each.word()), each == finding.severity());
-    }
+    icon.show(icon(finding.severity()));
+    STATES.forEach((each, state) -> pseudoClassStateChanged(state, each == finding.severity()));
     severity.setText(word);
     message.setText(finding.message());
     showCures(finding.cures());

@@ -7,6 +7,7 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.VBox;
 import steadycog.app.desk.Bench;
 import steadycog.app.desk.Desk;
+import steadycog.app.look.Later;
 import steadycog.app.look.Look;
 import steadycog.check.Finding;
 
@@ -21,7 +22,8 @@ final class FindingsList extends VBox {
     getStyleClass().addAll("panel", "findings");
     setId("findings");
     getChildren().addAll(Look.label("Findings", "caption"), none);
-    desk.benchProperty().addListener((o, old, now) -> show(now));
+    Later later = Later.nextFrame(() -> show(desk.bench()));
+    desk.benchProperty().addListener(o -> later.ask());
     show(desk.bench());
   }
 

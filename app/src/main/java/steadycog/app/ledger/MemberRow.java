@@ -10,7 +10,9 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.app.desk.Preferences;
+import steadycog.app.look.Glossary;
 import steadycog.app.look.Icon;
+import steadycog.app.look.IconView;
 import steadycog.app.look.Look;
 import steadycog.app.look.Roles;
 import steadycog.app.look.Sign;
@@ -31,6 +33,8 @@ final class MemberRow extends HBox {
   private final Preferences preferences;
   private final HBox name = new HBox(7);
   private final HBox way = new HBox();
+  private final IconView roleIcon = Look.styled(new IconView(Icon.FREE), "role-icon");
+  private final IconView wayIcon = new IconView(Icon.REST);
   private final Label teeth;
   private final Label turned;
   private final Label speed;
@@ -78,8 +82,10 @@ final class MemberRow extends HBox {
     fix(name, Column.MEMBER);
     name.getStyleClass().add("cell");
     name.setAlignment(Pos.CENTER_LEFT);
+    name.getChildren().setAll(roleIcon, Look.label(Sign.ownName(id), "member-name"));
     fix(way, Column.WAY);
     way.setAlignment(Pos.CENTER);
+    way.getChildren().setAll(wayIcon);
     turned.setTooltip(exactly);
     Tooltip.install(name, roleHint);
     getChildren().addAll(name, teeth, turned, speed, way, torque, power);
@@ -89,11 +95,8 @@ final class MemberRow extends HBox {
   void show(Study study, Member member) {
     Role role = study.role(id);
     Roles.mark(this, role);
-    name.getChildren()
-        .setAll(
-            Look.styled(Roles.icon(role).node(), "role-icon"),
-            Look.label(Sign.ownName(id), "member-name"));
-    roleHint.setText(id + " is " + Roles.word(role));
+    roleIcon.show(Roles.icon(role));
+    roleHint.setText(Sign.called(id) + " is " + Roles.word(role) + ".\n" + Glossary.of(id));
     teeth.setText(member.teeth().map(Object::toString).orElse(Sign.DASH));
     Optional<AngularSpeed> known = study.motion().speed(id);
     speed.setText(number(known.map(rate -> rate.in(preferences.speed()))));
@@ -150,7 +153,7 @@ final class MemberRow extends HBox {
 
   private void showWay(int sign) {
     Icon icon = sign > 0 ? Icon.CCW : sign < 0 ? Icon.CW : Icon.REST;
-    way.getChildren().setAll(icon.node());
+    wayIcon.show(icon);
     way.setAccessibleText(List.of("clockwise", "at rest", "counter-clockwise").get(sign + 1));
   }
 

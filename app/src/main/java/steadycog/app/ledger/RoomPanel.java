@@ -31,7 +31,7 @@ final class RoomPanel extends VBox {
     getStyleClass().addAll("panel", "working");
     setId("room");
     module = moduleField();
-    Later later = new Later(this::show);
+    Later later = Later.whenQuiet(this::show);
     desk.benchProperty().addListener(o -> later.ask());
     desk.preferencesProperty().addListener(o -> show());
     show();

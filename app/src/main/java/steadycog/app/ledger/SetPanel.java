@@ -26,7 +26,7 @@ final class SetPanel extends VBox {
     this.desk = desk;
     getStyleClass().addAll("panel", "working");
     setId("planets");
-    Later later = new Later(this::show);
+    Later later = Later.whenQuiet(this::show);
     desk.benchProperty().addListener(o -> later.ask());
     desk.preferencesProperty().addListener(o -> show());
     show();

@@ -24,7 +24,7 @@ final class WorkingPanel extends VBox {
   WorkingPanel(Desk desk) {
     getStyleClass().addAll("panel", "working");
     setId("working");
-    Later later = new Later(() -> show(desk));
+    Later later = Later.whenQuiet(() -> show(desk));
     desk.benchProperty().addListener(o -> later.ask());
     desk.preferencesProperty().addListener(o -> show(desk));
     show(desk);

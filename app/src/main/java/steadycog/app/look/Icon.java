@@ -1,8 +1,6 @@
 package steadycog.app.look;
 
-import javafx.scene.layout.Pane;
 import javafx.scene.layout.Region;
-import javafx.scene.shape.SVGPath;
 
 /** Small symbols, drawn on a 16 x 16 field and coloured by style class. */
 public enum Icon {
@@ -36,7 +34,7 @@ public enum Icon {
   PAUSE("M 3.5 2.5 H 6.7 V 13.5 H 3.5 Z M 9.3 2.5 H 12.5 V 13.5 H 9.3 Z", false),
   CLOSE("M 4 4 L 12 12 M 12 4 L 4 12", true);
 
-  private static final double FIELD = 16;
+  static final double FIELD = 16;
 
   private final String path;
   private final boolean stroked;
@@ -46,21 +44,17 @@ public enum Icon {
     this.stroked = stroked;
   }
 
-  /** The bare shape on its 16 x 16 field. */
-  public SVGPath shape() {
-    SVGPath shape = new SVGPath();
-    shape.setContent(path);
-    shape.getStyleClass().addAll("icon", stroked ? "icon-line" : "icon-solid");
-    return shape;
+  /** The shape as SVG path text on its 16 x 16 field. */
+  String path() {
+    return path;
+  }
+
+  boolean isStroked() {
+    return stroked;
   }
 
   /** The symbol as a node of fixed size. */
   public Region node() {
-    Pane pane = new Pane(shape());
-    pane.setMinSize(FIELD, FIELD);
-    pane.setPrefSize(FIELD, FIELD);
-    pane.setMaxSize(FIELD, FIELD);
-    pane.setMouseTransparent(true);
-    return pane;
+    return new IconView(this);
   }
 }

@@ -8,11 +8,23 @@ import javafx.util.Duration;
  */
 public final class Later {
   private static final Duration QUIET = Duration.millis(90);
+  private static final Duration FRAME = Duration.millis(1);
 
-  private final PauseTransition pause = new PauseTransition(QUIET);
+  private final PauseTransition pause;
 
-  public Later(Runnable action) {
+  private Later(Duration wait, Runnable action) {
+    pause = new PauseTransition(wait);
     pause.setOnFinished(e -> action.run());
+  }
+
+  /** For what is read once things have come to rest. */
+  public static Later whenQuiet(Runnable action) {
+    return new Later(QUIET, action);
+  }
+
+  /** For what may follow the drawing by a frame. */
+  public static Later nextFrame(Runnable action) {
+    return new Later(FRAME, action);
   }
 
   /** Asks for the action; asking again before it has run starts the moment anew. */

@@ -12,6 +12,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
+import java.util.stream.Collectors;
 import org.apache.commons.numbers.fraction.BigFraction;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -20,8 +21,13 @@ import steadycog.format.file.JobFiles;
 import steadycog.format.json.UnreadableException;
 import steadycog.job.Job;
 import steadycog.motion.Motion;
+import steadycog.motion.RatioBoard;
 import steadycog.notation.Card;
+import steadycog.notation.PitchText;
 import steadycog.number.Exact;
+import steadycog.number.Quantity;
+import steadycog.number.Unit;
+import steadycog.shape.Placed;
 import steadycog.train.Member;
 import steadycog.train.MemberId;
 import steadycog.train.Mesh;
@@ -124,7 +130,7 @@ class DeskTest {
     MemberId one = members.get(random.nextInt(members.size())).id();
     MemberId two = members.get(random.nextInt(members.size())).id();
     boolean small = members.size() < 14;
-    switch (random.nextInt(16)) {
+    switch (random.nextInt(18)) {
       case 0 -> desk.drive(one);
       case 1 -> desk.hold(one);
       case 2 -> desk.take(one);
@@ -138,7 +144,17 @@ class DeskTest {
       case 11, 12 -> desk.removeWheel(one);
       case 13 -> build(small, () -> desk.meshWheel(one));
       case 14 -> build(small, () -> desk.keyWheel(one));
-      default -> desk.showSheet(random.nextInt(2));
+      case 15 -> desk.changePlanets(one, random.nextInt(-1, 2));
+      case 16 -> configure(random);
+      default -> desk.showSheet(random.nextInt(desk.job().sheets().size()));
+    }
+  }
+
+  private void configure(Random random) {
+    RatioBoard board = RatioBoard.of(desk.bench().orElseThrow().card().train());
+    if (!board.configurations().isEmpty()) {
+      int any = random.nextInt(board.configurations().size());
+      desk.configure(board.configurations().get(any));
     }
   }
 
@@ -152,12 +168,12 @@ class DeskTest {
   private void assertInStep() throws Exception {
     Bench bench = desk.bench().orElseThrow();
     Card card = desk.sheet().card().orElseThrow();
-    assertSame(card, bench.card());
+    assertEquals(card, bench.card());
     assertEquals(card.train(), Card.read(card.text()).train());
     assertEquals(card.train(), bench.study().train());
     assertEquals(
-        card.train().members().stream().map(Member::id).toList(),
-        bench.study().layout().wheels().stream().map(wheel -> wheel.id()).toList());
+        card.train().members().stream().map(Member::id).collect(Collectors.toSet()),
+        bench.study().layout().bodies().stream().map(Placed::id).collect(Collectors.toSet()));
     assertEquals(desk.sheet().draft().isPresent(), !desk.problemsProperty().get().isEmpty());
   }
 
@@ -239,5 +255,42 @@ class DeskTest {
       assertThrows(UnreadableException.class, () -> desk.open(file));
       assertSame(open, desk.job());
     }
+  }
+
+  @Test
+  void aSetLosesItsSunWithAllThatIsSaidAboutIt() {
+    desk.type("planetary sun 24 planet 15 x3 ring 54\ndrive sun 60 rpm\nhold ring\ntake carrier\n");
+    desk.removeWheel(id("sun"));
+    assertEquals("planetary planet 15 x3 ring 54\nhold ring\ntake carrier\n", desk.sheet().text());
+    desk.removeWheel(id("ring"));
+    assertEquals("planetary planet 15 x3 ring 54\nhold ring\ntake carrier\n", desk.sheet().text());
+    desk.undo();
+    desk.changePlanets(id("carrier"), 1);
+    desk.changePlanets(id("carrier"), 40);
+    assertTrue(desk.sheet().text().startsWith("planetary sun 24 planet 15 x12 ring 54"));
+    desk.undo();
+    assertTrue(desk.sheet().text().startsWith("planetary sun 24 planet 15 x3"), "one strand");
+    // What only chains have does nothing here.
+    String before = desk.sheet().text();
+    desk.meshWheel(id("planet"));
+    desk.keyWheel(id("sun"));
+    desk.insertIdler(id("ring"));
+    assertEquals(before, desk.sheet().text());
+  }
+
+  @Test
+  void theSecondDriveIsSetInOneStepAndSizesAreKept() {
+    desk.type(
+        "planetary sun 24 planet 15 x3 ring 54\ndrive sun 9 rpm\ndrive ring 1 rpm\ntake carrier\n");
+    for (int k = 1; k <= 4; k++) {
+      desk.driveSecond(new Quantity(BigFraction.of(-k), Unit.RPM));
+    }
+    assertTrue(desk.bench().orElseThrow().study().motion().speed(id("carrier")).get().isZero());
+    desk.undo();
+    assertTrue(desk.sheet().text().contains("drive ring 1 rpm"));
+    desk.size(PitchText.read("dp 16").orElseThrow());
+    assertTrue(desk.sheet().text().contains("dp 16"));
+    assertEquals(Optional.empty(), PitchText.read("large"));
+    assertEquals(PitchText.read("1.5 mm"), PitchText.read("module 1.5 mm"));
   }
 }
