@@ -141,4 +141,25 @@ class CommandLineTest {
     assertTrue(
         lines.getLast().startsWith("dome,-128,-1/128,F,take,136,false,-1/128,-11.71875,51.2"));
   }
+
+  @Test
+  void solvesBoardsAndChecksAPlanetarySet() {
+    String set = "planetary sun 24 planet 15 x3 ring 54\nhold ring\ndrive sun\ntake carrier\n";
+    assertEquals(0, run(set, "solve", "-", "--json"));
+    assertTrue(out.toString().contains("\"ratio\": \"13/4\""), out.toString());
+    assertTrue(out.toString().contains("\"relativeToCarrier\": \"-72/65\""), out.toString());
+    assertEquals(0, run(set, "board", "-", "--json"));
+    assertTrue(out.toString().contains("\"lock\": \"sun = carrier\""), out.toString());
+    assertTrue(out.toString().contains("\"reactionTorque\": \"9/4\""), out.toString());
+    assertEquals(0, run(set, "board", "-", "--csv"));
+    assertEquals(10, out.toString().lines().count(), "titles, six ratios and three locks");
+    assertTrue(
+        out.toString().contains("ring,carrier,sun,,-4/9,-9/4,opposite,reverse-overdrive,-13/9"),
+        out.toString());
+    assertEquals(
+        1, run("planetary planet 14 x2 ring 28\nhold ring\ndrive carrier\n", "check", "-"));
+    assertTrue(out.toString().startsWith("error no-sun: Virtual sun of 0 teeth"), out.toString());
+    assertEquals(2, run("planetary sun 24 planet 15 x99 ring 54\n", "check", "-"));
+    assertTrue(err.toString().startsWith("<stdin>:1:28: found 'x99'"), err.toString());
+  }
 }

@@ -35,11 +35,7 @@ public record Cure(String change, Train cured) {
    */
   static Optional<Cure> nearest(Train train, MemberId member, IntPredicate fits) {
     if (train.partOf(member) instanceof Planetary set) {
-      return Recount.nearest(
-              set,
-              FURTHEST,
-              other -> fits.test(Recount.count(other, member)),
-              Recount::goesTogether)
+      return Recount.nearest(set, other -> fits.test(Recount.count(other, member)))
           .map(found -> set(train, set, found));
     }
     int count = teethOf(train, member).count();

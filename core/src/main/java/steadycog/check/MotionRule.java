@@ -1,7 +1,10 @@
 package steadycog.check;
 
 import java.util.List;
+import java.util.stream.Collectors;
 import steadycog.motion.Motion;
+import steadycog.motion.Relation;
+import steadycog.train.MemberId;
 import steadycog.train.Roles;
 
 /** Jammed trains, and members that nothing ties to a drive. */
@@ -14,8 +17,12 @@ final class MotionRule implements Rule {
     return switch (motion.status()) {
       case JAMMED ->
           List.of(
-              Finding.of("jam", Severity.ERROR, Conflicting.members(motion))
-                  .with("conflict", String.join("; ", motion.conflict())));
+              Finding.of("jam", Severity.ERROR, inConflict(motion))
+                  .with(
+                      "conflict",
+                      motion.conflict().stream()
+                          .map(Relation.Cause::toString)
+                          .collect(Collectors.joining("; "))));
       case UNDETERMINED ->
           roles.drives().isEmpty()
               ? List.of(
@@ -24,5 +31,12 @@ final class MotionRule implements Rule {
               : List.of(Finding.of("floating", Severity.WARNING, motion.floating()));
       case DETERMINED -> List.of();
     };
+  }
+
+  /** The members that the conflict ties, in the order of the card. */
+  private static List<MemberId> inConflict(Motion motion) {
+    return motion.mechanism().bodies().stream()
+        .filter(body -> motion.conflict().stream().anyMatch(one -> one.members().contains(body)))
+        .toList();
   }
 }

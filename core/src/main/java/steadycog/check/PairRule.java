@@ -12,8 +12,6 @@ import steadycog.train.Train;
 
 /** A rule that looks at one mesh at a time. */
 abstract class PairRule implements Rule {
-  /** How many teeth away other counts of a planetary set are looked for. */
-  private static final int REACH = 24;
 
   @Override
   public final List<Finding> check(Subject subject) {
@@ -35,12 +33,10 @@ abstract class PairRule implements Rule {
     if (train.partOf(mesh.a()) instanceof Planetary set) {
       return Recount.nearest(
               set,
-              REACH,
               other ->
                   fits.test(
                       Teeth.external(Recount.count(other, mesh.pinion())),
-                      new Teeth(Recount.count(other, mesh.gear()), mesh.internal())),
-              Recount::goesTogether)
+                      new Teeth(Recount.count(other, mesh.gear()), mesh.internal())))
           .map(found -> Cure.set(train, set, found));
     }
     Teeth gear = mesh.teeth(mesh.gear());

@@ -20,6 +20,9 @@ import steadycog.train.Teeth;
 final class Recount {
   private static final int MISCOUNT = 2;
 
+  /** How many teeth away other counts are looked for. */
+  private static final int REACH = 12;
+
   private Recount() {}
 
   /**
@@ -30,28 +33,27 @@ final class Recount {
     List<Planetary> found = new ArrayList<>();
     around(set, set.wheels(), 0, MISCOUNT, found);
     found.removeIf(other -> other.equals(set) || !goesTogether(other));
-    found.sort(byChange(set));
-    return found;
+    return ranked(set, found);
   }
 
   /**
-   * The set nearest to {@code set} that {@code wanted} and {@code fits}. Where one count follows
-   * from the others, R = S + 2 P, only those are tried.
+   * The set nearest to {@code set} that {@code wanted} holds for and that goes together. Where one
+   * count follows from the others, R = S + 2 P, only such sets are tried; the search ends with the
+   * nearest found. Cost: at most a few hundred sets.
    */
-  static Optional<Planetary> nearest(
-      Planetary set, int reach, Predicate<Planetary> wanted, Predicate<Planetary> fits) {
-    List<Planetary> found = new ArrayList<>();
+  static Optional<Planetary> nearest(Planetary set, Predicate<Planetary> wanted) {
     boolean follows = new PlanetGeometry(set).stretch().isPresent();
     List<Member> free = follows ? set.wheels().subList(0, 2) : set.wheels();
     if (free.size() > 2) {
       return near(set).stream().filter(wanted).findFirst();
     }
-    around(set, free, 0, reach, found);
-    return found.stream()
-        .map(other -> follows ? closed(other) : other)
-        .filter(wanted)
-        .filter(fits)
-        .min(byChange(set));
+    List<Planetary> candidates = new ArrayList<>();
+    around(set, free, 0, REACH, candidates);
+    if (follows) {
+      candidates.replaceAll(Recount::closed);
+    }
+    candidates.removeIf(other -> !wanted.test(other));
+    return ranked(set, candidates).stream().filter(Recount::goesTogether).findFirst();
   }
 
   private static Planetary closed(Planetary set) {
@@ -75,32 +77,38 @@ final class Recount {
     }
   }
 
-  private static Comparator<Planetary> byChange(Planetary set) {
-    return Comparator.comparingInt((Planetary other) -> change(set, other))
-        .thenComparingDouble(other -> Math.abs(basic(other) - basic(set)))
-        .thenComparingInt(other -> changedWheels(set, other))
-        .thenComparing(PlanetaryWords::counts);
+  /** A set with what it is ranked by: teeth changed in all, and how far the ratio moves. */
+  private record Ranked(Planetary set, int change, double moved) {}
+
+  /** Sets by how little they differ from {@code set}; alike ones stay in their order. */
+  private static List<Planetary> ranked(Planetary set, List<Planetary> others) {
+    List<Member> own = set.wheels();
+    double basic = basic(own);
+    return others.stream()
+        .map(
+            other ->
+                new Ranked(
+                    other, change(own, other.wheels()), Math.abs(basic(other.wheels()) - basic)))
+        .sorted(Comparator.comparingInt(Ranked::change).thenComparingDouble(Ranked::moved))
+        .map(Ranked::set)
+        .toList();
   }
 
   /** Outermost over innermost teeth: what the ratios of the set depend on. */
-  private static double basic(Planetary set) {
-    double first = set.wheels().getFirst().teeth().orElseThrow().count();
-    return set.wheels().getLast().teeth().orElseThrow().count() / first;
+  private static double basic(List<Member> wheels) {
+    return (double) teeth(wheels.getLast()) / teeth(wheels.getFirst());
   }
 
-  private static int change(Planetary one, Planetary other) {
+  private static int change(List<Member> one, List<Member> other) {
     int sum = 0;
-    for (Member wheel : one.wheels()) {
-      sum += Math.abs(count(one, wheel.id()) - count(other, wheel.id()));
+    for (int k = 0; k < one.size(); k++) {
+      sum += Math.abs(teeth(one.get(k)) - teeth(other.get(k)));
     }
     return sum;
   }
 
-  private static int changedWheels(Planetary one, Planetary other) {
-    return (int)
-        one.wheels().stream()
-            .filter(wheel -> count(one, wheel.id()) != count(other, wheel.id()))
-            .count();
+  private static int teeth(Member wheel) {
+    return wheel.teeth().orElseThrow().count();
   }
 
   static int count(Planetary set, MemberId member) {

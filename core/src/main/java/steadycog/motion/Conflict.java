@@ -2,8 +2,10 @@ package steadycog.motion;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.Function;
 import org.apache.commons.numbers.fraction.BigFraction;
+import steadycog.motion.Relation.Cause;
 import steadycog.motion.Relation.Term;
 import steadycog.number.AngularSpeed;
 import steadycog.number.Exact;
@@ -20,8 +22,8 @@ final class Conflict {
   private final Mechanism mechanism;
   private final List<Imposed> imposed = new ArrayList<>();
 
-  /** A speed forced on a body; {@code label} is empty for one that is only tried. */
-  private record Imposed(String label, int body, AngularSpeed speed) {}
+  /** A speed forced on a body; {@code cause} is empty for one that is only tried. */
+  private record Imposed(Optional<Cause> cause, int body, AngularSpeed speed) {}
 
   private Conflict(Mechanism mechanism) {
     this.mechanism = mechanism;
@@ -30,21 +32,24 @@ final class Conflict {
       MemberId member = drives.get(k).member();
       imposed.add(
           new Imposed(
-              "drive " + member, mechanism.indexOf(member), MotionSolver.testSpeed(drives, k)));
+              Optional.of(new Relation.Driven(member)),
+              mechanism.indexOf(member),
+              MotionSolver.testSpeed(drives, k)));
     }
     if (imposed.isEmpty()) {
-      imposed.add(new Imposed("", 0, new AngularSpeed(BigFraction.ONE, BigFraction.ZERO)));
+      imposed.add(
+          new Imposed(Optional.empty(), 0, new AngularSpeed(BigFraction.ONE, BigFraction.ZERO)));
     }
   }
 
-  /** The members of the conflict as written on the card, or an empty list where there is none. */
-  static List<String> find(Mechanism mechanism) {
+  /** What contradicts one another, or an empty list where nothing does. */
+  static List<Cause> find(Mechanism mechanism) {
     Conflict conflict = new Conflict(mechanism);
-    List<String> found = conflict.combination(AngularSpeed::rpm);
+    List<Cause> found = conflict.combination(AngularSpeed::rpm);
     return found.isEmpty() ? conflict.combination(AngularSpeed::radPerS) : found;
   }
 
-  private List<String> combination(Function<AngularSpeed, BigFraction> part) {
+  private List<Cause> combination(Function<AngularSpeed, BigFraction> part) {
     int relations = mechanism.relations().size();
     int columns = relations + imposed.size();
     int bodies = mechanism.bodies().size();
@@ -62,24 +67,24 @@ final class Conflict {
       transposed[bodies][relations + k] = part.apply(imposed.get(k).speed());
     }
     transposed[bodies][columns] = BigFraction.ONE;
-    return named(new LinearSystem(transposed, columns), columns);
+    return causes(new LinearSystem(transposed, columns), columns);
   }
 
-  private List<String> named(LinearSystem system, int columns) {
-    List<String> names = new ArrayList<>();
+  private List<Cause> causes(LinearSystem system, int columns) {
+    List<Cause> causes = new ArrayList<>();
     if (!system.consistent(0)) {
-      return names;
+      return causes;
     }
     int relations = mechanism.relations().size();
     for (int c = 0; c < columns; c++) {
       if (!Exact.isZero(system.basicValue(c, 0))) {
-        names.add(
-            c < relations
-                ? mechanism.relations().get(c).cause().toString()
-                : imposed.get(c - relations).label());
+        if (c < relations) {
+          causes.add(mechanism.relations().get(c).cause());
+        } else {
+          imposed.get(c - relations).cause().ifPresent(causes::add);
+        }
       }
     }
-    names.removeIf(String::isEmpty);
-    return names;
+    return causes;
   }
 }

@@ -16,8 +16,8 @@ import steadycog.train.MemberId;
  * @param perDrive {@code perDrive.get(body)} holds, for each drive, the body's turns per turn of
  *     that drive alone; empty where the body floats or the train is jammed
  * @param floating bodies whose speed does not follow, in the order of the card
- * @param conflict a smallest set of relations and drives that cannot hold together, as written on
- *     the card; empty unless jammed
+ * @param conflict a smallest set of relations and drives that cannot hold together; empty unless
+ *     jammed
  */
 public record Motion(
     Mechanism mechanism,
@@ -25,7 +25,7 @@ public record Motion(
     int freedoms,
     List<Optional<List<BigFraction>>> perDrive,
     List<MemberId> floating,
-    List<String> conflict) {
+    List<Relation.Cause> conflict) {
 
   /** Whether the relations settle every speed. */
   public enum Status {

@@ -17,11 +17,19 @@ public record Relation(Cause cause, List<Term> terms) {
   /** {@code coefficient} times the speed of {@code body}. */
   public record Term(int body, BigFraction coefficient) {}
 
-  /** Why a relation holds. */
-  public sealed interface Cause {}
+  /** Why a relation holds; its text is how a card says it. */
+  public sealed interface Cause {
+    /** The members that it ties. */
+    List<MemberId> members();
+  }
 
   /** Teeth in contact. */
   public record Meshing(Mesh mesh) implements Cause {
+    @Override
+    public List<MemberId> members() {
+      return List.of(mesh.a(), mesh.b());
+    }
+
     @Override
     public String toString() {
       return mesh.a() + " ~ " + mesh.b();
@@ -31,6 +39,11 @@ public record Relation(Cause cause, List<Term> terms) {
   /** Members keyed to one shaft inside a part. */
   public record Keyed(Join join) implements Cause {
     @Override
+    public List<MemberId> members() {
+      return List.of(join.a(), join.b());
+    }
+
+    @Override
     public String toString() {
       return join.a() + " = " + join.b();
     }
@@ -38,6 +51,11 @@ public record Relation(Cause cause, List<Term> terms) {
 
   /** Members of parts joined to one body. */
   public record Joined(Join join) implements Cause {
+    @Override
+    public List<MemberId> members() {
+      return List.of(join.a(), join.b());
+    }
+
     @Override
     public String toString() {
       return "join " + join.a() + " = " + join.b();
@@ -47,6 +65,11 @@ public record Relation(Cause cause, List<Term> terms) {
   /** Members locked by a clutch. */
   public record Locked(Join join) implements Cause {
     @Override
+    public List<MemberId> members() {
+      return List.of(join.a(), join.b());
+    }
+
+    @Override
     public String toString() {
       return "lock " + join.a() + " = " + join.b();
     }
@@ -55,8 +78,26 @@ public record Relation(Cause cause, List<Term> terms) {
   /** A member kept from turning. */
   public record Held(MemberId member) implements Cause {
     @Override
+    public List<MemberId> members() {
+      return List.of(member);
+    }
+
+    @Override
     public String toString() {
       return "hold " + member;
+    }
+  }
+
+  /** A member turned from outside: no relation of the train, but part of a conflict. */
+  public record Driven(MemberId member) implements Cause {
+    @Override
+    public List<MemberId> members() {
+      return List.of(member);
+    }
+
+    @Override
+    public String toString() {
+      return "drive " + member;
     }
   }
 

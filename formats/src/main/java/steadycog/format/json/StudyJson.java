@@ -107,7 +107,8 @@ public final class StudyJson {
     addMeshes(node.putArray("meshes"), study);
     ArrayNode floating = node.putArray("floating");
     motion.floating().forEach(member -> floating.add(member.toString()));
-    motion.conflict().forEach(node.putArray("conflict")::add);
+    ArrayNode conflict = node.putArray("conflict");
+    motion.conflict().forEach(cause -> conflict.add(cause.toString()));
     addFindings(node, study.findings());
     return node;
   }
