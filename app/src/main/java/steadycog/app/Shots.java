@@ -12,12 +12,16 @@ import java.util.Optional;
 import java.util.function.Consumer;
 import steadycog.app.SteadyCogApp.Opened;
 import steadycog.app.desk.Preferences;
+import steadycog.app.desk.Station;
 import steadycog.format.demo.TernRock;
 import steadycog.job.Job;
 import steadycog.train.MemberId;
 
 /** Takes the pictures of the main views for the documentation, from the demo job. */
 final class Shots {
+  private static final int FILTER_WHEEL = 2;
+  private static final int GUIDING = 3;
+
   private final Path folder;
   private final PrintWriter out;
   private int exit;
@@ -73,6 +77,10 @@ final class Shots {
     shots.put("internal-wheel", Shots::internalWheel);
     shots.put("jammed", Shots::jammed);
     shots.put("mistyped-card", Shots::mistyped);
+    shots.put("planetary-set", Shots::filterWheel);
+    shots.put("ratio-board", Shots::ratioBoard);
+    shots.put("two-inputs", Shots::guiding);
+    shots.put("does-not-assemble", Shots::misfit);
     shots.put("dark", Shots::dark);
     return shots;
   }
@@ -117,6 +125,37 @@ final class Shots {
   private static void mistyped(Opened opened) {
     domeRotator(opened);
     opened.desk().type(opened.desk().sheet().text().replace("~ 80", "~ 8o"));
+  }
+
+  private static void filterWheel(Opened opened) {
+    opened.desk().putDown(TernRock.job());
+    opened.desk().showSheet(FILTER_WHEEL);
+    opened.desk().crank().tooth(10);
+    opened.desk().select(Optional.of(new MemberId("", "ring")));
+  }
+
+  private static void ratioBoard(Opened opened) {
+    filterWheel(opened);
+    opened.desk().select(Optional.empty());
+    opened.desk().stationProperty().set(Station.DRIVE_AND_HOLD);
+  }
+
+  private static void guiding(Opened opened) {
+    opened.desk().putDown(TernRock.job());
+    opened.desk().showSheet(GUIDING);
+    opened.desk().crank().tooth(16);
+  }
+
+  /** Ring and planets as they were miscounted at first: three planets do not go in. */
+  private static void misfit(Opened opened) {
+    opened.desk().stationProperty().set(Station.LAY_OUT);
+    typed(
+        opened,
+        """
+        # Counted in a hurry: three planets do not go in.
+        planetary sun 30 planet 20 x3 ring 70
+        drive sun 60 rpm; hold ring; take carrier
+        """);
   }
 
   private static void dark(Opened opened) {

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import javafx.css.PseudoClass;
+import javafx.geometry.VPos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -53,7 +54,10 @@ final class FindingRow extends HBox {
     advice.setWrapText(true);
     rule.setWrapText(true);
     rule.setMaxWidth(380);
-    VBox words = new VBox(2, message, cures, advice);
+    cures.setRowValignment(VPos.CENTER);
+    advice.maxWidthProperty().bind(cures.widthProperty());
+    cures.getChildren().add(advice);
+    VBox words = new VBox(2, message, cures);
     words.setMinWidth(0);
     HBox.setHgrow(words, Priority.ALWAYS);
     getChildren().addAll(icon, severity, words);
@@ -69,6 +73,7 @@ final class FindingRow extends HBox {
     String rest = advice(finding);
     advice.setText(rest);
     shown(advice, !rest.isEmpty());
+    shown(cures, !rest.isEmpty() || finding.cure().isPresent());
     setAccessibleText(word + ": " + finding.message() + " " + finding.remedy().orElse(""));
     Optional<String> explained = Glossary.ofRule(finding.code());
     rule.setText(explained.orElse(""));
@@ -80,13 +85,12 @@ final class FindingRow extends HBox {
   }
 
   private void showCures(List<Cure> all) {
-    shown(cures, !all.isEmpty());
     while (buttons.size() < all.size()) {
       Button button = Look.styled(new Button(), "cure");
       button.setMinWidth(Region.USE_PREF_SIZE);
       button.setTooltip(new Tooltip("Make this change; undo takes it back"));
       buttons.add(button);
-      cures.getChildren().add(button);
+      cures.getChildren().add(buttons.size() - 1, button);
     }
     for (int k = 0; k < buttons.size(); k++) {
       shown(buttons.get(k), k < all.size());

@@ -74,7 +74,7 @@ public final class TrainLine extends VBox {
     text.setPrefColumnCount(1);
     notes.setAccessibleText("Notes on this train");
     notes.setPromptText("Notes on this train: where it goes, what was tried");
-    notes.prefHeightProperty().bind(text.heightProperty());
+    notes.prefHeightProperty().bind(text.prefHeightProperty());
     notes.getStyleClass().add("notes");
     HBox.setHgrow(field, Priority.ALWAYS);
     HBox row = new HBox(8, field, notes);
@@ -161,6 +161,8 @@ public final class TrainLine extends VBox {
 
   /** After the text has been laid out: as many rows as it takes, and the marks in place. */
   private void settle() {
+    text.applyCss();
+    text.layout();
     if (text.getSkin() instanceof TextAreaSkin skin && !text.getText().isEmpty()) {
       Rectangle2D first = skin.getCharacterBounds(0);
       Rectangle2D last = skin.getCharacterBounds(text.getLength() - 1);
