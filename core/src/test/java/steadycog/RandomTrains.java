@@ -7,12 +7,15 @@ import java.util.Random;
 import steadycog.number.Exact;
 import steadycog.number.Quantity;
 import steadycog.number.Unit;
+import steadycog.train.Cycloidal;
 import steadycog.train.Drive;
 import steadycog.train.MemberId;
 import steadycog.train.Parallel;
 import steadycog.train.Parallel.Link;
+import steadycog.train.Part;
 import steadycog.train.Planetary;
 import steadycog.train.Roles;
+import steadycog.train.StrainWave;
 import steadycog.train.Take;
 import steadycog.train.Teeth;
 import steadycog.train.Train;
@@ -68,6 +71,27 @@ public final class RandomTrains {
       case 1 -> set.without(set.ringId()).orElseThrow();
       default -> set;
     };
+  }
+
+  /** A cycloidal or strain wave drive, some with sizes. */
+  public static Part drive(String name, Random random) {
+    if (random.nextBoolean()) {
+      Cycloidal drive = new Cycloidal(name, 5, 6, Cycloidal.Sizes.USUAL);
+      Cycloidal counted = drive.withLobes(random.nextInt(4, 90));
+      return random.nextBoolean()
+          ? counted
+          : counted.sized(
+              Cycloidal.Sizes.USUAL
+                  .withDiscs(random.nextInt(1, 4))
+                  .withPin(new Quantity(Exact.of(random.nextInt(1, 40), 8), Unit.MM)));
+    }
+    int lobes = random.nextInt(2, 4);
+    int nominal = random.nextInt(20, 320);
+    StrainWave drive = StrainWave.nominal(name, nominal, lobes, StrainWave.Sizes.USUAL);
+    return random.nextBoolean()
+        ? drive
+        : drive.sized(
+            new StrainWave.Sizes(StrainWave.Mount.HAT, Optional.empty(), Optional.of(250)));
   }
 
   /** A chain driven at its first wheel and taken off at its last. */

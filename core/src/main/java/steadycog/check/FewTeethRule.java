@@ -12,7 +12,7 @@ final class FewTeethRule implements Rule {
   @Override
   public List<Finding> check(Subject subject) {
     List<Finding> found = new ArrayList<>();
-    for (Member member : subject.train().members()) {
+    for (Member member : subject.train().involuteWheels()) {
       int count = member.teeth().map(teeth -> teeth.count()).orElse(COMFORTABLE);
       if (count < COMFORTABLE) {
         boolean hopeless = count < FEWEST;

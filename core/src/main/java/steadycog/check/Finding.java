@@ -40,6 +40,11 @@ public record Finding(
     return new Finding(code, code + "." + variant, severity, members, values, cures);
   }
 
+  /** The same finding, more or less severe. */
+  Finding judged(Severity changed) {
+    return new Finding(code, wording, changed, members, values, cures);
+  }
+
   /** The same finding with one more value. */
   Finding with(String name, Object value) {
     Map<String, String> more = new LinkedHashMap<>(values);

@@ -16,7 +16,7 @@ abstract class PairRule implements Rule {
   @Override
   public final List<Finding> check(Subject subject) {
     List<Finding> found = new ArrayList<>();
-    for (Mesh mesh : subject.train().meshes()) {
+    for (Mesh mesh : subject.train().involuteMeshes()) {
       check(subject.train(), mesh).ifPresent(found::add);
     }
     return found;

@@ -18,7 +18,7 @@ final class UndercutRule implements Rule {
   @Override
   public List<Finding> check(Subject subject) {
     List<Finding> found = new ArrayList<>();
-    for (Member member : subject.train().members()) {
+    for (Member member : subject.train().involuteWheels()) {
       Optional<Teeth> teeth = member.teeth().filter(t -> !t.internal() && t.count() < LEAST);
       if (teeth.isPresent()) {
         int count = teeth.get().count();

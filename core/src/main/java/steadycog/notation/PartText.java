@@ -6,9 +6,11 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.regex.Pattern;
 import steadycog.notation.Statement.BadStatement;
+import steadycog.train.Cycloidal;
 import steadycog.train.Parallel;
 import steadycog.train.Part;
 import steadycog.train.Planetary;
+import steadycog.train.StrainWave;
 import steadycog.train.Teeth;
 
 /** Reads and prints the statement of each kind of part. */
@@ -32,6 +34,18 @@ final class PartText {
       @Override
       Part read(String name, Statement statement) throws BadStatement {
         return PlanetaryText.read(name, statement);
+      }
+    },
+    CYCLOIDAL {
+      @Override
+      Part read(String name, Statement statement) throws BadStatement {
+        return CycloidalText.read(name, statement);
+      }
+    },
+    STRAINWAVE {
+      @Override
+      Part read(String name, Statement statement) throws BadStatement {
+        return StrainWaveText.read(name, statement);
       }
     };
 
@@ -57,6 +71,8 @@ final class PartText {
         + switch (part) {
           case Parallel parallel -> printParallel(parallel);
           case Planetary planetary -> PlanetaryText.print(planetary);
+          case Cycloidal cycloidal -> CycloidalText.print(cycloidal);
+          case StrainWave strainWave -> StrainWaveText.print(strainWave);
         };
   }
 

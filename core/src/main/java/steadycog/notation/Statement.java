@@ -46,6 +46,16 @@ final class Statement {
     }
   }
 
+  /** Parts the next word behind a match of {@code sign} at its beginning, as {@code x8mm}. */
+  void splitAfter(String sign) {
+    Token word = peek();
+    String[] parts = word.text().split("(?<=^" + sign + ")", 2);
+    if (word.kind() == Token.Kind.WORD && parts.length == 2 && !parts[1].isEmpty()) {
+      tokens.set(at, new Token(Token.Kind.WORD, parts[0], word.line(), word.column()));
+      tokens.add(at + 1, new Token(Token.Kind.WORD, parts[1], word.line(), word.column() + 1));
+    }
+  }
+
   boolean accept(String keyword) {
     boolean found = peek().is(keyword);
     if (found) {
@@ -75,6 +85,15 @@ final class Statement {
       throw unexpected(peek(), expected);
     }
     return next();
+  }
+
+  /** A whole number. */
+  int expectCount(String expected) throws BadStatement {
+    Token token = expectWord(expected);
+    if (!token.text().matches("\\d{1,9}")) {
+      throw unexpected(token, expected);
+    }
+    return Integer.parseInt(token.text());
   }
 
   /** A number without a unit. */

@@ -15,10 +15,14 @@ import steadycog.train.Train;
  *
  * @param wheels in the order of the card; of equal planets the first there, the others at the end
  * @param carriers in the order of the card
+ * @param plates members of drives without involute teeth
  * @param clashes wheels that run into each other, or into a shaft that passes by
  */
 public record FaceLayout(
-    List<PlacedWheel> wheels, List<PlacedCarrier> carriers, List<Clash> clashes) {
+    List<PlacedWheel> wheels,
+    List<PlacedCarrier> carriers,
+    List<Placed> plates,
+    List<Clash> clashes) {
   static final double[] NO_BOX = {
     Double.MAX_VALUE, Double.MAX_VALUE, -Double.MAX_VALUE, -Double.MAX_VALUE
   };
@@ -42,11 +46,14 @@ public record FaceLayout(
     MemberId first = first(train);
     Map<MemberId, Integer> planes = Planes.of(train, first);
     FaceLayout best = null;
+    Placing chosen = null;
     for (Placing.Manner manner : Placing.Manner.values()) {
       Placing placing = new Placing(train, axes, planes, manner);
-      FaceLayout next = new FaceLayout(placing.place(first), List.of(), placing.clashes());
+      FaceLayout next =
+          new FaceLayout(placing.place(first), List.of(), List.of(), placing.clashes());
       if (best == null || next.clashes.size() < best.clashes.size()) {
         best = next;
+        chosen = placing;
       }
       if (best.clashes.isEmpty()) {
         break;
@@ -56,12 +63,14 @@ public record FaceLayout(
     Carried carried = Carried.of(train, phased, axes, planes);
     List<PlacedWheel> all = new ArrayList<>(carried.first());
     all.addAll(carried.copies());
-    return new FaceLayout(List.copyOf(all), carried.carriers(), best.clashes);
+    List<Placed> plates = Drives.of(train, axes, planes, chosen::centre);
+    return new FaceLayout(List.copyOf(all), carried.carriers(), plates, best.clashes);
   }
 
-  /** Every carrier and wheel. */
+  /** Every carrier, plate and wheel. */
   public List<Placed> bodies() {
     List<Placed> all = new ArrayList<>(carriers);
+    all.addAll(plates);
     all.addAll(wheels);
     return all;
   }
@@ -78,13 +87,13 @@ public record FaceLayout(
 
   /** The box round all bodies: least x, least y, greatest x, greatest y, in modules. */
   public double[] bounds() {
-    return bounds(wheels, NO_BOX);
+    return bounds(bodies(), NO_BOX);
   }
 
-  /** The box round {@code wheels}, wherever carriers take them, and {@code box}. */
-  static double[] bounds(List<PlacedWheel> wheels, double[] box) {
+  /** The box round {@code bodies}, wherever carriers take them, and {@code box}. */
+  static double[] bounds(List<? extends Placed> bodies, double[] box) {
     double[] wider = box.clone();
-    for (PlacedWheel wheel : wheels) {
+    for (Placed wheel : bodies) {
       double x = wheel.orbit().map(Orbit::x).orElse(wheel.x());
       double y = wheel.orbit().map(Orbit::y).orElse(wheel.y());
       double radius = Math.hypot(wheel.x() - x, wheel.y() - y) + wheel.bodyRadius();

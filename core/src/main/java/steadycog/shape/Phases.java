@@ -23,7 +23,7 @@ final class Phases {
     Phases phases = new Phases(placed);
     for (PlacedWheel wheel : placed) {
       if (phases.settled.add(wheel.id())) {
-        phases.spread(train.meshes());
+        phases.spread(train.involuteMeshes());
       }
     }
     return placed.stream().map(wheel -> phases.wheels.get(wheel.id())).toList();

@@ -14,6 +14,7 @@ import steadycog.train.Join;
 import steadycog.train.Member;
 import steadycog.train.MemberId;
 import steadycog.train.Mesh;
+import steadycog.train.Part;
 import steadycog.train.Place;
 import steadycog.train.Planetary;
 import steadycog.train.Teeth;
@@ -50,6 +51,9 @@ final class Placing {
   private final Map<Integer, List<PlacedWheel>> templates = new HashMap<>();
   private final List<PlacedWheel> placed = new ArrayList<>();
   private double[] placedBox = FaceLayout.NO_BOX;
+
+  /** The box round the drives that have no wheels. */
+  private double[] drives = FaceLayout.NO_BOX;
 
   Placing(Train train, Axes axes, Map<MemberId, Integer> planes, Manner manner) {
     this.train = train;
@@ -215,14 +219,38 @@ final class Placing {
       axis++;
     }
     double[] box = placedBox;
-    double[] own = FaceLayout.bounds(wheels(axis, 0, 0), FaceLayout.NO_BOX);
+    double[] own = around(axis, 0, 0, FaceLayout.bounds(wheels(axis, 0, 0), FaceLayout.NO_BOX));
     put(axis, box[2] - own[0] + 4 * CLEARANCE, 0);
   }
 
   private void put(int axis, double x, double y) {
     centres.put(axis, new double[] {x, y});
     placed.addAll(wheels(axis, x, y));
-    placedBox = FaceLayout.bounds(placed, FaceLayout.NO_BOX);
+    drives = around(axis, x, y, drives);
+    placedBox = FaceLayout.bounds(placed, drives);
+  }
+
+  /** The box round {@code box} and the drives on an axis that is put at x, y. */
+  private double[] around(int axis, double x, double y, double[] box) {
+    double radius = 0;
+    for (Part part : train.parts()) {
+      if (axes.of(part.members().getFirst().id()) == axis) {
+        radius = Math.max(radius, Drives.radius(train, part));
+      }
+    }
+    return radius == 0
+        ? box
+        : new double[] {
+          Math.min(box[0], x - radius),
+          Math.min(box[1], y - radius),
+          Math.max(box[2], x + radius),
+          Math.max(box[3], y + radius)
+        };
+  }
+
+  /** Where an axis stands. */
+  double[] centre(int axis) {
+    return centres.get(axis);
   }
 
   private List<PlacedWheel> wheels(int axis, double x, double y) {
@@ -243,7 +271,7 @@ final class Placing {
 
   private List<PlacedWheel> template(int axis) {
     return axes.wheelsOn(axis).stream()
-        .filter(member -> member.teeth().isPresent())
+        .filter(member -> member.teeth().isPresent() && train.partOf(member.id()).involute())
         .map(m -> PlacedWheel.of(m.id(), teeth(m), shift(m), axis, planes.get(m.id())))
         .toList();
   }

@@ -4,7 +4,7 @@ import java.util.List;
 import java.util.Optional;
 
 /** One gear set: its members, and what ties them together inside the set. */
-public sealed interface Part permits Parallel, Planetary {
+public sealed interface Part permits Parallel, Planetary, Cycloidal, StrainWave {
 
   /** The name on the card, or "" for an unnamed part. */
   String name();
@@ -26,6 +26,9 @@ public sealed interface Part permits Parallel, Planetary {
 
   /** How many equal wheels {@code member} stands for: the planets of a set count as one member. */
   int copies(MemberId member);
+
+  /** Whether its teeth are involutes cut by a rack, so that the rules for such pairs apply. */
+  boolean involute();
 
   /**
    * What a card without {@code drive} and {@code take} means; empty where a hold must be chosen.

@@ -154,6 +154,11 @@ public record Planetary(
   }
 
   @Override
+  public boolean involute() {
+    return true;
+  }
+
+  @Override
   public Optional<Ends> usualEnds() {
     return Optional.empty();
   }

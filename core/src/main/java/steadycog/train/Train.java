@@ -85,6 +85,18 @@ public record Train(
     return all;
   }
 
+  /** Meshes of involute teeth. */
+  public List<Mesh> involuteMeshes() {
+    return meshes().stream().filter(mesh -> partOf(mesh.a()).involute()).toList();
+  }
+
+  /** Members with involute teeth. */
+  public List<Member> involuteWheels() {
+    return members().stream()
+        .filter(member -> member.teeth().isPresent() && partOf(member.id()).involute())
+        .toList();
+  }
+
   public List<Join> keyed() {
     List<Join> all = new ArrayList<>();
     parts.forEach(part -> all.addAll(part.keyed()));

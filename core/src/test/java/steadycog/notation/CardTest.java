@@ -79,8 +79,8 @@ class CardTest {
             + " internal teeth",
         "parallel 0 ~ 72| 1:10: teeth 0: expected 1 to 99999",
         "parallel 60i ~ 80i| 1:14: two internal wheels cannot mesh: one of them must be external",
-        "paralel 18 ~ 72| 1:1: found 'paralel', expected a part (parallel, planetary) or drive,"
-            + " hold, take, lock, join, coaxial, place, module or dp",
+        "paralel 18 ~ 72| 1:1: found 'paralel', expected a part (parallel, planetary, cycloidal,"
+            + " strainwave) or drive, hold, take, lock, join, coaxial, place, module or dp",
         "planetary| 1:10: found the end of the statement, expected planet with a tooth count, as in"
             + " planet 15 x3",
         "planetary planet 15 x3| 1:23: found the end of the statement, expected a sun or a ring for"
@@ -88,6 +88,18 @@ class CardTest {
         "planetary sun 24 sun 25| 1:18: a second sun in one set: leave one",
         "planetary sun 24 planet 15 x13| 1:28: found 'x13', expected x1 to x12",
         "planetary sun 24 planet 15 x 0| 1:30: found '0', expected x1 to x12",
+        "cycloidal circle 90 mm| 1:23: found the end of the statement, expected lobes with a count,"
+            + " as in lobes 29 pins 30",
+        "cycloidal lobes 29 pins 20| 1:11: pins 20: expected more than the lobes, usually 30",
+        "cycloidal lobes 29 pin 5| 1:25: found the end of the statement, expected mm or in after 5",
+        "cycloidal lobes 29 outputs 6 of 8 mm| 1:30: found 'of', expected x and the diameter of the"
+            + " output pins",
+        "strainwave flex 100 circular 90| 1:12: circular 90: expected more teeth than the"
+            + " flexspline's 100",
+        "strainwave nominal 80 flex 160| 1:12: nominal and tooth counts together: leave one of the"
+            + " two",
+        "strainwave cup| 1:15: found the end of the statement, expected flex with a tooth count, or"
+            + " nominal",
         "planetary sun 24i planet 15| 1:15: found '24i', expected a tooth count such as 18",
         "planetary sun 24 planet 15 x3 moon 3| 1:31: found 'moon', expected sun, planet or ring"
             + " with a tooth count",
@@ -114,7 +126,8 @@ class CardTest {
         "parallel 18 ~ 72;place B up| 1:26: found 'up', expected a direction in degrees such as 45"
             + " deg",
         "parallel 18 ~ 72;place B 5 deg;place B 6 deg| 1:38: a second place for B: leave one",
-        "x: cogs 18| 1:4: found 'cogs', expected a kind of part: parallel, planetary"
+        "x: cogs 18| 1:4: found 'cogs', expected a kind of part: parallel, planetary,"
+            + " cycloidal, strainwave"
       })
   void errorsNamePlaceFoundAndExpected(String card, String expected) {
     assertEquals(expected.strip(), problems(card).getFirst());
@@ -138,7 +151,12 @@ class CardTest {
   void printingThenReadingGivesTheSameTrain() throws CardException {
     Random random = new Random(2);
     for (int k = 0; k < 300; k++) {
-      Train train = k % 2 == 0 ? RandomTrains.driven(random, 60) : sized(random);
+      Train train =
+          switch (k % 3) {
+            case 0 -> RandomTrains.driven(random, 60);
+            case 1 -> sized(random);
+            default -> Train.of(List.of(RandomTrains.drive("", random)));
+          };
       Card card = Card.of(train);
       assertEquals(train, Card.read(card.text()).train());
       assertEquals(card.text(), Card.of(Card.read(card.text()).train()).text());
@@ -163,6 +181,13 @@ class CardTest {
         "planetary planet 14\u00d72 ring 32 | planetary planet 14 x2 ring 32",
         "planetary sun 30 planet 16 ~ 18 x3 uneven ring 82"
             + " | planetary sun 30 planet 16~18 x3 uneven ring 82",
+        "cycloidal pins 30 | cycloidal lobes 29 pins 30",
+        "cycloidal lobes 14 outputs 6x8mm on 56mm eccentric 2mm DISCS 2"
+            + " | cycloidal lobes 14 pins 15 eccentric 2 mm outputs 6 x 8 mm on 56 mm discs 2",
+        "strainwave nominal 80 | strainwave flex 160 circular 162 lobes 2",
+        "strainwave nominal 50 lobes 3 hat wall 0.4mm allow 300 MPa"
+            + " | strainwave flex 150 circular 153 lobes 3 hat wall 0.4 mm allow 300 MPa",
+        "strainwave flex 200 | strainwave flex 200 circular 202 lobes 2",
         "planetary sun 20 planet 20 | planetary sun 20 planet 20 x1",
         "parallel 18 ~ 72; dp 16 | parallel 18 ~ 72;dp 16",
         "parallel 18 ~ 72; MODULE 0.05in | parallel 18 ~ 72;module 0.05 in"

@@ -162,7 +162,7 @@ class ShapeTest {
   }
 
   private static EdgeLayout.EdgeWheel edgeWheel(EdgeLayout edge, MemberId id) {
-    return edge.wheels().stream().filter(w -> w.wheel().id().equals(id)).findFirst().orElseThrow();
+    return edge.wheels().stream().filter(w -> w.id().equals(id)).findFirst().orElseThrow();
   }
 
   /**

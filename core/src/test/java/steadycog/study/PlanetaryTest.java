@@ -22,6 +22,7 @@ import steadycog.number.Exact;
 import steadycog.number.Mode;
 import steadycog.train.Drive;
 import steadycog.train.MemberId;
+import steadycog.train.Part;
 import steadycog.train.Planetary;
 import steadycog.train.Roles;
 import steadycog.train.Train;
@@ -32,6 +33,14 @@ class PlanetaryTest {
   static Stream<Planetary> sets() {
     Random random = new Random(41);
     return Stream.generate(() -> RandomTrains.planetary("", random)).limit(120);
+  }
+
+  /** Every kind of part with three coaxial shafts. */
+  static Stream<Part> coaxial() {
+    Random random = new Random(42);
+    return Stream.concat(
+        sets().filter(set -> set.sun().isPresent() && set.ring().isPresent()),
+        Stream.generate(() -> RandomTrains.drive("", random)).limit(80));
   }
 
   private static Study study(String card) throws CardException {
@@ -53,6 +62,12 @@ class PlanetaryTest {
         "planetary sun 30 planet 16~18 x4 ring 82; hold carrier; drive sun; take ring | 41/15",
         "planetary sun 30 planet 16~18 x4 ring 82; hold ring; drive sun; take carrier | -26/15",
         "planetary planet 14 x2 ring 32; hold ring; drive carrier; take planet | -7/9",
+        "cycloidal lobes 29 pins 30; hold ring; drive eccentric; take disc | -29",
+        "cycloidal lobes 29 pins 30; hold disc; drive eccentric; take ring | 30",
+        "cycloidal lobes 29 pins 30; hold eccentric; drive disc; take ring | 30/29",
+        "strainwave flex 200 circular 202; hold circular; drive wave; take flex | -100",
+        "strainwave nominal 80; hold flex; drive wave; take circular | 81",
+        "strainwave nominal 80; hold circular; drive flex; take wave | -1/80",
         "planetary sun 20 planet 20 x2; hold sun; drive carrier; take planet | 1/2"
       })
   void textbookRatiosComeOutExactly(String card, String ratio) throws CardException {
@@ -71,8 +86,8 @@ class PlanetaryTest {
   }
 
   @ParameterizedTest
-  @MethodSource("sets")
-  void theBoardListsSixRatiosInInversePairsAndEveryLock(Planetary set) {
+  @MethodSource("coaxial")
+  void theBoardListsSixRatiosInInversePairsAndEveryLock(Part set) {
     ConfigurationBoard board = ConfigurationBoard.of(Train.of(List.of(set)));
     List<Configuration> held =
         board.rows().stream()
@@ -100,26 +115,24 @@ class PlanetaryTest {
   }
 
   @ParameterizedTest
-  @MethodSource("sets")
-  void torquesAndPowersOfEveryConfigurationSumToZero(Planetary set) {
+  @MethodSource("coaxial")
+  void torquesAndPowersOfEveryConfigurationSumToZero(Part set) {
     Train train = Train.of(List.of(set));
     for (ConfigurationBoard.Row row : ConfigurationBoard.of(train).rows()) {
-      if (set.sun().isPresent() && set.ring().isPresent()) {
-        Study study = Study.of(train.withRoles(row.configuration().in(Roles.NONE)));
-        BigFraction torque = BigFraction.ZERO;
-        BigFraction power = BigFraction.ZERO;
-        for (MemberId id : set.shafts()) {
-          BigFraction own = study.torques().external(id).orElseThrow();
-          torque = torque.add(own);
-          power = power.add(own.multiply(study.motion().turnsPerInputTurn(id).orElseThrow()));
-        }
-        assertEquals(0, torque.signum(), row.toString());
-        assertEquals(0, power.signum(), row.toString());
-        row.configuration()
-            .hold()
-            .ifPresent(
-                held -> assertEquals(study.torques().external(held), row.reaction(), "of " + held));
+      Study study = Study.of(train.withRoles(row.configuration().in(Roles.NONE)));
+      BigFraction torque = BigFraction.ZERO;
+      BigFraction power = BigFraction.ZERO;
+      for (MemberId id : set.shafts()) {
+        BigFraction own = study.torques().external(id).orElseThrow();
+        torque = torque.add(own);
+        power = power.add(own.multiply(study.motion().turnsPerInputTurn(id).orElseThrow()));
       }
+      assertEquals(0, torque.signum(), row.toString());
+      assertEquals(0, power.signum(), row.toString());
+      row.configuration()
+          .hold()
+          .ifPresent(
+              held -> assertEquals(study.torques().external(held), row.reaction(), "of " + held));
     }
   }
 

@@ -6,9 +6,11 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
+import javafx.beans.property.DoubleProperty;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.SimpleDoubleProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.check.Cure;
@@ -51,6 +53,7 @@ public final class Desk {
   private final ReadOnlyObjectWrapper<Optional<Path>> file =
       new ReadOnlyObjectWrapper<>(Optional.empty());
   private final ObjectProperty<Station> station = new SimpleObjectProperty<>(Station.LAY_OUT);
+  private final DoubleProperty exaggeration = new SimpleDoubleProperty(1);
   private final ObjectProperty<Preferences> preferences =
       new SimpleObjectProperty<>(Preferences.USUAL);
   private final History history = new History();
@@ -81,6 +84,11 @@ public final class Desk {
 
   public ReadOnlyObjectProperty<Optional<Path>> fileProperty() {
     return file.getReadOnlyProperty();
+  }
+
+  /** How many times their true deflection flexsplines are drawn with. */
+  public DoubleProperty exaggerationProperty() {
+    return exaggeration;
   }
 
   /** What is being worked at. */

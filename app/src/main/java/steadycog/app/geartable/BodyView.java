@@ -13,6 +13,8 @@ import steadycog.app.look.Look;
 import steadycog.app.look.Roles;
 import steadycog.shape.Placed;
 import steadycog.shape.PlacedCarrier;
+import steadycog.shape.PlacedFlex;
+import steadycog.shape.PlacedPlate;
 import steadycog.shape.PlacedWheel;
 import steadycog.train.MemberId;
 import steadycog.train.Role;
@@ -21,7 +23,7 @@ import steadycog.train.Role;
  * A member in the face view: its turning body with the felt-pen mark, and its role drawn on it. The
  * nodes stay the same for every train that has this member, since making nodes anew is what costs.
  */
-abstract sealed class BodyView extends Group permits WheelView, CarrierView {
+abstract sealed class BodyView extends Group permits WheelView, CarrierView, PlateView, FlexView {
   private static final PseudoClass SELECTED = PseudoClass.getPseudoClass("selected");
   private static final PseudoClass STUCK = PseudoClass.getPseudoClass("stuck");
   private static final double ARROW_AT = Math.toRadians(50);
@@ -118,6 +120,7 @@ abstract sealed class BodyView extends Group permits WheelView, CarrierView {
    */
   final void turnTo(double turns, double carried) {
     spin.setAngle(-360 * (turns - Math.rint(turns)));
+    bendTo(carried, turns);
     if (placed.orbit().isPresent()) {
       Placed.Orbit about = placed.orbit().get();
       double angle = 2 * Math.PI * (carried - Math.rint(carried));
@@ -126,6 +129,26 @@ abstract sealed class BodyView extends Group permits WheelView, CarrierView {
       setTranslateX(middleX + dx * Math.cos(angle) - dy * Math.sin(angle));
       setTranslateY(middleY - dx * Math.sin(angle) - dy * Math.cos(angle));
     }
+    moved();
+  }
+
+  /** Called when the body has been turned, for what goes along. */
+  void moved() {
+    // Most bodies have nothing besides themselves.
+  }
+
+  /** Bends a body that is no rigid one: the generator and the body itself after so many turns. */
+  void bendTo(double generatorTurns, double ownTurns) {
+    // Rigid.
+  }
+
+  /** Where the axis lies about which the body is taken round, in pixels. */
+  final double middleX() {
+    return middleX;
+  }
+
+  final double middleY() {
+    return middleY;
   }
 
   /** The turned angle in degrees, clockwise on the screen. */
@@ -179,6 +202,8 @@ abstract sealed class BodyView extends Group permits WheelView, CarrierView {
     return switch (placed) {
       case PlacedWheel wheel -> new WheelView(wheel);
       case PlacedCarrier carrier -> new CarrierView(carrier);
+      case PlacedPlate plate -> new PlateView(plate);
+      case PlacedFlex flex -> new FlexView(flex);
     };
   }
 

@@ -85,7 +85,8 @@ final class CarrierView extends BodyView {
     return outerRadius() - WheelTag.SMALL_RADIUS - 2;
   }
 
-  void turnPins() {
+  @Override
+  void moved() {
     pinSpin.setAngle(spin());
   }
 }

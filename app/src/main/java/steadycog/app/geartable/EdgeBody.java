@@ -9,8 +9,8 @@ import javafx.scene.text.Text;
 import steadycog.app.look.Look;
 import steadycog.app.look.Roles;
 import steadycog.shape.EdgeLayout.EdgeCarrier;
+import steadycog.shape.EdgeLayout.EdgeCup;
 import steadycog.shape.EdgeLayout.EdgeWheel;
-import steadycog.shape.PlacedWheel;
 import steadycog.train.Role;
 
 /** A wheel, ring or carrier from the side: what can be chosen and carries a role. */
@@ -19,6 +19,8 @@ final class EdgeBody extends Group {
   private static final PseudoClass ODD = PseudoClass.getPseudoClass("odd");
   private static final double THINNEST = 3;
   private static final double PLATE = 5;
+  private static final double WALL = 3;
+  private static final double FLANGE = 0.25;
 
   private final Rectangle plate = rectangle();
   private final Rectangle plateBelow = rectangle();
@@ -38,28 +40,59 @@ final class EdgeBody extends Group {
     return Look.styled(new Rectangle(), "edge-body");
   }
 
-  /** A wheel about {@code x}, {@code y}, in pixels. */
+  /** A body of rotation about {@code x}, {@code y}, in pixels. */
   void showWheel(EdgeWheel edge, double x, double y, double width, double scale) {
-    PlacedWheel wheel = edge.wheel();
-    boolean ring = wheel.teeth().internal();
-    double outer = wheel.bodyRadius() * scale;
-    double inner = ring ? wheel.tipRadius() * scale : 0;
-    double root = wheel.rootRadius() * scale;
+    double outer = edge.outer() * scale;
+    double inner = edge.inner() * scale;
+    double root = edge.root() * scale;
     double height = Math.max(THINNEST, outer - inner);
     put(upper, x - width / 2, y - outer, width, height);
     put(lower, x - width / 2, y + inner, width, height);
+    lower.setVisible(true);
     root(upperRoot, x, y - root, width);
     root(lowerRoot, x, y + root, width);
-    upperRoot.setVisible(!ring);
-    lowerRoot.setVisible(!ring);
-    plate.setVisible(ring);
-    plateBelow.setVisible(ring);
+    upperRoot.setVisible(root > 0);
+    lowerRoot.setVisible(root > 0);
+    boolean hung = edge.isRing() && !edge.thin();
+    plate.setVisible(hung);
+    plateBelow.setVisible(hung);
     // The plate by which a ring hangs on its shaft: in a set on the side away from the carrier.
     double bore = edge.bore() * scale;
     double side = bore > 0 ? x - width / 2 - 2 : x + width / 2 - 2;
-    put(plate, side, y - root, 4, root - bore);
-    put(plateBelow, side, y + bore, 4, root - bore);
-    pseudoClassStateChanged(ODD, edge.plane() % 2 != 0);
+    put(plate, side, y - outer + 4, 4, outer - 4 - bore);
+    put(plateBelow, side, y + bore, 4, outer - 4 - bore);
+    pseudoClassStateChanged(ODD, edge.plane() % 2 != 0 || edge.copy() > 0 && !edge.isRing());
+  }
+
+  /**
+   * The wall of a flexspline behind its teeth, closed inwards to a shaft or outwards to a flange.
+   */
+  void showCup(EdgeCup cup, DoubleUnaryOperator x, DoubleUnaryOperator y, double scale) {
+    double from = x.applyAsDouble(cup.plane() + 0.17);
+    double to = x.applyAsDouble(cup.plane() + 0.42);
+    double above = y.applyAsDouble(cup.height() + cup.radius());
+    double below = y.applyAsDouble(cup.height() - cup.radius());
+    put(upper, from, above - WALL / 2, to - from, WALL);
+    put(lower, from, below - WALL / 2, to - from, WALL);
+    lower.setVisible(true);
+    double middle = y.applyAsDouble(cup.height());
+    double flange = FLANGE * cup.radius() * scale;
+    put(
+        plate,
+        to - WALL,
+        cup.hat() ? above - flange : above,
+        WALL,
+        cup.hat() ? flange : middle - above);
+    put(
+        plateBelow,
+        to - WALL,
+        cup.hat() ? below : middle,
+        WALL,
+        cup.hat() ? flange : below - middle);
+    plate.setVisible(true);
+    plateBelow.setVisible(true);
+    upperRoot.setVisible(false);
+    lowerRoot.setVisible(false);
   }
 
   /** A carrier's plate behind its planets with the pins on which they turn. */

@@ -15,6 +15,7 @@ import steadycog.app.look.Look;
 import steadycog.app.look.Sign;
 import steadycog.shape.EdgeLayout;
 import steadycog.shape.EdgeLayout.EdgeCarrier;
+import steadycog.shape.EdgeLayout.EdgeCup;
 import steadycog.shape.EdgeLayout.EdgeShaft;
 import steadycog.shape.EdgeLayout.EdgeWheel;
 import steadycog.train.MemberId;
@@ -29,6 +30,11 @@ final class EdgeView extends Pane {
   private static final double WIDEST_PLANE = 96;
   private static final double FACE_SHARE = 0.34;
   private static final double NAME_HEIGHT = 13;
+
+  /** Stands for a plate or cup beside the bodies of a member. */
+  private static final int PLATE = -1;
+
+  private static final double CUP_END = 0.45;
 
   /** Where a carrier's plate ends behind its plane. */
   private static final double BEHIND = 0.33;
@@ -49,8 +55,8 @@ final class EdgeView extends Pane {
   private int planes;
   private double rightWall;
 
-  /** A member's body; planets are drawn above and below their carrier's axis. */
-  private record EdgeKey(MemberId id, boolean below) {}
+  /** A member's body, by which of several it is. */
+  private record EdgeKey(MemberId id, int copy) {}
 
   EdgeView(Desk desk) {
     this.desk = desk;
@@ -82,7 +88,8 @@ final class EdgeView extends Pane {
     EdgeLayout layout = EdgeLayout.of(bench.get().card().train(), bench.get().study().layout());
     double[] range = layout.range();
     planes = layout.planes();
-    rightWall = planes - (layout.carriers().isEmpty() ? 0.25 : -ROOM_FOR_NAMES);
+    boolean named = !layout.carriers().isEmpty() || !layout.cups().isEmpty();
+    rightWall = planes - (named ? -ROOM_FOR_NAMES : 0.25);
     scale = (getHeight() - 2 * MARGIN) / (range[1] - range[0]);
     pitch = Math.min(WIDEST_PLANE, (getWidth() - 12 * MARGIN) / planes);
     left = getWidth() / 2 - pitch * planes / 2;
@@ -159,21 +166,24 @@ final class EdgeView extends Pane {
     Map<Integer, List<Double>> names = new TreeMap<>();
     List<EdgeKey> used = new ArrayList<>();
     for (EdgeCarrier carrier : layout.carriers()) {
-      EdgeKey key = new EdgeKey(carrier.id(), false);
+      EdgeKey key = new EdgeKey(carrier.id(), PLATE);
       used.add(key);
       body(key).showCarrier(carrier, this::x, this::y, pitch, scale);
       nameOf(key, carrier.plane() + BEHIND, carrier.height(), carrier.plane(), names);
     }
-    for (EdgeWheel wheel : layout.wheels()) {
-      EdgeKey key = new EdgeKey(wheel.wheel().id(), wheel.below());
+    for (EdgeCup cup : layout.cups()) {
+      EdgeKey key = new EdgeKey(cup.id(), PLATE);
       used.add(key);
-      double width = Math.max(8, pitch * FACE_SHARE);
-      body(key).showWheel(wheel, x(wheel.plane()), y(wheel.height()), width, scale);
-      if (!wheel.below()) {
-        boolean inSet = wheel.bore() > 0 || wheel.wheel().orbit().isPresent();
-        double rim = wheel.bore() > 0 ? wheel.wheel().rootRadius() : 0;
-        double beside = wheel.plane() + (inSet ? BEHIND : FACE_SHARE / 2);
-        nameOf(key, beside, wheel.height() + rim, wheel.plane(), names);
+      body(key).showCup(cup, this::x, this::y, scale);
+      nameOf(key, cup.plane() + CUP_END, cup.height() + cup.radius() / 2, cup.plane(), names);
+    }
+    for (EdgeWheel wheel : layout.wheels()) {
+      EdgeKey key = new EdgeKey(wheel.id(), wheel.copy());
+      used.add(key);
+      double width = Math.max(8 * wheel.wide() / FACE_SHARE, pitch * wheel.wide());
+      body(key).showWheel(wheel, x(wheel.at()), y(wheel.height()), width, scale);
+      if (wheel.copy() == 0) {
+        placeName(layout, key, wheel, names);
       }
     }
     bodyViews
@@ -187,6 +197,19 @@ final class EdgeView extends Pane {
               return gone;
             });
     bodyViews.forEach((key, body) -> body.showRole(bench.study().role(key.id)));
+  }
+
+  private void placeName(
+      EdgeLayout layout, EdgeKey key, EdgeWheel wheel, Map<Integer, List<Double>> names) {
+    boolean named = bodyViews.containsKey(new EdgeKey(key.id, PLATE));
+    boolean inSet =
+        layout.carriers().stream().anyMatch(carrier -> carrier.plane() == wheel.plane())
+            || !layout.cups().isEmpty();
+    double rim = wheel.bore() > 0 ? 0.9 * wheel.outer() : 0;
+    double beside = wheel.plane() + (inSet ? BEHIND : FACE_SHARE / 2);
+    if (!named) {
+      nameOf(key, beside, wheel.height() + rim, wheel.plane(), names);
+    }
   }
 
   /** Names of one plane stand above each other; one that would cover another is left out. */

@@ -17,12 +17,17 @@ import steadycog.app.look.Roles;
 import steadycog.app.look.Sign;
 import steadycog.motion.Motion;
 import steadycog.number.AngularSpeed;
+import steadycog.shape.Drives;
 import steadycog.shape.FaceLayout;
 import steadycog.shape.Placed;
 import steadycog.shape.PlacedCarrier;
+import steadycog.shape.PlacedFlex;
+import steadycog.shape.PlacedPlate;
 import steadycog.shape.PlacedWheel;
 import steadycog.shape.PlanetGeometry;
+import steadycog.train.Cycloidal;
 import steadycog.train.MemberId;
+import steadycog.train.Part;
 import steadycog.train.Planetary;
 import steadycog.train.Role;
 import steadycog.train.Teeth;
@@ -42,6 +47,7 @@ final class FaceView extends Pane {
   private final Desk desk;
   private final Group bodies = new Group();
   private final Group tags = new Group();
+  private final ContactMarks contacts = new ContactMarks();
   private final Map<Key, BodyView> views = new HashMap<>();
   private final Map<Key, WheelTag> tagViews = new HashMap<>();
   private final FaceHand hand;
@@ -53,7 +59,12 @@ final class FaceView extends Pane {
   /** Which of several equal wheels. */
   private record Key(MemberId id, int copy) {
     static Key of(Placed placed) {
-      return new Key(placed.id(), placed instanceof PlacedWheel wheel ? wheel.copy() : 0);
+      return switch (placed) {
+        case PlacedWheel wheel -> new Key(wheel.id(), wheel.copy());
+        case PlacedPlate plate -> new Key(plate.id(), plate.copy());
+        case PlacedCarrier carrier -> new Key(carrier.id(), 0);
+        case PlacedFlex flex -> new Key(flex.id(), 0);
+      };
     }
   }
 
@@ -62,13 +73,15 @@ final class FaceView extends Pane {
     hand = new FaceHand(desk, this);
     bodies.setManaged(false);
     tags.setManaged(false);
-    getChildren().addAll(bodies, tags);
+    getChildren().addAll(bodies, contacts, tags);
+    contacts.setManaged(false);
     Look.clip(this);
     widthProperty().addListener(o -> rebuild());
     heightProperty().addListener(o -> rebuild());
     desk.benchProperty().addListener(o -> rebuild());
     desk.selectionProperty().addListener(o -> showSelection());
     desk.crank().inputTurnsProperty().addListener(o -> turn());
+    desk.exaggerationProperty().addListener(o -> exaggerate());
   }
 
   /** Pixels a module. */
@@ -114,6 +127,7 @@ final class FaceView extends Pane {
     boolean room = getWidth() >= 2 * MARGIN && getHeight() >= 2 * MARGIN;
     bodies.setVisible(bench.isPresent() && room);
     tags.setVisible(bodies.isVisible());
+    contacts.setVisible(bodies.isVisible());
     if (!bodies.isVisible()) {
       return;
     }
@@ -142,6 +156,7 @@ final class FaceView extends Pane {
     showRoles(bench.get());
     placeTags(bench.get(), shown);
     showSelection();
+    exaggerate();
     turn();
   }
 
@@ -203,6 +218,13 @@ final class FaceView extends Pane {
   private static double sizeToEye(Bench bench, Placed body) {
     return switch (body) {
       case PlacedCarrier carrier -> Double.MAX_VALUE;
+      case PlacedFlex flex -> flex.bodyRadius();
+      case PlacedPlate plate ->
+          switch (plate.kind()) {
+            case PIN_RING, CIRCULAR_SPLINE -> Double.MAX_VALUE;
+            case DISC -> plate.bodyRadius() + plate.copy();
+            case ECCENTRIC, GENERATOR -> plate.bodyRadius() / 2;
+          };
       case PlacedWheel wheel when wheel.teeth().internal() -> largestInside(bench, wheel);
       case PlacedWheel wheel -> wheel.bodyRadius();
     };
@@ -282,12 +304,20 @@ final class FaceView extends Pane {
       Bench bench, TagPlaces places, WheelTag tag, BodyView view, List<BodyView> front) {
     String name = Sign.shortName(view.id());
     int way = way(bench, view.id());
+    if (view instanceof PlateView || view instanceof FlexView) {
+      double radius = tagRadius(view);
+      double angle = tagAngle(view);
+      places.take(disc(view), WheelTag.SMALL_RADIUS);
+      tag.tie(radius * Math.cos(angle), -radius * Math.sin(angle), false);
+    }
     switch (view) {
       case CarrierView carrier -> {
         Disc place = places.onPlate(disc(view), carrier.tagRadius(), carrier.tagAngle());
         tag.show(name, "", way, true);
         tag.tie(place.x() - view.getTranslateX(), place.y() - view.getTranslateY(), true);
       }
+      case PlateView plate -> tag.show(name, "", way, true);
+      case FlexView flex -> tag.show(name, "", way, true);
       case WheelView wheel -> {
         double covered = 0;
         List<Disc> over = new ArrayList<>();
@@ -313,6 +343,31 @@ final class FaceView extends Pane {
     }
   }
 
+  /** Members of a drive lie one in the other: their tags stand on different sides. */
+  private static double tagAngle(BodyView view) {
+    return switch (view.placed()) {
+      case PlacedPlate plate ->
+          switch (plate.kind()) {
+            case PIN_RING, CIRCULAR_SPLINE -> Math.toRadians(-52);
+            case DISC -> Math.toRadians(-128);
+            case ECCENTRIC, GENERATOR -> 0;
+          };
+      default -> Math.toRadians(-128);
+    };
+  }
+
+  private static double tagRadius(BodyView view) {
+    return switch (view.placed()) {
+      case PlacedPlate plate ->
+          switch (plate.kind()) {
+            case PIN_RING, CIRCULAR_SPLINE -> view.outerRadius();
+            case DISC -> 0.9 * view.outerRadius();
+            case ECCENTRIC, GENERATOR -> 0;
+          };
+      default -> 0.97 * view.outerRadius();
+    };
+  }
+
   private static Disc disc(BodyView view) {
     return new Disc(view.getTranslateX(), view.getTranslateY(), view.outerRadius());
   }
@@ -336,11 +391,37 @@ final class FaceView extends Pane {
           Optional<Double> carried =
               view.placed().orbit().flatMap(orbit -> turned(motion, orbit.carrier(), input));
           own.ifPresent(turns -> view.turnTo(turns, carried.orElse(0.0)));
-          if (view instanceof CarrierView carrier) {
-            carrier.turnPins();
-          }
         });
     tagViews.forEach((key, tag) -> tag.follow(views.get(key)));
+    showContacts(bench.get(), input);
+  }
+
+  /** Marks where lobes press on pins: several at once, which is why such a drive takes shock. */
+  private void showContacts(Bench bench, BigFraction input) {
+    Motion motion = bench.study().motion();
+    int used = 0;
+    for (Part part : bench.card().train().parts()) {
+      if (part instanceof Cycloidal drive && views.get(new Key(drive.ringId(), 0)) != null) {
+        BodyView ring = views.get(new Key(drive.ringId(), 0));
+        double ringTurns = turned(motion, drive.ringId(), input).orElse(0.0);
+        double eccentricTurns = turned(motion, drive.eccentricId(), input).orElse(0.0);
+        used = contacts.show(drive, bench, ring, ringTurns, eccentricTurns, used);
+      }
+    }
+    contacts.hideFrom(used);
+  }
+
+  /** Draws flexsplines and generators with a multiple of their true deflection. */
+  private void exaggerate() {
+    double times = desk.exaggerationProperty().get();
+    for (BodyView view : views.values()) {
+      if (view instanceof FlexView flex && flex.placed() instanceof PlacedFlex placed) {
+        flex.exaggerate(times);
+        if (views.get(new Key(placed.generator(), 0)) instanceof PlateView generator) {
+          generator.draw(List.of(Drives.generator(placed, times)));
+        }
+      }
+    }
   }
 
   private static Optional<Double> turned(Motion motion, MemberId id, BigFraction input) {

@@ -1,10 +1,13 @@
 package steadycog.app.geartable;
 
+import java.util.List;
 import steadycog.shape.Detail;
 import steadycog.shape.GearOutline;
 import steadycog.shape.Outline;
+import steadycog.shape.PlacedPlate;
+import steadycog.shape.PlacedPlate.Circle;
+import steadycog.shape.PlacedPlate.Kind;
 import steadycog.shape.PlacedWheel;
-import steadycog.train.Teeth;
 
 /**
  * SVG path text of a wheel's body about the origin, in pixels, y down; fill rule even-odd. A wheel
@@ -21,17 +24,11 @@ final class WheelPath {
   /** Sharp corners move no further than this many line widths. */
   private static final double LONGEST_MITRE = 2;
 
-  private final PlacedWheel wheel;
-  private final Teeth teeth;
   private final double scale;
-  private final double inset;
   private final StringBuilder text = new StringBuilder();
 
-  private WheelPath(PlacedWheel wheel, double scale, double inset) {
-    this.wheel = wheel;
-    this.teeth = wheel.teeth();
+  private WheelPath(double scale) {
     this.scale = scale;
-    this.inset = inset;
   }
 
   /** Round holes in the web of a wheel, spread over a circle, in pixels. */
@@ -45,8 +42,8 @@ final class WheelPath {
    * @param scale pixels a module
    */
   static String of(PlacedWheel wheel, double scale, Holes holes, double inset) {
-    WheelPath path = new WheelPath(wheel, scale, inset);
-    path.addTeeth();
+    WheelPath path = new WheelPath(scale);
+    path.addTeeth(wheel, wheel.teeth().internal() ? -inset : inset);
     if (wheel.teeth().internal()) {
       path.addCircle(0, 0, wheel.bodyRadius() * scale - inset);
     }
@@ -58,16 +55,43 @@ final class WheelPath {
     return path.text.toString();
   }
 
-  private void addTeeth() {
+  /** A plate between {@code lines} and its circles, in the same way. */
+  static String of(PlacedPlate plate, List<Outline> lines, double scale, double inset) {
+    WheelPath path = new WheelPath(scale);
+    boolean hollow = plate.kind() == Kind.CIRCULAR_SPLINE;
+    lines.forEach(line -> path.addLine(line, hollow ? -inset : inset));
+    for (int k = 0; k < plate.circles().size(); k++) {
+      boolean hole = plate.kind() == Kind.DISC || plate.kind() == Kind.PIN_RING && k == 1;
+      Circle circle = plate.circles().get(k);
+      path.addCircle(
+          circle.x() * scale,
+          -circle.y() * scale,
+          circle.radius() * scale - (hole ? -inset : inset));
+    }
+    return path.text.toString();
+  }
+
+  /** Round studs as one shape. */
+  static String of(List<Circle> studs, double scale) {
+    WheelPath path = new WheelPath(scale);
+    for (Circle stud : studs) {
+      path.addCircle(stud.x() * scale, -stud.y() * scale, Math.max(1, stud.radius() * scale));
+    }
+    return path.text.toString();
+  }
+
+  private void addTeeth(PlacedWheel wheel, double inward) {
     double pitch = Math.PI * scale;
-    double inward = teeth.internal() ? -inset : inset;
     if (pitch < TEETH_FROM) {
-      addCircle(0, 0, teeth.count() / 2.0 * scale - inward);
+      addCircle(0, 0, wheel.teeth().count() / 2.0 * scale - inward);
       return;
     }
     Detail detail =
         pitch >= FINE_FROM ? Detail.FINE : pitch >= MEDIUM_FROM ? Detail.MEDIUM : Detail.COARSE;
-    Outline outline = wheel.outline(detail, GearOutline.DRAWN_THINNING);
+    addLine(wheel.outline(detail, GearOutline.DRAWN_THINNING), inward);
+  }
+
+  private void addLine(Outline outline, double inward) {
     for (int k = 0; k < outline.size(); k++) {
       text.append(k == 0 ? "M" : "L");
       addPoint(outline, k, inward);

@@ -1,0 +1,116 @@
+package steadycog.app.geartable;
+
+import java.util.List;
+import java.util.Optional;
+import javafx.scene.Group;
+import javafx.scene.Node;
+import javafx.scene.shape.FillRule;
+import javafx.scene.shape.SVGPath;
+import javafx.scene.transform.Rotate;
+import steadycog.app.look.Look;
+import steadycog.shape.Outline;
+import steadycog.shape.Placed;
+import steadycog.shape.PlacedPlate;
+import steadycog.shape.PlacedPlate.Kind;
+
+/** A disc with lobes, a ring of pins, an eccentric, a circular spline or a wave generator. */
+final class PlateView extends BodyView {
+  private static final double LINE = 1;
+  private static final double BAND = 0.3;
+
+  private final SVGPath ink = path("wheel-ink");
+  private final SVGPath material = path("wheel-body");
+  private final SVGPath studs = Look.styled(new SVGPath(), "carrier-pin");
+  private final SVGPath outputs = Look.styled(new SVGPath(), "output-pin");
+  private final Group outputGroup = new Group(outputs);
+  private final Rotate outputSpin = new Rotate();
+
+  PlateView(PlacedPlate plate) {
+    super(plate);
+    setId("wheel-" + plate.id() + (plate.copy() == 0 ? "" : "-" + (plate.copy() + 1)));
+    addTurning(new Group(ink, material, studs));
+    if (plate.kind() != Kind.DISC && plate.kind() != Kind.PIN_RING) {
+      material.getStyleClass().add("odd");
+    }
+    if (plate.copy() > 0) {
+      material.getStyleClass().add("behind");
+    }
+    outputGroup.getTransforms().add(outputSpin);
+  }
+
+  private PlacedPlate plate() {
+    return (PlacedPlate) placed();
+  }
+
+  private static SVGPath path(String style) {
+    SVGPath path = new SVGPath();
+    path.setFillRule(FillRule.EVEN_ODD);
+    return Look.styled(path, style);
+  }
+
+  @Override
+  double bandRadius() {
+    double mark = plate().markRadius() * scale();
+    return switch (plate().kind()) {
+      case PIN_RING, CIRCULAR_SPLINE -> mark - Math.max(4, BAND * 3 * scale());
+      case DISC -> mark - 7;
+      case ECCENTRIC, GENERATOR -> mark - 4;
+    };
+  }
+
+  @Override
+  double[] markPlace() {
+    double outer = plate().markRadius() * scale() - 3;
+    return new double[] {outer, Math.clamp(0.16 * outer, 6, 16)};
+  }
+
+  @Override
+  boolean hasShapeOf(Placed now) {
+    return now instanceof PlacedPlate other
+        && other.circles().equals(plate().circles())
+        && other.studs().equals(plate().studs())
+        && sameLines(other.lines(), plate().lines());
+  }
+
+  /** Outlines are compared by their points: records of arrays are not. */
+  private static boolean sameLines(List<Outline> one, List<Outline> other) {
+    return one.size() == other.size()
+        && (one.isEmpty()
+            || java.util.Arrays.equals(one.getFirst().x(), other.getFirst().x())
+                && java.util.Arrays.equals(one.getFirst().y(), other.getFirst().y()));
+  }
+
+  @Override
+  void turnShape() {
+    // Outlines stand as the layout says.
+  }
+
+  @Override
+  void reshape() {
+    draw(plate().lines());
+  }
+
+  /** Draws the plate between other lines than its own: an exaggerated generator. */
+  void draw(List<Outline> lines) {
+    ink.setContent(WheelPath.of(plate(), lines, scale(), 0));
+    material.setContent(WheelPath.of(plate(), lines, scale(), LINE));
+    boolean ofDisc = plate().kind() == Kind.DISC;
+    studs.setContent(ofDisc ? "" : WheelPath.of(plate().studs(), scale()));
+    outputs.setContent(ofDisc ? WheelPath.of(plate().studs(), scale()) : "");
+  }
+
+  /** Output pins turn with the disc, but about the drive's axis. */
+  @Override
+  Optional<Node> overlay() {
+    return plate().kind() == Kind.DISC && plate().copy() == 0
+        ? Optional.of(outputGroup)
+        : Optional.empty();
+  }
+
+  @Override
+  void moved() {
+    outputSpin.setAngle(spin());
+    outputGroup.setTranslateX(middleX());
+    outputGroup.setTranslateY(middleY());
+  }
+}

@@ -1,0 +1,120 @@
+package steadycog.check;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import steadycog.number.Exact;
+import steadycog.shape.StrainGeometry;
+import steadycog.train.Part;
+import steadycog.train.StrainWave;
+import steadycog.train.Train;
+
+/** Strain wave drives: lobes, range of ratio, tooth size, and stress in the wall. */
+final class StrainWaveRule implements Rule {
+  private static final int LEAST_NOMINAL = 30;
+  private static final int MOST_NOMINAL = 320;
+
+  /** Smaller teeth cannot be cut or moulded cleanly, mm. */
+  private static final double LEAST_MODULE = 0.1;
+
+  @Override
+  public List<Finding> check(Subject subject) {
+    List<Finding> found = new ArrayList<>();
+    for (Part part : subject.train().parts()) {
+      if (part instanceof StrainWave drive) {
+        found.add(lobes(subject.train(), drive));
+        range(drive).ifPresent(found::add);
+        module(subject.train(), drive).ifPresent(found::add);
+        stress(subject.train(), drive).ifPresent(found::add);
+      }
+    }
+    return found;
+  }
+
+  private static Finding finding(String code, Severity severity, StrainWave drive) {
+    return Finding.of(code, severity, List.of(drive.flexId(), drive.circularId()));
+  }
+
+  /** Nc - Nf must be a multiple of the lobes, or teeth cannot meet at all of them. */
+  private static Finding lobes(Train train, StrainWave drive) {
+    int over = drive.difference() % drive.lobes();
+    Finding found =
+        finding("lobe-multiple", over == 0 ? Severity.OK : Severity.ERROR, drive)
+            .with("difference", drive.difference())
+            .with("lobes", drive.lobes())
+            .with("margin", -over);
+    if (over == 0) {
+      return found.worded("meets");
+    }
+    List<Cure> cures = new ArrayList<>();
+    int more = drive.circular() + drive.lobes() - over;
+    cures.add(circular(train, drive, more));
+    if (drive.difference() > drive.lobes()) {
+      cures.add(circular(train, drive, drive.circular() - over));
+    }
+    return found.curedBy(cures);
+  }
+
+  private static Cure circular(Train train, StrainWave drive, int count) {
+    return new Cure(
+        drive.circularId() + " " + drive.circular() + " -> " + count,
+        train.withPart(drive.counted(drive.flex(), count)));
+  }
+
+  private static Optional<Finding> range(StrainWave drive) {
+    double nominal = (double) drive.flex() / drive.difference();
+    Finding found =
+        finding("ratio-range", Severity.WARNING, drive)
+            .with("nominal", Exact.text(Exact.of(drive.flex(), drive.difference())))
+            .with("least", LEAST_NOMINAL)
+            .with("most", MOST_NOMINAL);
+    if (nominal < LEAST_NOMINAL) {
+      return Optional.of(found.worded("low"));
+    }
+    return nominal > MOST_NOMINAL ? Optional.of(found.worded("high")) : Optional.empty();
+  }
+
+  private static Optional<Finding> module(Train train, StrainWave drive) {
+    return train
+        .pitch()
+        .map(pitch -> pitch.moduleMm().doubleValue())
+        .filter(module -> module < LEAST_MODULE)
+        .map(
+            module ->
+                finding("tooth-size", Severity.WARNING, drive)
+                    .with("module", PairRule.rounded(module, 3) + " mm")
+                    .with("least", LEAST_MODULE + " mm")
+                    .with("margin", PairRule.rounded(module - LEAST_MODULE, 3)));
+  }
+
+  /** Against an allowable that the designer states; without one the figure is a note. */
+  private static Optional<Finding> stress(Train train, StrainWave drive) {
+    if (train.pitch().isEmpty()) {
+      return Optional.empty();
+    }
+    double module = train.pitch().get().moduleMm().doubleValue();
+    StrainGeometry geometry = new StrainGeometry(drive);
+    double stress = geometry.wallStress(module);
+    Finding found =
+        finding("flex-stress", Severity.NOTE, drive)
+            .with("stress", Math.round(stress) + " MPa")
+            .with("wall", PairRule.rounded(geometry.wall(module) * module, 2) + " mm")
+            .with("deflection", PairRule.rounded(geometry.deflection() * module, 2) + " mm");
+    if (drive.sizes().allowable().isEmpty()) {
+      return Optional.of(found.worded("unjudged"));
+    }
+    int allowable = drive.sizes().allowable().get();
+    Finding judged =
+        found.with("allowable", allowable + " MPa").with("margin", Math.round(allowable - stress));
+    if (stress <= allowable) {
+      return Optional.of(judged.judged(Severity.OK).worded("within"));
+    }
+    double thinner = geometry.wall(module) * module * allowable / stress;
+    var wall = CycloidalRule.atMost(thinner);
+    Cure cure =
+        new Cure(
+            "wall " + PairRule.rounded(geometry.wall(module) * module, 2) + " mm -> " + wall,
+            train.withPart(drive.sized(drive.sizes().withWall(wall))));
+    return Optional.of(judged.judged(Severity.ERROR).curedBy(Optional.of(cure)));
+  }
+}

@@ -1,0 +1,275 @@
+package steadycog.shape;
+
+import java.util.ArrayList;
+import java.util.List;
+import steadycog.number.Quantity;
+import steadycog.shape.PlanetGeometry.Polar;
+import steadycog.train.Cycloidal;
+
+/**
+ * The geometry of a cycloidal drive, in mm: what its card states, and usual proportions for the
+ * rest. The disc's outline is the parallel, by the pins' radius, of the path that a pin's centre
+ * takes about the disc, a shortened epitrochoid (Litvin & Fuentes, <i>Gear Geometry and Applied
+ * Theory</i>, ch. 13, cycloidal gearing).
+ */
+public final class CycloidGeometry {
+  /** Pin-circle diameter a pin where none is stated. */
+  private static final double CIRCLE_A_PIN = 3.2;
+
+  /** K where the eccentricity is not stated. */
+  private static final double USUAL_K = 0.65;
+
+  private static final double PIN_SHARE_OF_GAP = 0.27;
+  private static final double PIN_SHARE_OF_CURVE = 0.7;
+  private static final double BORE_SHARE = 0.5;
+  private static final int USUAL_OUTPUTS = 6;
+  private static final int CURVE_SAMPLES = 720;
+  private static final double LEAST = 0.05;
+
+  private final Cycloidal part;
+  private final double circleRadius;
+  private final double eccentricity;
+  private final double pinRadius;
+  private final double boreRadius;
+  private final int outputs;
+  private final double outputCircle;
+  private final double outputPin;
+
+  public CycloidGeometry(Cycloidal part) {
+    this.part = part;
+    Cycloidal.Sizes sizes = part.sizes();
+    circleRadius = sizes.circle().map(Quantity::inBase).orElse(CIRCLE_A_PIN * part.pins()) / 2;
+    eccentricity =
+        sizes
+            .eccentricity()
+            .map(Quantity::inBase)
+            .orElseGet(() -> rounded(USUAL_K * circleRadius / part.pins(), 0.01));
+    pinRadius = sizes.pin().map(Quantity::inBase).orElseGet(() -> 2 * usualPinRadius()) / 2;
+    boreRadius =
+        sizes
+                .bore()
+                .map(Quantity::inBase)
+                .orElseGet(() -> rounded(BORE_SHARE * 2 * rootRadius() * 0.8, 1))
+            / 2;
+    outputs = sizes.outputs().map(Cycloidal.Outputs::count).orElse(USUAL_OUTPUTS);
+    outputCircle =
+        sizes
+                .outputs()
+                .map(out -> out.circle().inBase())
+                .orElseGet(() -> rounded(rootRadius() + boreRadius, 0.5))
+            / 2;
+    outputPin =
+        sizes.outputs().map(out -> out.pin().inBase()).orElseGet(() -> 2 * usualOutputPin()) / 2;
+  }
+
+  private static double rounded(double value, double step) {
+    return Math.max(step, Math.floor(value / step) * step);
+  }
+
+  private double usualPinRadius() {
+    double byGap = PIN_SHARE_OF_GAP * gap();
+    double byCurve = PIN_SHARE_OF_CURVE * leastCurvature();
+    return rounded(Math.min(byGap, byCurve), 0.05);
+  }
+
+  private double usualOutputPin() {
+    double across = (rootRadius() - boreRadius) / 2;
+    double around = outputCircle * Math.sin(Math.PI / outputs);
+    return Math.max(LEAST, rounded(0.62 * Math.min(across, around) - eccentricity, 0.25));
+  }
+
+  /** Distance of neighbouring pin centres. */
+  private double gap() {
+    return 2 * circleRadius * Math.sin(Math.PI / part.pins());
+  }
+
+  /** Pins that a disc of these lobes meshes with: one more. */
+  private int meshingPins() {
+    return part.lobes() + 1;
+  }
+
+  public double circleRadius() {
+    return circleRadius;
+  }
+
+  public double eccentricity() {
+    return eccentricity;
+  }
+
+  public double pinRadius() {
+    return pinRadius;
+  }
+
+  public double boreRadius() {
+    return boreRadius;
+  }
+
+  public int outputs() {
+    return outputs;
+  }
+
+  public double outputCircleRadius() {
+    return outputCircle;
+  }
+
+  public double outputPinRadius() {
+    return outputPin;
+  }
+
+  /** Radius of the holes for the output pins: the pin's and the eccentricity. */
+  public double holeRadius() {
+    return outputPin + eccentricity;
+  }
+
+  /** K = e Z / Rp, the shortening of the epitrochoid: below 1, usually 0.5 to 0.8. */
+  public double shortening() {
+    return eccentricity * meshingPins() / circleRadius;
+  }
+
+  /** Least radius of the disc's outline, in the hollows between its lobes. */
+  public double rootRadius() {
+    return circleRadius - eccentricity - pinRadiusOrZero();
+  }
+
+  private double pinRadiusOrZero() {
+    return pinRadius > 0 ? pinRadius : PIN_SHARE_OF_GAP * gap();
+  }
+
+  /** Greatest radius of the disc's outline. */
+  public double tipRadius() {
+    return circleRadius + eccentricity - pinRadius;
+  }
+
+  /** Distance between the surfaces of neighbouring pins; negative when they overlap. */
+  public double pinClearance() {
+    return gap() - 2 * pinRadius;
+  }
+
+  /**
+   * The least radius of curvature of the pin's path where it bends round the disc: pins thicker
+   * than that cut away what they have shaped.
+   */
+  public double leastCurvature() {
+    double least = Double.POSITIVE_INFINITY;
+    int z = meshingPins();
+    for (int k = 0; k <= CURVE_SAMPLES; k++) {
+      // The path repeats from lobe to lobe, each half the mirror of the other.
+      double t = Math.PI / (z - 1) * k / CURVE_SAMPLES;
+      double dx = -circleRadius * Math.sin(t) + eccentricity * z * Math.sin(z * t);
+      double dy = -circleRadius * Math.cos(t) + eccentricity * z * Math.cos(z * t);
+      double ddx = -circleRadius * Math.cos(t) + eccentricity * z * z * Math.cos(z * t);
+      double ddy = circleRadius * Math.sin(t) - eccentricity * z * z * Math.sin(z * t);
+      double bend = -(dx * ddy - dy * ddx);
+      if (bend > 0) {
+        least = Math.min(least, Math.pow(dx * dx + dy * dy, 1.5) / bend);
+      }
+    }
+    return least;
+  }
+
+  /** How much thinner the pins are than what would undercut the lobes; negative: they do. */
+  public double curvatureMargin() {
+    return leastCurvature() - pinRadius;
+  }
+
+  /** Room between neighbouring output holes; negative when they run into each other. */
+  public double holeSpacing() {
+    return outputs < 2
+        ? Double.POSITIVE_INFINITY
+        : 2 * outputCircle * Math.sin(Math.PI / outputs) - 2 * holeRadius();
+  }
+
+  /** Wall between output holes and the bore of the disc. */
+  public double boreWall() {
+    return outputCircle - holeRadius() - boreRadius;
+  }
+
+  /** Wall between output holes and the hollows of the lobes. */
+  public double rootWall() {
+    return circleRadius - eccentricity - pinRadius - outputCircle - holeRadius();
+  }
+
+  /**
+   * The disc's outline about its own axis, in mm, for a disc whose axis lies to the right of the
+   * ring's by the eccentricity.
+   *
+   * @param points a lobe
+   */
+  public Outline disc(int points) {
+    int z = meshingPins();
+    int count = points * part.lobes();
+    double[] x = new double[count];
+    double[] y = new double[count];
+    for (int k = 0; k < count; k++) {
+      // Backwards, so that the outline runs counter-clockwise.
+      double t = -2 * Math.PI * k / count;
+      double psi =
+          Math.atan2(
+              Math.sin((1 - z) * t), circleRadius / (eccentricity * z) - Math.cos((1 - z) * t));
+      x[k] =
+          circleRadius * Math.cos(t)
+              - pinRadius * Math.cos(t + psi)
+              - eccentricity * Math.cos(z * t);
+      y[k] =
+          -circleRadius * Math.sin(t)
+              + pinRadius * Math.sin(t + psi)
+              + eccentricity * Math.sin(z * t);
+    }
+    return new Outline(x, y);
+  }
+
+  /** How far the outline of disc {@code k} is turned against its holes, radians. */
+  public double discPhase(int k) {
+    return -discAngle(k) / part.lobes();
+  }
+
+  /** Where on the eccentric disc {@code k} sits, radians from the first. */
+  public double discAngle(int k) {
+    return 2 * Math.PI * k / part.sizes().discs();
+  }
+
+  /** The ring's pins about its axis, the first to the right. */
+  public List<Polar> pins() {
+    List<Polar> all = new ArrayList<>();
+    for (int k = 0; k < part.pins(); k++) {
+      all.add(new Polar(circleRadius, 2 * Math.PI * k / part.pins()));
+    }
+    return all;
+  }
+
+  /** The output pins about the axis, the first at the top. */
+  public List<Polar> outputPins() {
+    List<Polar> all = new ArrayList<>();
+    for (int k = 0; k < outputs; k++) {
+      all.add(new Polar(outputCircle, Math.PI / 2 + 2 * Math.PI * k / outputs));
+    }
+    return all;
+  }
+
+  /**
+   * Where pin {@code k} touches the first disc: on the pin, towards the pitch point, which lies at
+   * e Z from the ring's axis in the direction of the eccentricity.
+   *
+   * @param pinAngle of the pin about the ring's axis
+   * @param eccentricAngle of the disc's axis about the ring's
+   */
+  public Polar contact(double pinAngle, double eccentricAngle) {
+    double px = circleRadius * Math.cos(pinAngle);
+    double py = circleRadius * Math.sin(pinAngle);
+    double pole = eccentricity * meshingPins();
+    double dx = pole * Math.cos(eccentricAngle) - px;
+    double dy = pole * Math.sin(eccentricAngle) - py;
+    double length = Math.hypot(dx, dy);
+    double x = px + pinRadius * dx / length;
+    double y = py + pinRadius * dy / length;
+    return new Polar(Math.hypot(x, y), Math.atan2(y, x));
+  }
+
+  /**
+   * Whether pin and disc press on each other when the eccentric turns counter-clockwise against a
+   * held ring: half of them do.
+   */
+  public static boolean carries(double pinAngle, double eccentricAngle) {
+    return Math.sin(pinAngle - eccentricAngle) > 0;
+  }
+}

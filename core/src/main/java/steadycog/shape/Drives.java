@@ -1,0 +1,213 @@
+package steadycog.shape;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.IntFunction;
+import steadycog.shape.Placed.Orbit;
+import steadycog.shape.PlacedPlate.Circle;
+import steadycog.shape.PlacedPlate.Kind;
+import steadycog.shape.PlanetGeometry.Polar;
+import steadycog.train.Cycloidal;
+import steadycog.train.MemberId;
+import steadycog.train.Parallel;
+import steadycog.train.Part;
+import steadycog.train.Planetary;
+import steadycog.train.StrainWave;
+import steadycog.train.Train;
+
+/** The members of cycloidal and strain wave drives where they stand. */
+public final class Drives {
+  /** Points a lobe of a disc: fine enough for any size on screen. */
+  private static final int LOBE_POINTS = 24;
+
+  private static final int GENERATOR_POINTS = 180;
+  private static final double PIN_RING_RIM = 1.6;
+  private static final double CAM_SHARE = 0.96;
+  private static final double BEARING = 0.04;
+
+  private final double moduleMm;
+  private final List<Placed> all = new ArrayList<>();
+
+  private Drives(double moduleMm) {
+    this.moduleMm = moduleMm;
+  }
+
+  /** A drawn module in mm: as stated, else one. */
+  public static double moduleMm(Train train) {
+    return train.pitch().map(pitch -> pitch.moduleMm().doubleValue()).orElse(1.0);
+  }
+
+  /** Every body of such drives; {@code centre} gives where an axis stands. */
+  static List<Placed> of(
+      Train train, Axes axes, Map<MemberId, Integer> planes, IntFunction<double[]> centre) {
+    Drives drives = new Drives(moduleMm(train));
+    for (Part part : train.parts()) {
+      MemberId any = part.members().getFirst().id();
+      int axis = axes.of(any);
+      double[] at = centre.apply(axis);
+      switch (part) {
+        case Cycloidal drive -> drives.add(drive, axis, planes.get(any), at);
+        case StrainWave drive -> drives.add(drive, axis, planes.get(any), at);
+        case Parallel none -> {
+          // Wheels are placed one by one.
+        }
+        case Planetary none -> {
+          // Wheels are placed one by one, carriers behind them.
+        }
+      }
+    }
+    return List.copyOf(drives.all);
+  }
+
+  /** Radius of the whole drive in modules; zero for parts made of wheels. */
+  static double radius(Train train, Part part) {
+    return switch (part) {
+      case Cycloidal drive -> ringRadius(new CycloidGeometry(drive)) / moduleMm(train);
+      case StrainWave drive -> new StrainGeometry(drive).circularBody();
+      case Parallel none -> 0;
+      case Planetary none -> 0;
+    };
+  }
+
+  private static double ringRadius(CycloidGeometry geometry) {
+    return geometry.circleRadius() + (1 + PIN_RING_RIM) * geometry.pinRadius();
+  }
+
+  private void add(Cycloidal drive, int axis, int plane, double[] at) {
+    CycloidGeometry geometry = new CycloidGeometry(drive);
+    double ring = mm(ringRadius(geometry));
+    List<Circle> ringPins = new ArrayList<>();
+    for (Polar pin : geometry.pins()) {
+      ringPins.add(circle(pin, geometry.pinRadius()));
+    }
+    all.add(
+        new PlacedPlate(
+            drive.ringId(),
+            Kind.PIN_RING,
+            0,
+            axis,
+            plane,
+            at[0],
+            at[1],
+            Optional.empty(),
+            ring,
+            List.of(),
+            List.of(new Circle(0, 0, ring), new Circle(0, 0, mm(geometry.circleRadius()))),
+            ringPins,
+            ring));
+    for (int k = drive.sizes().discs() - 1; k >= 0; k--) {
+      addDisc(drive, geometry, k, axis, plane, at);
+    }
+    double cam = mm(geometry.boreRadius()) * CAM_SHARE;
+    double off = mm(geometry.eccentricity());
+    all.add(
+        new PlacedPlate(
+            drive.eccentricId(),
+            Kind.ECCENTRIC,
+            0,
+            axis,
+            plane,
+            at[0],
+            at[1],
+            Optional.empty(),
+            cam + off,
+            List.of(),
+            List.of(new Circle(off, 0, cam)),
+            List.of(new Circle(0, 0, Math.max(0.1, (cam - off) / 2))),
+            cam - off));
+  }
+
+  private void addDisc(
+      Cycloidal drive, CycloidGeometry geometry, int k, int axis, int plane, double[] at) {
+    double angle = geometry.discAngle(k);
+    double off = mm(geometry.eccentricity());
+    List<Circle> holes = new ArrayList<>();
+    List<Circle> outputs = new ArrayList<>();
+    holes.add(new Circle(0, 0, mm(geometry.boreRadius())));
+    for (Polar pin : geometry.outputPins()) {
+      holes.add(circle(pin, geometry.holeRadius()));
+      outputs.add(circle(pin, geometry.outputPinRadius()));
+    }
+    Outline disc = geometry.disc(LOBE_POINTS).placed(geometry.discPhase(k), 0, 0);
+    all.add(
+        new PlacedPlate(
+            drive.discId(),
+            Kind.DISC,
+            k,
+            axis,
+            plane,
+            at[0] + off * Math.cos(angle),
+            at[1] + off * Math.sin(angle),
+            Optional.of(new Orbit(drive.eccentricId(), at[0], at[1])),
+            mm(geometry.tipRadius()),
+            List.of(scaled(disc, 1 / moduleMm)),
+            holes,
+            k == 0 ? outputs : List.of(),
+            mm(geometry.rootRadius()) * CAM_SHARE));
+  }
+
+  private double mm(double length) {
+    return length / moduleMm;
+  }
+
+  private Circle circle(Polar at, double radius) {
+    return new Circle(mm(at.x()), mm(at.y()), mm(radius));
+  }
+
+  private static Outline scaled(Outline outline, double factor) {
+    double[] x = new double[outline.size()];
+    double[] y = new double[outline.size()];
+    for (int k = 0; k < x.length; k++) {
+      x[k] = outline.x()[k] * factor;
+      y[k] = outline.y()[k] * factor;
+    }
+    return new Outline(x, y);
+  }
+
+  /** The generator of a flexspline drawn with {@code times} its true deflection. */
+  public static Outline generator(PlacedFlex flex, double times) {
+    double inside = flex.boreDepth() + BEARING * flex.geometry().flexRadius();
+    return flex.geometry().inside(Math.PI / 2, times, inside, GENERATOR_POINTS);
+  }
+
+  private void add(StrainWave drive, int axis, int plane, double[] at) {
+    StrainGeometry geometry = new StrainGeometry(drive);
+    double body = geometry.circularBody();
+    all.add(
+        new PlacedPlate(
+            drive.circularId(),
+            Kind.CIRCULAR_SPLINE,
+            0,
+            axis,
+            plane,
+            at[0],
+            at[1],
+            Optional.empty(),
+            body,
+            List.of(geometry.circularTeeth(GearOutline.DRAWN_THINNING)),
+            List.of(new Circle(0, 0, body)),
+            List.of(),
+            body));
+    double depth = geometry.boreDepth(moduleMm);
+    all.add(
+        new PlacedFlex(drive.flexId(), drive.waveId(), axis, plane, at[0], at[1], geometry, depth));
+    double inside = depth + BEARING * geometry.flexRadius();
+    all.add(
+        new PlacedPlate(
+            drive.waveId(),
+            Kind.GENERATOR,
+            0,
+            axis,
+            plane,
+            at[0],
+            at[1],
+            Optional.empty(),
+            geometry.circularRadius() - inside,
+            List.of(geometry.inside(Math.PI / 2, 1, inside, GENERATOR_POINTS)),
+            List.of(),
+            List.of(),
+            geometry.circularRadius() - inside));
+  }
+}
