@@ -32,7 +32,7 @@ import steadycog.app.trainline.TrainLine;
 
 /** Everything in the window, from the top line to the crank. */
 public final class MainWindow extends StackPane {
-  private static final double LEDGER_WIDTH = 476;
+  private static final double LEDGER_WIDTH = 486;
 
   private final Desk desk;
   private final JobKeeper keeper;

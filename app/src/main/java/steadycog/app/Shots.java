@@ -21,6 +21,9 @@ import steadycog.train.MemberId;
 final class Shots {
   private static final int FILTER_WHEEL = 2;
   private static final int GUIDING = 3;
+  private static final int AZIMUTH = 4;
+  private static final int ALTITUDE = 5;
+  private static final double EXAGGERATED = 6;
 
   private final Path folder;
   private final PrintWriter out;
@@ -81,6 +84,8 @@ final class Shots {
     shots.put("ratio-board", Shots::ratioBoard);
     shots.put("two-inputs", Shots::guiding);
     shots.put("does-not-assemble", Shots::misfit);
+    shots.put("cycloidal-drive", opened -> drive(opened, AZIMUTH, 40));
+    shots.put("strain-wave-drive", Shots::altitude);
     shots.put("dark", Shots::dark);
     return shots;
   }
@@ -156,6 +161,18 @@ final class Shots {
         planetary sun 30 planet 20 x3 ring 70
         drive sun 60 rpm; hold ring; take carrier
         """);
+  }
+
+  private static void drive(Opened opened, int sheet, int tenths) {
+    opened.desk().putDown(TernRock.job());
+    opened.desk().showSheet(sheet);
+    opened.desk().crank().drag(tenths / 100.0);
+  }
+
+  /** Out of round by six times, or nothing would be seen of it. */
+  private static void altitude(Opened opened) {
+    drive(opened, ALTITUDE, 8);
+    opened.desk().exaggerationProperty().set(EXAGGERATED);
   }
 
   private static void dark(Opened opened) {

@@ -24,6 +24,7 @@ import javafx.scene.control.TextField;
 import javafx.scene.input.Clipboard;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
+import javafx.scene.shape.Polygon;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -482,5 +483,49 @@ class WindowTest {
     shows("#epicyclic-working", "(ring \u2212 carrier) / (sun \u2212 carrier) = \u22124/9");
     shows("#planets", "\u22124/5");
     shows("#planets", "\u221272/65");
+  }
+
+  @Test
+  void aDiscWobblesWithItsEccentricAndDiscsAreAddedByKey() {
+    type("cycloidal lobes 14 pins 15\ndrive eccentric 300 rpm\nhold ring\ntake disc");
+    assertEquals("14\u2009:\u20091", text("#ratio"));
+    shows("#drive", "disc held, ring out");
+    press(KeyCode.ESCAPE);
+    Node disc = robot.lookup("#wheel-disc").query();
+    Node ring = robot.lookup("#wheel-ring").query();
+    double off = distance(disc, ring);
+    double x = disc.getTranslateX();
+    assertTrue(off > 1);
+    robot.interact(() -> opened.desk().crank().drag(0.5));
+    assertEquals(off, distance(disc, ring), 1e-6);
+    assertEquals(2 * off, Math.abs(disc.getTranslateX() - x), 1e-6, "on the other side");
+    clickWheel("disc");
+    focusTable();
+    press(KeyCode.P);
+    assertTrue(opened.desk().sheet().text().startsWith("cycloidal lobes 14 pins 15 discs 2"));
+    assertTrue(robot.lookup("#wheel-disc-2").tryQuery().isPresent());
+    press(KeyCode.ADD);
+    assertTrue(opened.desk().sheet().text().startsWith("cycloidal lobes 15 pins 16"));
+  }
+
+  @Test
+  void aNominalRatioIsShownForBothMountingsAndTheBendIsExaggerated() {
+    type("strainwave nominal 80\ndrive wave 800 rpm\nhold circular\ntake flex");
+    assertEquals("80\u2009:\u20091", text("#ratio"));
+    shows("#drive", "\u221280  opposite");
+    shows("#drive", "81  same");
+    shows("#drive", "the flexspline is 2 teeth behind: 1/80 of a turn");
+    shows("#kinds", "cycloidal");
+    Polygon teeth = robot.lookup(".flex-teeth").queryAs(Polygon.class);
+    double round = teeth.getBoundsInLocal().getHeight() - teeth.getBoundsInLocal().getWidth();
+    robot.interact(() -> find("#exaggeration", Slider.class).setValue(5));
+    double bent = teeth.getBoundsInLocal().getHeight() - teeth.getBoundsInLocal().getWidth();
+    assertEquals(5, bent / round, 0.5, "five times as far out of round");
+    robot.interact(() -> find("#exaggeration", Slider.class).setValue(1));
+    press(KeyCode.SHORTCUT, KeyCode.DIGIT2);
+    robot.clickOn("#cell-wave-flex");
+    settle();
+    assertEquals("81\u2009:\u20091", text("#ratio"));
+    assertTrue(opened.desk().sheet().text().contains("strainwave nominal 80"), "as it was typed");
   }
 }

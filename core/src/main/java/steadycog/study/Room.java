@@ -73,7 +73,7 @@ public record Room(Kind kind, Train train, double width, double height, int plan
 
   private static Room of(Kind kind, Train train, FaceLayout layout) {
     double[] box = layout.bounds();
-    long planes = layout.wheels().stream().mapToInt(wheel -> wheel.plane()).distinct().count();
+    long planes = layout.bodies().stream().mapToInt(body -> body.plane()).distinct().count();
     return new Room(kind, train, box[2] - box[0], box[3] - box[1], (int) planes);
   }
 

@@ -89,6 +89,11 @@ public record Study(
     return Room.compare(this);
   }
 
+  /** The same ratio by other kinds of gear, as nearly as each can make it. */
+  public List<KindChoice> kinds() {
+    return KindChoice.of(this);
+  }
+
   public Role role(MemberId member) {
     return motion.mechanism().roles().of(member);
   }

@@ -65,6 +65,7 @@ class FindingsTest {
           "cycloidal lobes 14 pins 15 circle 100 mm pin 8 mm eccentric 3 mm",
           "cycloidal lobes 14 pins 15 circle 100 mm pin 8 mm eccentric 1.2 mm",
           "cycloidal lobes 14 pins 15 circle 100 mm pin 24 mm eccentric 2 mm",
+          "cycloidal lobes 14 pins 15 circle 100 mm pin 16 mm eccentric 3 mm",
           "cycloidal lobes 14 pins 15 circle 100 mm pin 8 mm eccentric 4 mm",
           "cycloidal lobes 14 pins 15 circle 100 mm outputs 12 x 20 mm on 60 mm",
           "cycloidal lobes 14 pins 15 circle 100 mm pin 8 mm eccentric 2 mm bore 20 mm outputs 4 x"

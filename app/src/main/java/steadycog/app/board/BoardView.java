@@ -175,7 +175,9 @@ public final class BoardView extends VBox {
       grid.getColumnConstraints().add(wide);
       String name = Sign.shortName(shafts.get(k));
       grid.add(Look.label((held ? "hold " : "take ") + name, "board-head"), k + 1, 0);
-      grid.add(Look.label("drive " + name, "board-head"), 0, k + 1);
+      Label line = Look.label("drive " + name, "board-head");
+      line.setWrapText(true);
+      grid.add(line, 0, k + 1);
     }
   }
 

@@ -24,6 +24,7 @@ import steadycog.notation.CardException;
 import steadycog.notation.CardProblem;
 import steadycog.number.Quantity;
 import steadycog.train.ChainEdit;
+import steadycog.train.Cycloidal;
 import steadycog.train.Drive;
 import steadycog.train.Member;
 import steadycog.train.MemberId;
@@ -33,6 +34,7 @@ import steadycog.train.Pitch;
 import steadycog.train.Place;
 import steadycog.train.Planetary;
 import steadycog.train.Roles;
+import steadycog.train.StrainWave;
 import steadycog.train.Teeth;
 import steadycog.train.Train;
 
@@ -259,14 +261,24 @@ public final class Desk {
     return partOf(member).filter(Planetary.class::isInstance).map(Planetary.class::cast);
   }
 
-  /** Lets the set of {@code member} carry more or fewer planets, within what a carrier holds. */
+  /** Lets a carrier hold more or fewer planets, or an eccentric discs, within what it can. */
   public void changePlanets(MemberId member, int step) {
-    setOf(member)
-        .ifPresent(
-            set -> {
-              int count = Math.clamp(set.count() + step, 1, Planetary.MOST_PLANETS);
-              changeTrain(train -> train.withPart(set.withCount(count)), "planets " + set.name());
-            });
+    partOf(member)
+        .flatMap(part -> withMore(part, step))
+        .ifPresent(part -> changeTrain(train -> train.withPart(part), "planets " + part.name()));
+  }
+
+  private static Optional<Part> withMore(Part part, int step) {
+    return switch (part) {
+      case Planetary set ->
+          Optional.of(set.withCount(Math.clamp(set.count() + step, 1, Planetary.MOST_PLANETS)));
+      case Cycloidal drive -> {
+        int discs = Math.clamp(drive.sizes().discs() + step, 1, Cycloidal.MOST_DISCS);
+        yield Optional.of(drive.sized(drive.sizes().withDiscs(discs)));
+      }
+      case Parallel none -> Optional.empty();
+      case StrainWave none -> Optional.empty();
+    };
   }
 
   /** Lets a new wheel mesh with a wheel of a chain, at its end or as a branch, and chooses it. */
@@ -389,7 +401,8 @@ public final class Desk {
             .limit(1)
             .map(drive -> drive.movedTo(ends.drives().getFirst().member()))
             .toList();
-    Roles given = drives.isEmpty() ? ends : new Roles(drives, List.of(), ends.take(), List.of());
+    Roles given =
+        drives.isEmpty() ? ends : new Roles(drives, ends.holds(), ends.take(), ends.locks());
     int index = page.get().index() + 1;
     Sheet fresh =
         Sheet.of(job().freeName(sheet().name() + ", " + name), Card.of(variant.withRoles(given)));

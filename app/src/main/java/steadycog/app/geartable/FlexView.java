@@ -36,7 +36,8 @@ final class FlexView extends BodyView {
 
   @Override
   double bandRadius() {
-    return (flex().geometry().flexRadius() - flex().boreDepth()) * scale() - 4;
+    // Its teeth show the role: a round band would not fit it.
+    return 0;
   }
 
   @Override

@@ -27,7 +27,9 @@ import steadycog.app.look.Look;
 import steadycog.app.look.Sign;
 import steadycog.motion.Motion;
 import steadycog.number.Unit;
+import steadycog.train.Cycloidal;
 import steadycog.train.MemberId;
+import steadycog.train.Train;
 
 /** The face view with what belongs round it: state, scale, role buttons, and first steps. */
 public final class GearTable extends BorderPane {
@@ -159,14 +161,22 @@ public final class GearTable extends BorderPane {
     int modules = bench.isPresent() ? face.scaleBarModules() : 1;
     scaleBar.setEndX(modules * face.scale());
     scaleText.setText(
-        (modules == 1 ? "1 module" : modules + " modules")
-            + bench.map(b -> length(b, modules)).orElse("")
+        bench.map(b -> barLength(b, modules)).orElse("")
             + (face.getWidth() > LEAST_WIDTH_FOR_NOTE ? ", from the drive end" : ""));
     banner.setVisible(false);
     bench.ifPresent(this::showState);
   }
 
-  /** The length of the scale bar where the size of teeth is known. */
+  /** The length of the scale bar; a drive drawn from its sizes alone is in millimetres. */
+  private String barLength(Bench bench, int modules) {
+    Train train = bench.card().train();
+    boolean sized = train.parts().stream().allMatch(Cycloidal.class::isInstance);
+    if (sized && train.pitch().isEmpty()) {
+      return modules + " mm";
+    }
+    return (modules == 1 ? "1 module" : modules + " modules") + length(bench, modules);
+  }
+
   private String length(Bench bench, int modules) {
     Unit unit = desk.preferences().length();
     return bench

@@ -18,9 +18,12 @@ final class PlateView extends BodyView {
   private static final double LINE = 1;
   private static final double BAND = 0.3;
 
+  /** A cam out of round carries its band well inside. */
+  private static final double CAM_BAND = 0.6;
+
   private final SVGPath ink = path("wheel-ink");
   private final SVGPath material = path("wheel-body");
-  private final SVGPath studs = Look.styled(new SVGPath(), "carrier-pin");
+  private final SVGPath studs = Look.styled(new SVGPath(), "output-pin");
   private final SVGPath outputs = Look.styled(new SVGPath(), "output-pin");
   private final Group outputGroup = new Group(outputs);
   private final Rotate outputSpin = new Rotate();
@@ -54,7 +57,8 @@ final class PlateView extends BodyView {
     return switch (plate().kind()) {
       case PIN_RING, CIRCULAR_SPLINE -> mark - Math.max(4, BAND * 3 * scale());
       case DISC -> mark - 7;
-      case ECCENTRIC, GENERATOR -> mark - 4;
+      case ECCENTRIC -> mark - 4;
+      case GENERATOR -> CAM_BAND * mark;
     };
   }
 

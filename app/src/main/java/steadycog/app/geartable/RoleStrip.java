@@ -20,7 +20,11 @@ import steadycog.app.look.Glossary;
 import steadycog.app.look.Icon;
 import steadycog.app.look.Look;
 import steadycog.app.look.Sign;
+import steadycog.train.Cycloidal;
 import steadycog.train.MemberId;
+import steadycog.train.Parallel;
+import steadycog.train.Part;
+import steadycog.train.Planetary;
 import steadycog.train.Teeth;
 
 /** What can be done with the chosen member, each with its key. */
@@ -32,8 +36,9 @@ final class RoleStrip extends FlowPane {
   private final TextField teeth;
   private final List<Button> chainTools;
   private final List<Button> setTools;
+  private final List<Button> discTools;
   private final Button remove =
-      build("remove", "Del", "Take this wheel, or a set's sun or ring, out", m -> removeChosen(m));
+      build("remove", "Del", "Take this wheel, or a set's sun or ring, out", this::removeChosen);
   private Optional<MemberId> lockFrom = Optional.empty();
 
   RoleStrip(Desk desk) {
@@ -82,7 +87,16 @@ final class RoleStrip extends FlowPane {
                 "One planet fewer on the carrier",
                 m -> desk.changePlanets(m, -1)));
     getChildren().addAll(chainTools);
+    discTools =
+        List.of(
+            build("+ disc", "P", "One disc more on the eccentric", m -> desk.changePlanets(m, 1)),
+            build(
+                "\u2212 disc",
+                "O",
+                "One disc fewer on the eccentric",
+                m -> desk.changePlanets(m, -1)));
     getChildren().addAll(setTools);
+    getChildren().addAll(discTools);
     getChildren().add(remove);
     chosen.setMinWidth(Region.USE_PREF_SIZE);
     desk.selectionProperty().addListener((o, old, now) -> chosen(now));
@@ -104,14 +118,16 @@ final class RoleStrip extends FlowPane {
   /** The tools of the chosen member's kind; where roles are the work they step aside. */
   private void showTools() {
     boolean laying = desk.stationProperty().get() == Station.LAY_OUT;
-    Optional<MemberId> member = desk.selection();
-    boolean inSet =
-        member
+    Optional<Part> part =
+        desk.selection()
             .or(() -> desk.bench().map(b -> b.card().train().members().getFirst().id()))
-            .flatMap(desk::setOf)
-            .isPresent();
-    chainTools.forEach(tool -> shown(tool, laying && !inSet));
-    setTools.forEach(tool -> shown(tool, laying && inSet));
+            .flatMap(desk::partOf);
+    chainTools.forEach(
+        tool -> shown(tool, laying && part.filter(p -> !(p instanceof Parallel)).isEmpty()));
+    setTools.forEach(
+        tool -> shown(tool, laying && part.filter(Planetary.class::isInstance).isPresent()));
+    discTools.forEach(
+        tool -> shown(tool, laying && part.filter(Cycloidal.class::isInstance).isPresent()));
     shown(remove, laying);
   }
 

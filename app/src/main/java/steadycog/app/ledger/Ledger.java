@@ -33,11 +33,13 @@ public final class Ledger extends VBox {
             8,
             table,
             new TwoInputsPanel(desk),
+            new DrivePanel(desk),
             new FindingsList(desk),
             new SetPanel(desk),
             new EpicyclicPanel(desk),
             new WorkingPanel(desk),
-            new RoomPanel(desk));
+            new RoomPanel(desk),
+            new KindPanel(desk));
     ScrollPane scroll = new ScrollPane(scrolled);
     scroll.setFitToWidth(true);
     scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);

@@ -45,9 +45,9 @@ final class MemberRow extends HBox {
 
   /** The ledger's columns with their widths in pixels at the normal text size. */
   enum Column {
-    MEMBER("member", 80, "Role and name of the member; its wheel stands for its shaft"),
-    TEETH("teeth", 48, "Tooth count, i for internal teeth"),
-    TURNED("turned", 96, "Turns (t) and degrees since the marks stood at twelve o'clock"),
+    MEMBER("member", 94, "Role and name of the member; its wheel stands for its shaft"),
+    TEETH("teeth", 42, "Tooth count, i for internal teeth"),
+    TURNED("turned", 94, "Turns (t) and degrees since the marks stood at twelve o'clock"),
     SPEED("", 68, "Speed, counter-clockwise positive seen from the drive end"),
     WAY("", 24, "Direction seen from the drive end"),
     TORQUE(

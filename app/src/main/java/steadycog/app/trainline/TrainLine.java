@@ -21,6 +21,11 @@ import steadycog.app.desk.Desk;
 import steadycog.app.look.Glossary;
 import steadycog.app.look.Look;
 import steadycog.notation.CardProblem;
+import steadycog.train.Cycloidal;
+import steadycog.train.Parallel;
+import steadycog.train.Part;
+import steadycog.train.Planetary;
+import steadycog.train.StrainWave;
 
 /**
  * The train line. What is typed goes to the desk at every keystroke; what changes elsewhere comes
@@ -38,6 +43,13 @@ public final class TrainLine extends VBox {
   private static final String SET_HINT =
       "planet 15 x3    planet 16~18 x4 pairs    x3 uneven    module 0.8 mm    hold ring"
           + "    drive sun 60 rpm    lock sun = ring";
+
+  private static final String CYCLOID_HINT =
+      "lobes 29 pins 30    circle 96 mm    pin 5 mm    eccentric 1 mm    bore 40 mm"
+          + "    outputs 6 x 8 mm on 62 mm    discs 2";
+  private static final String STRAIN_HINT =
+      "nominal 80    or flex 160 circular 162    lobes 2    cup or hat    wall 0.4 mm"
+          + "    allow 300 MPa    module 0.5 mm";
 
   private final Desk desk;
   private final TextArea text = new TextArea();
@@ -152,11 +164,17 @@ public final class TrainLine extends VBox {
         .orElseGet(
             () ->
                 desk.bench()
-                        .map(b -> b.card().train().members().getFirst().id())
-                        .flatMap(desk::setOf)
-                        .isPresent()
-                    ? SET_HINT
-                    : CHAIN_HINT);
+                    .map(b -> writing(b.card().train().parts().getFirst()))
+                    .orElse(CHAIN_HINT));
+  }
+
+  private static String writing(Part part) {
+    return switch (part) {
+      case Parallel chain -> CHAIN_HINT;
+      case Planetary set -> SET_HINT;
+      case Cycloidal drive -> CYCLOID_HINT;
+      case StrainWave drive -> STRAIN_HINT;
+    };
   }
 
   /** After the text has been laid out: as many rows as it takes, and the marks in place. */

@@ -1,0 +1,187 @@
+package steadycog.app.ledger;
+
+import java.util.Optional;
+import javafx.scene.control.Label;
+import javafx.scene.control.Slider;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import org.apache.commons.numbers.fraction.BigFraction;
+import steadycog.app.desk.Bench;
+import steadycog.app.desk.Desk;
+import steadycog.app.look.Later;
+import steadycog.app.look.Look;
+import steadycog.app.look.Sign;
+import steadycog.number.Ratio;
+import steadycog.shape.CycloidGeometry;
+import steadycog.study.Arrangements;
+import steadycog.study.Arrangements.Arrangement;
+import steadycog.study.Study;
+import steadycog.train.Cycloidal;
+import steadycog.train.MemberId;
+import steadycog.train.Part;
+import steadycog.train.StrainWave;
+
+/**
+ * Cycloidal and strain wave drives: both ways to mount them side by side, and the creep of teeth.
+ */
+final class DrivePanel extends VBox {
+  private static final double MOST_TIMES = 10;
+  private static final int TEN = 10;
+
+  private final Desk desk;
+  private final Slider times = new Slider(1, MOST_TIMES, 1);
+  private final Label drawn = new Label();
+  private final HBox exaggeration;
+
+  DrivePanel(Desk desk) {
+    this.desk = desk;
+    getStyleClass().addAll("panel", "working");
+    setId("drive");
+    times.setId("exaggeration");
+    times.setBlockIncrement(1);
+    times.setAccessibleText("Deflection of the flexspline in the drawing, times its true size");
+    times.setTooltip(new Tooltip("How far out of round the flexspline is drawn"));
+    times.valueProperty().bindBidirectional(desk.exaggerationProperty());
+    times.valueProperty().addListener(o -> sayTimes());
+    HBox.setHgrow(times, Priority.ALWAYS);
+    exaggeration = new HBox(10, drawn, times);
+    drawn.setMinWidth(USE_PREF_SIZE);
+    sayTimes();
+    Later later = Later.whenQuiet(this::show);
+    desk.benchProperty().addListener(o -> later.ask());
+    show();
+  }
+
+  private void sayTimes() {
+    double value = times.getValue();
+    drawn.setText(
+        value == 1
+            ? "Deflection drawn true"
+            : "Deflection drawn " + Sign.number(Math.round(value * 10) / 10.0) + " times");
+  }
+
+  private void show() {
+    getChildren().clear();
+    desk.bench().map(Bench::study).ifPresent(this::fill);
+    setVisible(!getChildren().isEmpty());
+    setManaged(isVisible());
+  }
+
+  private void fill(Study study) {
+    for (Part part : study.train().parts()) {
+      if (part instanceof Cycloidal drive) {
+        addArrangements("Take it off at the disc or at the ring: they differ by one", part);
+        addCreep(study, drive.eccentricId(), drive.discId(), "lobe", 1, drive.lobes());
+        addSizes(drive);
+      } else if (part instanceof StrainWave drive) {
+        addArrangements("A nominal ratio holds for one mounting only", part);
+        addNominal(drive);
+        addCreep(study, drive.waveId(), drive.flexId(), "tooth", drive.difference(), drive.flex());
+        getChildren().add(exaggeration);
+      }
+    }
+  }
+
+  private void addArrangements(String title, Part part) {
+    PanelTable table = new PanelTable();
+    table.row(
+        new Label(""),
+        PanelTable.head("i = in / out", "Reduction ratio, minus: the other way"),
+        PanelTable.head("output a turn", "Degrees of the output for one turn of the input"),
+        PanelTable.head("a turn of output", "Turns of the input for one turn of the output"));
+    for (Arrangement one : Arrangements.of(part)) {
+      BigFraction i = one.ratio().reduction();
+      table.row(
+          new Label(Sign.ownName(one.hold()) + " held, " + Sign.ownName(one.take()) + " out"),
+          PanelTable.figure(Sign.exact(i) + way(one.ratio())),
+          PanelTable.figure(Sign.number(360 / i.doubleValue()) + "\u00b0"),
+          PanelTable.figure(Sign.exact(i.abs()) + " t"));
+    }
+    getChildren().addAll(Look.label(title, "caption"), table);
+  }
+
+  private static String way(Ratio ratio) {
+    return ratio.sameDirection() ? "  same" : "  opposite";
+  }
+
+  private void addNominal(StrainWave drive) {
+    BigFraction nominal = BigFraction.of(drive.flex(), drive.difference());
+    add(
+        "Nominal "
+            + Sign.exact(nominal)
+            + " = teeth of the flexspline over the difference: makers usually mean the circular"
+            + " spline held and the flexspline taken off, opposite. Mounted the other way round it"
+            + " is one more, same direction.");
+    add(
+        drive.sizes().mount() == StrainWave.Mount.CUP
+            ? "Cup: closed to a shaft, the shorter mount. A hat has the same ratio."
+            : "Hat: flange outwards, a large bore through the middle. A cup has the same ratio.");
+  }
+
+  /** How far teeth have crept past each other, in words that can be counted. */
+  private void addCreep(
+      Study study, MemberId fast, MemberId slow, String tooth, int each, int all) {
+    Optional<BigFraction> input = study.motion().turnsPerInputTurn(fast);
+    String many = each == 1 ? "one " + tooth : each + (tooth.equals("tooth") ? " teeth" : " lobes");
+    add(
+        "After one turn of the "
+            + name(fast)
+            + " against what is held, the "
+            + name(slow)
+            + " is "
+            + many
+            + " behind: "
+            + Sign.exact(BigFraction.of(each, all))
+            + " of a turn; after ten turns "
+            + each * TEN
+            + ", after a hundred "
+            + each * TEN * TEN
+            + "."
+            + (input.isPresent() ? "" : " Drive something to see it."));
+  }
+
+  private static String name(MemberId id) {
+    return switch (id.name()) {
+      case "wave" -> "generator";
+      case "flex" -> "flexspline";
+      default -> id.name();
+    };
+  }
+
+  private void addSizes(Cycloidal drive) {
+    CycloidGeometry geometry = new CycloidGeometry(drive);
+    double unit = desk.preferences().length().inBase();
+    String symbol = desk.preferences().length().symbol();
+    PanelTable table = new PanelTable();
+    table.row(
+        new Label("pin circle, pin"),
+        PanelTable.figure(length(2 * geometry.circleRadius() / unit)),
+        PanelTable.figure(length(2 * geometry.pinRadius() / unit)));
+    table.row(
+        new Label("eccentricity, K"),
+        PanelTable.figure(length(geometry.eccentricity() / unit)),
+        PanelTable.figure(length(geometry.shortening())));
+    table.row(
+        new Label(geometry.outputs() + " output pins, holes"),
+        PanelTable.figure(length(2 * geometry.outputPinRadius() / unit)),
+        PanelTable.figure(length(2 * geometry.holeRadius() / unit)));
+    table.row(
+        new Label("their circle, bore"),
+        PanelTable.figure(length(2 * geometry.outputCircleRadius() / unit)),
+        PanelTable.figure(length(2 * geometry.boreRadius() / unit)));
+    getChildren()
+        .addAll(Look.label("Sizes in " + symbol + ", stated or by proportion", "caption"), table);
+  }
+
+  private static String length(double value) {
+    return String.format(java.util.Locale.ROOT, "%.3g", value);
+  }
+
+  private void add(String words) {
+    Label label = new Label(words);
+    label.setWrapText(true);
+    getChildren().add(label);
+  }
+}
