@@ -239,6 +239,8 @@ public final class GearTable extends BorderPane {
       case M -> chosen.ifPresent(desk::meshWheel);
       case K -> chosen.ifPresent(desk::keyWheel);
       case I -> chosen.ifPresent(desk::insertIdler);
+      case ADD, PLUS -> chosen.ifPresent(id -> desk.changeTeeth(id, 1));
+      case SUBTRACT, MINUS -> chosen.ifPresent(id -> desk.changeTeeth(id, -1));
       case P -> chosen.ifPresent(id -> desk.changePlanets(id, 1));
       case O -> chosen.ifPresent(id -> desk.changePlanets(id, -1));
       case DELETE, BACK_SPACE -> chosen.ifPresent(desk::removeWheel);
