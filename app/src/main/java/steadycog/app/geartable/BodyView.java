@@ -197,6 +197,30 @@ abstract sealed class BodyView extends Group permits WheelView, CarrierView, Pla
     return band;
   }
 
+  /** Whether it is the first of several equal bodies, or the only one. */
+  final boolean isFirst() {
+    return switch (placed) {
+      case PlacedWheel wheel -> wheel.copy() == 0;
+      case PlacedPlate plate -> plate.copy() == 0;
+      case PlacedCarrier carrier -> true;
+      case PlacedFlex flex -> true;
+    };
+  }
+
+  /**
+   * A fixed place for a tag about the body's axis.
+   *
+   * @param radius in pixels
+   * @param angle in radians, counter-clockwise from the right
+   * @param turning whether the place goes round with the body
+   */
+  record TagSpot(double radius, double angle, boolean turning) {}
+
+  /** Where the tag stands, or nothing where a place is to be looked for. */
+  Optional<TagSpot> tagSpot() {
+    return Optional.empty();
+  }
+
   /** The view of {@code placed}'s kind. */
   static BodyView of(Placed placed) {
     return switch (placed) {

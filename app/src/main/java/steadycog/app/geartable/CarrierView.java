@@ -75,14 +75,12 @@ final class CarrierView extends BodyView {
     return Optional.of(pins);
   }
 
-  /** Where the tag stands: on the plate in the gap next to the one with the mark. */
-  double tagAngle() {
+  /** On the plate, in the gap next to the one with the mark. */
+  @Override
+  Optional<TagSpot> tagSpot() {
     int planets = carrier().planets();
-    return Math.PI / 2 + (planets == 1 ? 0.5 : 2 * Math.PI / planets);
-  }
-
-  double tagRadius() {
-    return outerRadius() - WheelTag.SMALL_RADIUS - 2;
+    double angle = Math.PI / 2 + (planets == 1 ? 0.5 : 2 * Math.PI / planets);
+    return Optional.of(new TagSpot(outerRadius() - WheelTag.SMALL_RADIUS - 2, angle, true));
   }
 
   @Override

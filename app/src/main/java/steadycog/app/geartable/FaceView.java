@@ -11,7 +11,6 @@ import javafx.scene.layout.Pane;
 import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.app.desk.Bench;
 import steadycog.app.desk.Desk;
-import steadycog.app.geartable.TagPlaces.Disc;
 import steadycog.app.look.Look;
 import steadycog.app.look.Roles;
 import steadycog.app.look.Sign;
@@ -46,10 +45,9 @@ final class FaceView extends Pane {
 
   private final Desk desk;
   private final Group bodies = new Group();
-  private final Group tags = new Group();
+  private final TagLayer tags = new TagLayer();
   private final ContactMarks contacts = new ContactMarks();
   private final Map<Key, BodyView> views = new HashMap<>();
-  private final Map<Key, WheelTag> tagViews = new HashMap<>();
   private final FaceHand hand;
   private double scale = 1;
   private double zoom = 1;
@@ -154,7 +152,7 @@ final class FaceView extends Pane {
       shown.add(view);
     }
     showRoles(bench.get());
-    placeTags(bench.get(), shown);
+    tags.place(bench.get(), shown);
     showSelection();
     exaggerate();
     turn();
@@ -193,16 +191,6 @@ final class FaceView extends Pane {
       view.overlay().ifPresent(bodies.getChildren()::remove);
     }
     views.keySet().retainAll(keys);
-    tagViews
-        .entrySet()
-        .removeIf(
-            entry -> {
-              boolean unused = !keys.contains(entry.getKey());
-              if (unused) {
-                tags.getChildren().remove(entry.getValue());
-              }
-              return unused;
-            });
   }
 
   /**
@@ -282,96 +270,6 @@ final class FaceView extends Pane {
     return bench.study().motion().speed(id).map(AngularSpeed::signum).orElse(0);
   }
 
-  /** Tags from front to back, one a member. */
-  private void placeTags(Bench bench, List<BodyView> order) {
-    TagPlaces places = new TagPlaces();
-    for (int k = order.size() - 1; k >= 0; k--) {
-      Key key = Key.of(order.get(k).placed());
-      if (key.copy == 0) {
-        WheelTag tag = tagViews.computeIfAbsent(key, none -> addedTag());
-        placeTag(bench, places, tag, order.get(k), order.subList(k + 1, order.size()));
-      }
-    }
-  }
-
-  private WheelTag addedTag() {
-    WheelTag tag = new WheelTag();
-    tags.getChildren().add(tag);
-    return tag;
-  }
-
-  private static void placeTag(
-      Bench bench, TagPlaces places, WheelTag tag, BodyView view, List<BodyView> front) {
-    String name = Sign.shortName(view.id());
-    int way = way(bench, view.id());
-    if (view instanceof PlateView || view instanceof FlexView) {
-      double radius = tagRadius(view);
-      double angle = tagAngle(view);
-      places.take(disc(view), WheelTag.SMALL_RADIUS);
-      tag.tie(radius * Math.cos(angle), -radius * Math.sin(angle), false);
-    }
-    switch (view) {
-      case CarrierView carrier -> {
-        Disc place = places.onPlate(disc(view), carrier.tagRadius(), carrier.tagAngle());
-        tag.show(name, "", way, true);
-        tag.tie(place.x() - view.getTranslateX(), place.y() - view.getTranslateY(), true);
-      }
-      case PlateView plate -> tag.show(name, "", way, true);
-      case FlexView flex -> tag.show(name, "", way, true);
-      case WheelView wheel -> {
-        double covered = 0;
-        List<Disc> over = new ArrayList<>();
-        for (BodyView other : front) {
-          over.add(disc(other));
-          if (other.placed().axis() == view.placed().axis() && !wheel.isRing()) {
-            covered = Math.max(covered, other.outerRadius());
-          }
-        }
-        boolean carried = view.placed().orbit().isPresent();
-        double solid = wheel.isRing() ? view.outerRadius() : wheel.rootRadius();
-        double inner = wheel.isRing() ? wheel.rootRadius() : carried ? 0 : covered;
-        boolean small =
-            wheel.isRing() || (solid - inner) / (inner == 0 ? 1 : 2) < WheelTag.RADIUS + 4;
-        double radius = small ? WheelTag.SMALL_RADIUS : WheelTag.RADIUS;
-        Disc place =
-            carried
-                ? places.take(disc(view), radius)
-                : places.place(disc(view), inner, solid, over, radius);
-        tag.show(name, wheel.wheel().teeth().toString(), way, small);
-        tag.tie(place.x() - view.getTranslateX(), place.y() - view.getTranslateY(), false);
-      }
-    }
-  }
-
-  /** Members of a drive lie one in the other: their tags stand on different sides. */
-  private static double tagAngle(BodyView view) {
-    return switch (view.placed()) {
-      case PlacedPlate plate ->
-          switch (plate.kind()) {
-            case PIN_RING, CIRCULAR_SPLINE -> Math.toRadians(-52);
-            case DISC -> Math.toRadians(-128);
-            case ECCENTRIC, GENERATOR -> 0;
-          };
-      default -> Math.toRadians(-128);
-    };
-  }
-
-  private static double tagRadius(BodyView view) {
-    return switch (view.placed()) {
-      case PlacedPlate plate ->
-          switch (plate.kind()) {
-            case PIN_RING, CIRCULAR_SPLINE -> view.outerRadius();
-            case DISC -> 0.9 * view.outerRadius();
-            case ECCENTRIC, GENERATOR -> 0;
-          };
-      default -> 0.97 * view.outerRadius();
-    };
-  }
-
-  private static Disc disc(BodyView view) {
-    return new Disc(view.getTranslateX(), view.getTranslateY(), view.outerRadius());
-  }
-
   private void showSelection() {
     for (BodyView view : views.values()) {
       view.showSelected(desk.selection().filter(view.id()::equals).isPresent());
@@ -392,7 +290,7 @@ final class FaceView extends Pane {
               view.placed().orbit().flatMap(orbit -> turned(motion, orbit.carrier(), input));
           own.ifPresent(turns -> view.turnTo(turns, carried.orElse(0.0)));
         });
-    tagViews.forEach((key, tag) -> tag.follow(views.get(key)));
+    tags.follow();
     showContacts(bench.get(), input);
   }
 

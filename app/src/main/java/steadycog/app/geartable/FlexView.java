@@ -1,5 +1,6 @@
 package steadycog.app.geartable;
 
+import java.util.Optional;
 import javafx.scene.shape.Polygon;
 import steadycog.app.look.Look;
 import steadycog.shape.GearOutline;
@@ -56,6 +57,11 @@ final class FlexView extends BodyView {
   @Override
   void turnShape() {
     // A tooth stands to the right before the crank is turned.
+  }
+
+  @Override
+  Optional<TagSpot> tagSpot() {
+    return Optional.of(new TagSpot(0.97 * outerRadius(), Math.toRadians(-128), false));
   }
 
   @Override

@@ -103,6 +103,17 @@ final class PlateView extends BodyView {
     outputs.setContent(ofDisc ? WheelPath.of(plate().studs(), scale()) : "");
   }
 
+  /** Members of a drive lie one in the other: their tags stand on different sides. */
+  @Override
+  Optional<TagSpot> tagSpot() {
+    return Optional.of(
+        switch (plate().kind()) {
+          case PIN_RING, CIRCULAR_SPLINE -> new TagSpot(outerRadius(), Math.toRadians(-52), false);
+          case DISC -> new TagSpot(0.9 * outerRadius(), Math.toRadians(-128), false);
+          case ECCENTRIC, GENERATOR -> new TagSpot(0, 0, false);
+        });
+  }
+
   /** Output pins turn with the disc, but about the drive's axis. */
   @Override
   Optional<Node> overlay() {

@@ -57,13 +57,6 @@ final class TagPlaces {
     return place;
   }
 
-  /** A tag at a fixed place on a plate, in pixels and radians counter-clockwise from the right. */
-  Disc onPlate(Disc own, double radius, double angle) {
-    return take(
-        new Disc(own.x + radius * Math.cos(angle), own.y - radius * Math.sin(angle), 0),
-        WheelTag.SMALL_RADIUS);
-  }
-
   private double clearance(Disc tag, List<Disc> front) {
     double least = Double.MAX_VALUE;
     for (Disc disc : front) {

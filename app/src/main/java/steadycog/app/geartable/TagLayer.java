@@ -1,0 +1,96 @@
+package steadycog.app.geartable;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import javafx.scene.Group;
+import steadycog.app.desk.Bench;
+import steadycog.app.geartable.BodyView.TagSpot;
+import steadycog.app.geartable.TagPlaces.Disc;
+import steadycog.app.look.Sign;
+import steadycog.number.AngularSpeed;
+import steadycog.train.MemberId;
+
+/** The tags of all members, one each, where they hide little and are not hidden. */
+final class TagLayer extends Group {
+  private final Map<MemberId, WheelTag> tags = new HashMap<>();
+  private final Map<MemberId, BodyView> bodies = new HashMap<>();
+
+  /** Places tags from front to back; {@code order} runs from the back. */
+  void place(Bench bench, List<BodyView> order) {
+    bodies.clear();
+    TagPlaces places = new TagPlaces();
+    for (int k = order.size() - 1; k >= 0; k--) {
+      BodyView view = order.get(k);
+      if (view.isFirst()) {
+        bodies.put(view.id(), view);
+        place(bench, places, view, order.subList(k + 1, order.size()));
+      }
+    }
+    tags.entrySet()
+        .removeIf(
+            entry -> {
+              boolean unused = !bodies.containsKey(entry.getKey());
+              if (unused) {
+                getChildren().remove(entry.getValue());
+              }
+              return unused;
+            });
+  }
+
+  /** Moves the tags along with what they name. */
+  void follow() {
+    tags.forEach((id, tag) -> tag.follow(bodies.get(id)));
+  }
+
+  private void place(Bench bench, TagPlaces places, BodyView view, List<BodyView> front) {
+    WheelTag tag = tags.computeIfAbsent(view.id(), none -> added());
+    int way = bench.study().motion().speed(view.id()).map(AngularSpeed::signum).orElse(0);
+    Optional<TagSpot> spot = view.tagSpot();
+    if (spot.isPresent()) {
+      double x = spot.get().radius() * Math.cos(spot.get().angle());
+      double y = -spot.get().radius() * Math.sin(spot.get().angle());
+      places.take(
+          new Disc(view.getTranslateX() + x, view.getTranslateY() + y, 0), WheelTag.SMALL_RADIUS);
+      tag.show(Sign.shortName(view.id()), "", way, true);
+      tag.tie(x, y, spot.get().turning());
+    } else if (view instanceof WheelView wheel) {
+      placeOnWheel(places, tag, wheel, front, way);
+    }
+  }
+
+  private WheelTag added() {
+    WheelTag tag = new WheelTag();
+    getChildren().add(tag);
+    return tag;
+  }
+
+  private static void placeOnWheel(
+      TagPlaces places, WheelTag tag, WheelView wheel, List<BodyView> front, int way) {
+    double covered = 0;
+    List<Disc> over = new ArrayList<>();
+    for (BodyView other : front) {
+      over.add(disc(other));
+      if (other.placed().axis() == wheel.placed().axis() && !wheel.isRing()) {
+        covered = Math.max(covered, other.outerRadius());
+      }
+    }
+    boolean carried = wheel.placed().orbit().isPresent();
+    double solid = wheel.isRing() ? wheel.outerRadius() : wheel.rootRadius();
+    double inner = wheel.isRing() ? wheel.rootRadius() : carried ? 0 : covered;
+    boolean small = wheel.isRing() || (solid - inner) / (inner == 0 ? 1 : 2) < WheelTag.RADIUS + 4;
+    double radius = small ? WheelTag.SMALL_RADIUS : WheelTag.RADIUS;
+    Disc place =
+        carried
+            ? places.take(disc(wheel), radius)
+            : places.place(disc(wheel), inner, solid, over, radius);
+    tag.show(Sign.shortName(wheel.id()), wheel.wheel().teeth().toString(), way, small);
+    tag.tie(place.x() - wheel.getTranslateX(), place.y() - wheel.getTranslateY(), false);
+  }
+
+  private static Disc disc(BodyView view) {
+    return new Disc(view.getTranslateX(), view.getTranslateY(), view.outerRadius());
+  }
+}
