@@ -23,6 +23,9 @@ final class Recount {
   /** How many teeth away other counts are looked for. */
   private static final int REACH = 12;
 
+  private static final List<Step> CLOSED_STEPS = steps(true);
+  private static final List<Step> FREE_STEPS = steps(false);
+
   private Recount() {}
 
   /**
@@ -42,18 +45,56 @@ final class Recount {
    * nearest found. Cost: at most a few hundred sets.
    */
   static Optional<Planetary> nearest(Planetary set, Predicate<Planetary> wanted) {
-    boolean follows = new PlanetGeometry(set).stretch().isPresent();
-    List<Member> free = follows ? set.wheels().subList(0, 2) : set.wheels();
-    if (free.size() > 2) {
+    if (set.paired()) {
       return near(set).stream().filter(wanted).findFirst();
     }
-    List<Planetary> candidates = new ArrayList<>();
-    around(set, free, 0, REACH, candidates);
-    if (follows) {
-      candidates.replaceAll(Recount::closed);
+    boolean follows = new PlanetGeometry(set).stretch().isPresent();
+    double basic = basic(set.wheels());
+    int found = Integer.MAX_VALUE;
+    double least = Double.POSITIVE_INFINITY;
+    Planetary best = null;
+    for (Step step : follows ? CLOSED_STEPS : FREE_STEPS) {
+      if (step.change > found) {
+        break;
+      }
+      Optional<Planetary> other = stepped(set, step, follows);
+      if (other.filter(wanted).filter(Recount::goesTogether).isPresent()) {
+        double moved = Math.abs(basic(other.get().wheels()) - basic);
+        found = step.change;
+        best = moved < least ? other.get() : best;
+        least = Math.min(least, moved);
+      }
     }
-    candidates.removeIf(other -> !wanted.test(other));
-    return ranked(set, candidates).stream().filter(Recount::goesTogether).findFirst();
+    return Optional.ofNullable(best);
+  }
+
+  /** Teeth more or fewer on the first two wheels of a set, and how many that changes in all. */
+  private record Step(int first, int second, int change) {}
+
+  /** Steps of the first two wheels, the smallest change first; the ring follows or stays. */
+  private static List<Step> steps(boolean ringFollows) {
+    List<Step> all = new ArrayList<>();
+    for (int first = -REACH; first <= REACH; first++) {
+      for (int second = -REACH; second <= REACH; second++) {
+        int ring = ringFollows ? Math.abs(first + 2 * second) : 0;
+        all.add(new Step(first, second, Math.abs(first) + Math.abs(second) + ring));
+      }
+    }
+    all.sort(Comparator.comparingInt(Step::change));
+    return List.copyOf(all);
+  }
+
+  private static Optional<Planetary> stepped(Planetary set, Step step, boolean follows) {
+    Member one = set.wheels().get(0);
+    Member two = set.wheels().get(1);
+    int first = teeth(one) + step.first;
+    int second = teeth(two) + step.second;
+    if (first < 1 || second < 1) {
+      return Optional.empty();
+    }
+    Planetary changed =
+        set.withTeeth(one.id(), Teeth.external(first)).withTeeth(two.id(), Teeth.external(second));
+    return Optional.of(follows ? closed(changed) : changed);
   }
 
   private static Planetary closed(Planetary set) {

@@ -26,6 +26,14 @@ public record RatioBoard(List<Configuration> configurations, int freedoms) {
   public record Configuration(
       MemberId drive, Optional<MemberId> hold, MemberId take, Optional<Join> lock, Ratio ratio) {
 
+    /** Whether {@code other} drives, holds, takes off and locks the same members. */
+    public boolean isLike(Configuration other) {
+      return drive.equals(other.drive)
+          && hold.equals(other.hold)
+          && take.equals(other.take)
+          && lock.equals(other.lock);
+    }
+
     /** {@code roles} changed to this configuration; the speed and torque of its drive stay. */
     public Roles in(Roles roles) {
       Drive driven =

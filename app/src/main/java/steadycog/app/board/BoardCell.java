@@ -13,6 +13,7 @@ import javafx.scene.layout.VBox;
 import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.app.desk.Desk;
 import steadycog.app.look.Icon;
+import steadycog.app.look.IconView;
 import steadycog.app.look.Look;
 import steadycog.app.look.Sign;
 import steadycog.motion.RatioBoard.Configuration;
@@ -30,46 +31,70 @@ final class BoardCell extends Button {
   private static final int STRESS_DIGITS = 3;
   private static final int RATIO_DECIMALS = 3;
 
-  private final String words;
+  private final IconView way = new IconView(Icon.SAME);
+  private final Label number = Look.label("", "board-ratio");
+  private final Label exact = Look.label("", "small", "soft");
+  private final Label use = Look.label("", "small");
+  private final Label mode = Look.label("", "small");
+  private final IconView bearing = new IconView(Icon.HOLD);
+  private final Label stress = Look.label("", "small", "soft");
+  private final Tooltip tip = new Tooltip();
+  private final Desk desk;
+  private Row row;
 
-  /** A cell; {@code held} where a member is held, so that the take-off must be named. */
-  BoardCell(Desk desk, Row row, boolean held) {
+  /** A cell for {@code row}'s place on the board. */
+  BoardCell(Desk desk, Row row) {
+    this.desk = desk;
+    this.row = row;
     Configuration one = row.configuration();
-    Ratio ratio = one.ratio();
-    boolean valueLeads = desk.preferences().trainValueLeads();
     getStyleClass().add("board-cell");
     setId("cell-" + one.drive() + "-" + one.hold().orElse(one.take()));
     one.lock().ifPresent(lock -> setId("cell-lock-" + lock.a() + "-" + lock.b()));
-    Label number =
-        Look.label(
-            Sign.colon(valueLeads ? ratio.trainValue() : ratio.reduction(), RATIO_DECIMALS),
-            "board-ratio");
     number.setMinWidth(USE_PREF_SIZE);
-    Label exact =
-        Look.label(
-            Sign.exact(valueLeads ? ratio.trainValue() : ratio.reduction()), "small", "soft");
-    HBox first =
-        new HBox(6, (ratio.sameDirection() ? Icon.SAME : Icon.OPPOSITE).node(), number, exact);
+    stress.setMinWidth(USE_PREF_SIZE);
+    bearing.setScaleX(SMALL_ICON);
+    bearing.setScaleY(SMALL_ICON);
+    HBox first = new HBox(6, way, number, exact);
     first.setAlignment(Pos.BASELINE_LEFT);
-    Label second = Look.label(use(one, held), "small");
-    Label third = Look.label(word(ratio.mode()) + (row.seldom() ? ", near 1" : ""), "small");
     Region gap = new Region();
     HBox.setHgrow(gap, Priority.ALWAYS);
-    HBox last = new HBox(3, third, gap);
+    HBox last = new HBox(3, mode, gap, bearing, stress);
     last.setAlignment(Pos.CENTER_LEFT);
-    row.reaction().ifPresent(torque -> addStress(last, one, torque));
-    VBox face = new VBox(-1, first, second, last);
-    shown(second, !second.getText().isEmpty());
-    setGraphic(face);
+    setGraphic(new VBox(-1, first, use, last));
     setMaxWidth(Double.MAX_VALUE);
     setMinWidth(0);
     setAlignment(Pos.CENTER_LEFT);
     setMinHeight(Region.USE_PREF_SIZE);
-    words = words(row);
-    setAccessibleText(words);
-    setTooltip(new Tooltip(words));
-    setOnAction(e -> desk.configure(one));
-    pseudoClassStateChanged(SELDOM, row.seldom());
+    setTooltip(tip);
+    setOnAction(e -> desk.configure(this.row.configuration()));
+    show(row);
+  }
+
+  Row row() {
+    return row;
+  }
+
+  /** Shows the numbers of another train in the same configuration. */
+  void show(Row now) {
+    row = now;
+    Configuration one = now.configuration();
+    Ratio ratio = one.ratio();
+    BigFraction leading =
+        desk.preferences().trainValueLeads() ? ratio.trainValue() : ratio.reduction();
+    way.show(ratio.sameDirection() ? Icon.SAME : Icon.OPPOSITE);
+    number.setText(Sign.colon(leading, RATIO_DECIMALS));
+    exact.setText(Sign.exact(leading));
+    use.setText(use(one));
+    shown(use, !use.getText().isEmpty());
+    mode.setText(word(ratio.mode()) + (now.seldom() ? ", near 1" : ""));
+    bearing.show(one.lock().isPresent() ? Icon.LOCKED : Icon.HOLD);
+    shown(bearing, now.reaction().isPresent());
+    stress.setText(
+        now.reaction()
+            .map(torque -> Figures.significant(Math.abs(torque.doubleValue()), STRESS_DIGITS))
+            .orElse(""));
+    tip.setText(words(now));
+    pseudoClassStateChanged(SELDOM, now.seldom());
   }
 
   private static void shown(Node node, boolean yes) {
@@ -77,25 +102,16 @@ final class BoardCell extends Button {
     node.setManaged(yes);
   }
 
-  private static String use(Configuration one, boolean held) {
+  /** The take-off where it does not follow from the column, or the two that are locked. */
+  private static String use(Configuration one) {
     return one.lock()
         .map(lock -> Sign.shortName(lock.a()) + " = " + Sign.shortName(lock.b()))
-        .orElse(held ? "take " + Sign.shortName(one.take()) : "");
-  }
-
-  /** What the held member or the clutch has to bear, for 1 at the drive. */
-  private static void addStress(HBox line, Configuration one, BigFraction torque) {
-    Region icon = (one.lock().isPresent() ? Icon.LOCKED : Icon.HOLD).node();
-    icon.setScaleX(SMALL_ICON);
-    icon.setScaleY(SMALL_ICON);
-    String size = Figures.significant(Math.abs(torque.doubleValue()), STRESS_DIGITS);
-    Label label = Look.label(size, "small", "soft");
-    label.setMinWidth(USE_PREF_SIZE);
-    line.getChildren().addAll(icon, label);
+        .orElse(one.hold().isPresent() ? "take " + Sign.shortName(one.take()) : "");
   }
 
   void showCurrent(boolean current) {
     pseudoClassStateChanged(CURRENT, current);
+    String words = words(row);
     setAccessibleText(current ? words + ". The train is in this configuration" : words);
   }
 

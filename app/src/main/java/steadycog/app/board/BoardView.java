@@ -54,11 +54,8 @@ public final class BoardView extends VBox {
           "soft");
   private final Label caution =
       Look.label("Hold with a brake or a bolt, never by hand.", "caution");
-  private final List<Cell> cells = new ArrayList<>();
+  private final List<BoardCell> cells = new ArrayList<>();
   private ConfigurationBoard board = new ConfigurationBoard(List.of(), 0);
-
-  /** A cell and the configuration that it stands for. */
-  private record Cell(Row row, BoardCell view) {}
 
   public BoardView(Desk desk) {
     this.desk = desk;
@@ -141,7 +138,29 @@ public final class BoardView extends VBox {
   }
 
   private void fill(Optional<Bench> bench, ConfigurationBoard now) {
+    boolean sameCells = isLaidOutFor(now);
     board = now;
+    if (sameCells) {
+      for (int k = 0; k < cells.size(); k++) {
+        cells.get(k).show(now.rows().get(k));
+      }
+    } else {
+      makeCells(bench, now);
+    }
+    bench.ifPresent(this::markCurrent);
+  }
+
+  /** Whether there is a cell for every row in its place. */
+  private boolean isLaidOutFor(ConfigurationBoard now) {
+    boolean same = cells.size() == now.rows().size() && !cells.isEmpty();
+    for (int k = 0; same && k < cells.size(); k++) {
+      same = cells.get(k).row().configuration().isLike(now.rows().get(k).configuration());
+    }
+    return same;
+  }
+
+  /** Cells in the order of the board's rows. */
+  private void makeCells(Optional<Bench> bench, ConfigurationBoard now) {
     grid.getChildren().clear();
     grid.getColumnConstraints().clear();
     cells.clear();
@@ -149,18 +168,17 @@ public final class BoardView extends VBox {
       return;
     }
     List<MemberId> shafts = RatioBoard.shafts(bench.get().card().train());
-    boolean held = now.freedoms() == 2;
-    addHeads(shafts, held);
+    addHeads(shafts, now.freedoms() == 2);
+    int locked = 1;
     for (Row row : now.rows()) {
       Configuration one = row.configuration();
-      if (one.lock().isEmpty()) {
-        int column = shafts.indexOf(one.hold().orElse(one.take())) + 1;
-        int line = shafts.indexOf(one.drive()) + 1;
-        add(new BoardCell(desk, row, held), row, column, line);
+      boolean lock = one.lock().isPresent();
+      if (lock && locked == 1) {
+        grid.add(Look.label("lock two", "board-head"), 0, shafts.size() + 1);
       }
+      int column = lock ? locked++ : shafts.indexOf(one.hold().orElse(one.take())) + 1;
+      add(row, column, lock ? shafts.size() + 1 : shafts.indexOf(one.drive()) + 1);
     }
-    addLocks(now, shafts.size() + 1);
-    markCurrent(bench.get());
   }
 
   private void addHeads(List<MemberId> shafts, boolean held) {
@@ -181,27 +199,16 @@ public final class BoardView extends VBox {
     }
   }
 
-  private void addLocks(ConfigurationBoard now, int line) {
-    int column = 1;
-    for (Row row : now.rows()) {
-      if (row.configuration().lock().isPresent()) {
-        if (column == 1) {
-          grid.add(Look.label("lock two", "board-head"), 0, line);
-        }
-        add(new BoardCell(desk, row, true), row, column++, line);
-      }
-    }
-  }
-
-  private void add(BoardCell view, Row row, int column, int line) {
-    GridPane.setFillWidth(view, true);
-    cells.add(new Cell(row, view));
-    grid.add(view, column, line);
+  private void add(Row row, int column, int line) {
+    BoardCell cell = new BoardCell(desk, row);
+    GridPane.setFillWidth(cell, true);
+    cells.add(cell);
+    grid.add(cell, column, line);
   }
 
   private void markCurrent(Bench bench) {
     Roles roles = bench.card().train().rolesInForce();
-    cells.forEach(cell -> cell.view.showCurrent(cell.row.isIn(roles)));
+    cells.forEach(cell -> cell.showCurrent(cell.row().isIn(roles)));
   }
 
   private void copy() {
