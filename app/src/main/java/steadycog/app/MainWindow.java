@@ -4,6 +4,7 @@ import java.io.File;
 import java.nio.file.Path;
 import java.util.List;
 import javafx.geometry.Insets;
+import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -64,6 +65,7 @@ public final class MainWindow extends StackPane {
     BorderPane frame = new BorderPane(middle);
     frame.setTop(new VBox(head, notice(), trainLine));
     frame.setBottom(new CrankBar(desk));
+    setAlignment(Pos.TOP_LEFT);
     getChildren().add(frame);
     setOnDragOver(this::acceptDrag);
     setOnDragDropped(this::takeDrop);

@@ -31,6 +31,9 @@ final class BoardCell extends Button {
   private static final int STRESS_DIGITS = 3;
   private static final int RATIO_DECIMALS = 3;
 
+  /** In narrower cells the exact ratio gives way to the rounded one. */
+  private static final double LEAST_FOR_EXACT = 112;
+
   private final IconView way = new IconView(Icon.SAME);
   private final Label number = Look.label("", "board-ratio");
   private final Label exact = Look.label("", "small", "soft");
@@ -50,7 +53,7 @@ final class BoardCell extends Button {
     getStyleClass().add("board-cell");
     setId("cell-" + one.drive() + "-" + one.hold().orElse(one.take()));
     one.lock().ifPresent(lock -> setId("cell-lock-" + lock.a() + "-" + lock.b()));
-    number.setMinWidth(USE_PREF_SIZE);
+    widthProperty().addListener(o -> showRatio());
     stress.setMinWidth(USE_PREF_SIZE);
     bearing.setScaleX(SMALL_ICON);
     bearing.setScaleY(SMALL_ICON);
@@ -79,11 +82,10 @@ final class BoardCell extends Button {
     row = now;
     Configuration one = now.configuration();
     Ratio ratio = one.ratio();
-    BigFraction leading =
-        desk.preferences().trainValueLeads() ? ratio.trainValue() : ratio.reduction();
+    BigFraction leading = leading();
     way.show(ratio.sameDirection() ? Icon.SAME : Icon.OPPOSITE);
-    number.setText(Sign.colon(leading, RATIO_DECIMALS));
     exact.setText(Sign.exact(leading));
+    showRatio();
     use.setText(use(one));
     shown(use, !use.getText().isEmpty());
     mode.setText(word(ratio.mode()) + (now.seldom() ? ", near 1" : ""));
@@ -95,6 +97,18 @@ final class BoardCell extends Button {
             .orElse(""));
     tip.setText(words(now));
     pseudoClassStateChanged(SELDOM, now.seldom());
+  }
+
+  private BigFraction leading() {
+    Ratio ratio = row.configuration().ratio();
+    return desk.preferences().trainValueLeads() ? ratio.trainValue() : ratio.reduction();
+  }
+
+  /** The ratio with as many places as there is room for. */
+  private void showRatio() {
+    boolean wide = getWidth() > LEAST_FOR_EXACT || getWidth() == 0;
+    shown(exact, wide);
+    number.setText(Sign.colon(leading(), wide ? RATIO_DECIMALS : 1));
   }
 
   private static void shown(Node node, boolean yes) {

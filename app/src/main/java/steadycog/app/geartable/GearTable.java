@@ -142,7 +142,9 @@ public final class GearTable extends BorderPane {
           "parallel 18 ~ 72",
           "parallel 20 ~ 33 ~ 50",
           "parallel 18 ~ 72 = 20 ~ 80",
-          "planetary sun 24 planet 18 x4 ring 60\nhold ring\ndrive sun\ntake carrier"
+          "planetary sun 24 planet 18 x4 ring 60\nhold ring\ndrive sun\ntake carrier",
+          "cycloidal lobes 29 pins 30\nhold ring\ndrive eccentric\ntake disc",
+          "strainwave nominal 80\nhold circular\ndrive wave\ntake flex"
         }) {
       Button example = Look.styled(new Button(card.lines().findFirst().orElseThrow()), "example");
       example.setOnAction(e -> desk.type(card + "\n"));
@@ -156,6 +158,7 @@ public final class GearTable extends BorderPane {
     Optional<Bench> bench = desk.bench();
     firstSteps.setVisible(bench.isEmpty());
     showEdge();
+    placeBoard();
     scaleBar.setVisible(bench.isPresent());
     scaleText.setVisible(bench.isPresent());
     int modules = bench.isPresent() ? face.scaleBarModules() : 1;
@@ -262,8 +265,9 @@ public final class GearTable extends BorderPane {
     board.setMaxHeight(wide || !roomForBoth ? Double.MAX_VALUE : getHeight() * BOARD_HEIGHT);
     board.setTerse(!wide);
     boolean laying = desk.stationProperty().get() == Station.LAY_OUT;
-    beside.getChildren().getFirst().setVisible(laying || wide || roomForBoth);
-    beside.getChildren().getFirst().setManaged(laying || wide || roomForBoth);
+    boolean drawn = laying || wide || roomForBoth || desk.bench().isEmpty();
+    beside.getChildren().getFirst().setVisible(drawn);
+    beside.getChildren().getFirst().setManaged(drawn);
     Pane home = wide ? beside : below;
     if (board.getParent() != home) {
       beside.getChildren().remove(board);
@@ -279,8 +283,9 @@ public final class GearTable extends BorderPane {
     boolean shown = laying && desk.bench().isPresent() && edgeWanted.orElse(room);
     edge.setVisible(shown);
     edge.setManaged(shown);
-    board.setVisible(!laying);
-    board.setManaged(!laying);
+    boolean boarded = !laying && desk.bench().isPresent();
+    board.setVisible(boarded);
+    board.setManaged(boarded);
   }
 
   private void toggleEdge() {

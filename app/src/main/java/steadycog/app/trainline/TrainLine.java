@@ -186,6 +186,8 @@ public final class TrainLine extends VBox {
       Rectangle2D last = skin.getCharacterBounds(text.getLength() - 1);
       long rows = Math.round((last.getMaxY() - first.getMinY()) / first.getHeight());
       text.setPrefHeight(Math.clamp(rows, FEWEST_ROWS, MOST_ROWS) * first.getHeight() + PADDING);
+    } else {
+      text.setPrefHeight(USE_COMPUTED_SIZE);
     }
     placeMarks();
   }
