@@ -10,17 +10,21 @@ import static org.mockito.Mockito.when;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 import javafx.geometry.Bounds;
 import javafx.geometry.VerticalDirection;
+import javafx.scene.AccessibleRole;
 import javafx.scene.Node;
 import javafx.scene.Parent;
+import javafx.scene.control.ButtonBase;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.Slider;
 import javafx.scene.control.TextArea;
 import javafx.scene.control.TextField;
+import javafx.scene.control.TextInputControl;
 import javafx.scene.input.Clipboard;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
@@ -33,6 +37,7 @@ import org.testfx.api.FxRobot;
 import org.testfx.api.FxToolkit;
 import org.testfx.util.WaitForAsyncUtils;
 import steadycog.app.SteadyCogApp.Opened;
+import steadycog.app.desk.Station;
 import steadycog.format.demo.TernRock;
 import steadycog.format.file.JobFiles;
 import steadycog.number.Unit;
@@ -527,5 +532,39 @@ class WindowTest {
     settle();
     assertEquals("81\u2009:\u20091", text("#ratio"));
     assertTrue(opened.desk().sheet().text().contains("strainwave nominal 80"), "as it was typed");
+  }
+
+  /** Whatever can be worked with has a name that can be read aloud. */
+  @Test
+  void everyControlHasAName() {
+    for (String card :
+        List.of(
+            "parallel 14 ~ 30 ~ 50\ndrive A\ntake C",
+            "planetary sun 24 planet 15 x3 ring 54\ndrive sun\ndrive ring\ntake carrier",
+            "strainwave nominal 80\nhold circular\ndrive wave\ntake flex")) {
+      robot.interact(() -> opened.desk().type(card + "\n"));
+      robot.interact(() -> opened.desk().stationProperty().set(Station.DRIVE_AND_HOLD));
+      shows("#findings", "");
+      List<String> nameless =
+          robot.lookup(node -> node.isVisible() && isWorkedWith(node)).queryAll().stream()
+              .filter(node -> name(node).isBlank())
+              .map(Node::toString)
+              .toList();
+      assertEquals(List.of(), nameless, card);
+    }
+  }
+
+  private static boolean isWorkedWith(Node node) {
+    return node instanceof ButtonBase
+        || node instanceof TextInputControl
+        || node instanceof Slider
+        || node.getAccessibleRole() == AccessibleRole.BUTTON;
+  }
+
+  private static String name(Node node) {
+    String spoken = node.getAccessibleText() == null ? "" : node.getAccessibleText();
+    String written =
+        node instanceof Labeled labeled && labeled.getText() != null ? labeled.getText() : "";
+    return spoken + written;
   }
 }

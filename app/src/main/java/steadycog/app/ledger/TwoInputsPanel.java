@@ -34,6 +34,7 @@ final class TwoInputsPanel extends VBox {
     formula.setWrapText(true);
     points.setWrapText(true);
     slider.setId("second-speed");
+    slider.setAccessibleText("Speed of the second input");
     slider.valueProperty().addListener(o -> slid());
     slider.valueChangingProperty().addListener((o, was, is) -> endDrag(is));
     getChildren().addAll(Look.label("Two inputs", "caption"), formula, line, slider, points);
