@@ -567,4 +567,44 @@ class WindowTest {
         node instanceof Labeled labeled && labeled.getText() != null ? labeled.getText() : "";
     return spoken + written;
   }
+
+  @Test
+  void theBoardOfAChainIsDriveAgainstTakeOffAndTooManyShaftsAreRefused() {
+    type("parallel 20 ~ 33 = 25 ~ 50\ndrive A\ntake D");
+    press(KeyCode.SHORTCUT, KeyCode.DIGIT2);
+    assertTrue(isCurrent("#cell-A-D"));
+    robot.clickOn("#cell-D-B");
+    settle();
+    assertTrue(opened.desk().sheet().text().contains("drive D\ntake B"));
+    robot.interact(
+        () -> opened.desk().type("parallel 20" + " ~ 21".repeat(7) + "\ndrive A\ntake H\n"));
+    settle();
+    assertTrue(robot.lookup(".board-cell").queryAll().isEmpty());
+    shows("#ratio-board", "8 shafts make too large a board to read");
+  }
+
+  @Test
+  void lengthsFollowTheUnitAndTheModuleTypedInTheRoomPanel() {
+    type("parallel 20 ~ 40\ndrive A\ntake B");
+    shows("#room", "Room for the same ratio, in modules");
+    robot.interact(
+        () -> {
+          TextField module = find("#module", TextField.class);
+          module.setText("2 mm");
+          module.fireEvent(new javafx.event.ActionEvent());
+        });
+    settle();
+    assertTrue(opened.desk().sheet().text().contains("module 2 mm"));
+    shows("#room", "in mm");
+    robot.interact(
+        () -> opened.desk().preferencesProperty().set(opened.desk().preferences().in(Unit.IN)));
+    shows("#room", "in in");
+    robot.interact(
+        () -> {
+          TextField module = find("#module", TextField.class);
+          module.setText("large");
+          module.fireEvent(new javafx.event.ActionEvent());
+          assertEquals("module 2 mm", module.getText(), "what cannot be read is put back");
+        });
+  }
 }
