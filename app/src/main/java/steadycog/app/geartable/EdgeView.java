@@ -35,6 +35,7 @@ final class EdgeView extends Pane {
   private static final int PLATE = -1;
 
   private static final double CUP_END = 0.45;
+  private static final double INSIDE = 0.2;
 
   /** Where a carrier's plate ends behind its plane. */
   private static final double BEHIND = 0.33;
@@ -206,7 +207,9 @@ final class EdgeView extends Pane {
         layout.carriers().stream().anyMatch(carrier -> carrier.plane() == wheel.plane())
             || !layout.cups().isEmpty();
     double rim = wheel.bore() > 0 ? 0.9 * wheel.outer() : 0;
-    double beside = wheel.plane() + (inSet ? BEHIND : FACE_SHARE / 2);
+    boolean core = inSet && wheel.inner() == 0 && wheel.root() == 0;
+    // What fills the middle of a drive is named on itself.
+    double beside = core ? wheel.at() - INSIDE : wheel.plane() + (inSet ? BEHIND : FACE_SHARE / 2);
     if (!named) {
       nameOf(key, beside, wheel.height() + rim, wheel.plane(), names);
     }

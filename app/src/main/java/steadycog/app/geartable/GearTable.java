@@ -114,10 +114,12 @@ public final class GearTable extends BorderPane {
   public WritableImage drawing() {
     SnapshotParameters twice = new SnapshotParameters();
     twice.setTransform(new Scale(2, 2));
-    boolean shown = strip.isVisible();
     strip.setVisible(false);
+    strip.setManaged(false);
+    layout();
     WritableImage picture = snapshot(twice, null);
-    strip.setVisible(shown);
+    strip.setVisible(true);
+    strip.setManaged(true);
     return picture;
   }
 
