@@ -23,27 +23,19 @@ import steadycog.notation.Card;
 import steadycog.notation.CardException;
 import steadycog.notation.CardProblem;
 import steadycog.number.Quantity;
-import steadycog.train.ChainEdit;
-import steadycog.train.Cycloidal;
 import steadycog.train.Drive;
 import steadycog.train.Member;
 import steadycog.train.MemberId;
-import steadycog.train.Parallel;
 import steadycog.train.Part;
 import steadycog.train.Pitch;
 import steadycog.train.Place;
 import steadycog.train.Planetary;
 import steadycog.train.Roles;
-import steadycog.train.StrainWave;
 import steadycog.train.Teeth;
 import steadycog.train.Train;
 
 /** The designer's desk: the open job, the train in view, and all that can be done to them. */
 public final class Desk {
-  private static final int MESHED_TEETH = 36;
-  private static final int KEYED_TEETH = 18;
-  private static final int IDLER_TEETH = 24;
-
   private final ReadOnlyObjectWrapper<Page> page =
       new ReadOnlyObjectWrapper<>(new Page(Job.empty(), 0));
   private final ReadOnlyObjectWrapper<Optional<Bench>> bench =
@@ -252,10 +244,6 @@ public final class Desk {
     return bench.get().map(b -> b.card().train().partOf(member));
   }
 
-  private boolean isInChain(MemberId member) {
-    return partOf(member).filter(Parallel.class::isInstance).isPresent();
-  }
-
   /** The planetary set that a member of the train in view belongs to. */
   public Optional<Planetary> setOf(MemberId member) {
     return partOf(member).filter(Planetary.class::isInstance).map(Planetary.class::cast);
@@ -263,62 +251,27 @@ public final class Desk {
 
   /** Lets a carrier hold more or fewer planets, or an eccentric discs, within what it can. */
   public void changePlanets(MemberId member, int step) {
-    partOf(member)
-        .flatMap(part -> withMore(part, step))
-        .ifPresent(part -> changeTrain(train -> train.withPart(part), "planets " + part.name()));
-  }
-
-  private static Optional<Part> withMore(Part part, int step) {
-    return switch (part) {
-      case Planetary set ->
-          Optional.of(set.withCount(Math.clamp(set.count() + step, 1, Planetary.MOST_PLANETS)));
-      case Cycloidal drive -> {
-        int discs = Math.clamp(drive.sizes().discs() + step, 1, Cycloidal.MOST_DISCS);
-        yield Optional.of(drive.sized(drive.sizes().withDiscs(discs)));
-      }
-      case Parallel none -> Optional.empty();
-      case StrainWave none -> Optional.empty();
-    };
+    changeTrain(train -> WheelWork.more(train, member, step), "copies " + member.part());
   }
 
   /** Lets a new wheel mesh with a wheel of a chain, at its end or as a branch, and chooses it. */
   public void meshWheel(MemberId member) {
-    if (isInChain(member)) {
-      boolean ring = teeth(member).filter(Teeth::internal).isPresent();
-      int count = ring ? Math.max(12, teeth(member).orElseThrow().count() / 3) : MESHED_TEETH;
-      build(train -> ChainEdit.meshWith(train, member, Teeth.external(count)));
-    }
+    build(train -> WheelWork.meshed(train, member));
   }
 
   /** Keys a new wheel to the shaft of a wheel of a chain and chooses it. */
   public void keyWheel(MemberId member) {
-    if (isInChain(member)) {
-      build(train -> ChainEdit.keyTo(train, member, Teeth.external(KEYED_TEETH)));
-    }
+    build(train -> WheelWork.keyed(train, member));
   }
 
   /** Puts an idler behind a wheel of a chain and chooses it. */
   public void insertIdler(MemberId member) {
-    if (isInChain(member)) {
-      build(train -> ChainEdit.insertAfter(train, member, Teeth.external(IDLER_TEETH)));
-    }
+    build(train -> WheelWork.withIdler(train, member));
   }
 
   /** Takes a wheel, or the sun or ring of a set, out where that leaves a train; else nothing. */
   public void removeWheel(MemberId member) {
-    if (isInChain(member)) {
-      build(train -> ChainEdit.remove(train, member).orElse(train));
-    } else {
-      setOf(member).flatMap(set -> set.without(member)).ifPresent(this::replaceSet);
-    }
-  }
-
-  /** Roles of members that the set has no more go with them. */
-  private void replaceSet(Planetary fewer) {
-    List<MemberId> kept = fewer.members().stream().map(Member::id).toList();
-    changeTrain(
-        train ->
-            train.replacing(fewer, id -> !id.part().equals(fewer.name()) || kept.contains(id)));
+    build(train -> WheelWork.without(train, member));
   }
 
   /** Changes the wheels; the one that is new is chosen, and stated roles keep their wheels. */
@@ -328,23 +281,12 @@ public final class Desk {
     }
     Train before = bench.get().get().card().train();
     changeTrain(train -> edit.apply(train.withRoles(train.rolesInForce())));
-    List<MemberId> after =
-        bench.get().get().card().train().members().stream().map(Member::id).toList();
-    int grown = after.size() - before.members().size();
-    select(grown > 0 ? newWheel(before, bench.get().get().card().train()) : Optional.empty());
-  }
-
-  /** The first wheel whose place in its chain was another's, or was empty. */
-  private static Optional<MemberId> newWheel(Train before, Train after) {
-    List<Teeth> old = before.members().stream().flatMap(m -> m.teeth().stream()).toList();
-    List<Member> now = after.members();
-    for (int k = 0; k < now.size(); k++) {
-      if (k >= old.size() || !now.get(k).teeth().equals(Optional.of(old.get(k)))) {
-        return Optional.of(
-            after.parts().size() > before.parts().size() ? now.getLast().id() : now.get(k).id());
-      }
+    Train after = bench.get().get().card().train();
+    if (after.equals(before)) {
+      return;
     }
-    return Optional.empty();
+    boolean grown = after.members().size() > before.members().size();
+    select(grown ? WheelWork.newWheel(before, after) : Optional.empty());
   }
 
   /**

@@ -272,10 +272,12 @@ class DeskTest {
     assertTrue(desk.sheet().text().startsWith("planetary sun 24 planet 15 x3"), "one strand");
     // What only chains have does nothing here.
     String before = desk.sheet().text();
+    desk.select(Optional.of(id("planet")));
     desk.meshWheel(id("planet"));
     desk.keyWheel(id("sun"));
     desk.insertIdler(id("ring"));
     assertEquals(before, desk.sheet().text());
+    assertEquals(Optional.of(id("planet")), desk.selection(), "and leaves the choice alone");
   }
 
   @Test

@@ -1,0 +1,104 @@
+package steadycog.app.desk;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Function;
+import steadycog.train.ChainEdit;
+import steadycog.train.Cycloidal;
+import steadycog.train.Member;
+import steadycog.train.MemberId;
+import steadycog.train.Parallel;
+import steadycog.train.Part;
+import steadycog.train.Planetary;
+import steadycog.train.StrainWave;
+import steadycog.train.Teeth;
+import steadycog.train.Train;
+
+/**
+ * What is built on the drawing: wheels of chains, planets and discs, put in and taken out. Where a
+ * change does not suit the member's kind of part, the train stays as it is.
+ */
+final class WheelWork {
+  private static final int MESHED_TEETH = 36;
+  private static final int KEYED_TEETH = 18;
+  private static final int IDLER_TEETH = 24;
+  private static final int FEWEST_IN_RING = 12;
+
+  private WheelWork() {}
+
+  /** A new wheel meshing with {@code member}; inside a ring one of a third of its teeth. */
+  static Train meshed(Train train, MemberId member) {
+    int count =
+        teeth(train, member)
+            .filter(Teeth::internal)
+            .map(ring -> Math.max(FEWEST_IN_RING, ring.count() / 3))
+            .orElse(MESHED_TEETH);
+    return inChain(train, member, old -> ChainEdit.meshWith(old, member, Teeth.external(count)));
+  }
+
+  /** A new wheel keyed to the shaft of {@code member}. */
+  static Train keyed(Train train, MemberId member) {
+    return inChain(train, member, old -> ChainEdit.keyTo(old, member, Teeth.external(KEYED_TEETH)));
+  }
+
+  /** An idler behind {@code member}. */
+  static Train withIdler(Train train, MemberId member) {
+    return inChain(
+        train, member, old -> ChainEdit.insertAfter(old, member, Teeth.external(IDLER_TEETH)));
+  }
+
+  /** Without a wheel of a chain, or the sun or ring of a set, where that leaves a train. */
+  static Train without(Train train, MemberId member) {
+    return train.partOf(member) instanceof Planetary set
+        ? set.without(member).map(fewer -> replacing(train, fewer)).orElse(train)
+        : inChain(train, member, old -> ChainEdit.remove(old, member).orElse(old));
+  }
+
+  /** Roles of members that the set has no more go with them. */
+  private static Train replacing(Train train, Planetary fewer) {
+    List<MemberId> kept = fewer.members().stream().map(Member::id).toList();
+    return train.replacing(fewer, id -> !id.part().equals(fewer.name()) || kept.contains(id));
+  }
+
+  private static Train inChain(Train train, MemberId member, Function<Train, Train> edit) {
+    return train.partOf(member) instanceof Parallel ? edit.apply(train) : train;
+  }
+
+  /** More or fewer planets on a carrier, or discs on an eccentric, within what it can hold. */
+  static Train more(Train train, MemberId member, int step) {
+    Part part = train.partOf(member);
+    return train.withPart(
+        switch (part) {
+          case Planetary set ->
+              set.withCount(Math.clamp(set.count() + step, 1, Planetary.MOST_PLANETS));
+          case Cycloidal drive ->
+              drive.sized(
+                  drive
+                      .sizes()
+                      .withDiscs(
+                          Math.clamp(drive.sizes().discs() + step, 1, Cycloidal.MOST_DISCS)));
+          case Parallel chain -> chain;
+          case StrainWave drive -> drive;
+        });
+  }
+
+  /** The first wheel whose place in its chain was another's, or was empty. */
+  static Optional<MemberId> newWheel(Train before, Train after) {
+    List<Teeth> old = before.members().stream().flatMap(m -> m.teeth().stream()).toList();
+    List<Member> now = after.members();
+    for (int k = 0; k < now.size(); k++) {
+      if (k >= old.size() || !now.get(k).teeth().equals(Optional.of(old.get(k)))) {
+        return Optional.of(
+            after.parts().size() > before.parts().size() ? now.getLast().id() : now.get(k).id());
+      }
+    }
+    return Optional.empty();
+  }
+
+  private static Optional<Teeth> teeth(Train train, MemberId member) {
+    return train.members().stream()
+        .filter(candidate -> candidate.id().equals(member))
+        .findFirst()
+        .flatMap(Member::teeth);
+  }
+}
