@@ -60,7 +60,7 @@ final class AutoKeeper {
   }
 
   /** The window closes with everything saved or given up knowingly: nothing is left to recover. */
-  void end() {
+  void giveUp() {
     pause.stop();
     writer.execute(
         () -> {
@@ -70,6 +70,11 @@ final class AutoKeeper {
             // The copy stays and is offered at the next start, which loses nothing.
           }
         });
+  }
+
+  /** The window is gone: waits for what is being written and writes nothing more. */
+  void end() {
+    pause.stop();
     writer.close();
   }
 }

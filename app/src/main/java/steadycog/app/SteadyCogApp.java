@@ -59,10 +59,11 @@ public final class SteadyCogApp extends Application {
               .keeper()
               .unlessUnsaved(
                   () -> {
-                    auto.end();
+                    auto.giveUp();
                     stage.hide();
                   });
         });
+    stage.setOnHidden(gone -> auto.end());
     stage.show();
     offerLostWork(recovery, window, desk);
     return new Opened(stage, window, desk);
