@@ -8,6 +8,11 @@ public sealed interface Placed permits PlacedWheel, PlacedCarrier, PlacedPlate, 
 
   MemberId id();
 
+  /** Which of several equal bodies of one member, from 0. */
+  default int copy() {
+    return 0;
+  }
+
   /** Members with one number share an axis. */
   int axis();
 

@@ -167,12 +167,7 @@ public record KindChoice(
     }
     Cycloidal drive =
         new Cycloidal("", (int) lobes, (int) lobes + 1, Cycloidal.Sizes.USUAL.withDiscs(2));
-    Roles roles =
-        roles(
-            drive.eccentricId(),
-            same ? drive.discId() : drive.ringId(),
-            same ? drive.ringId() : drive.discId());
-    return Optional.of(choice(Kind.CYCLOIDAL, wanted, Train.of(List.of(drive)).withRoles(roles)));
+    return Optional.of(slowing(Kind.CYCLOIDAL, wanted, drive));
   }
 
   private static Optional<KindChoice> strainWave(BigFraction wanted) {
@@ -183,12 +178,16 @@ public record KindChoice(
       return Optional.empty();
     }
     StrainWave drive = StrainWave.nominal("", (int) nominal, 2, StrainWave.Sizes.USUAL);
-    Roles roles =
-        roles(
-            drive.waveId(),
-            same ? drive.flexId() : drive.circularId(),
-            same ? drive.circularId() : drive.flexId());
-    return Optional.of(choice(Kind.STRAIN_WAVE, wanted, Train.of(List.of(drive)).withRoles(roles)));
+    return Optional.of(slowing(Kind.STRAIN_WAVE, wanted, drive));
+  }
+
+  /** A drive whose first shaft is the fast one; which slow one is held decides the direction. */
+  private static KindChoice slowing(Kind kind, BigFraction wanted, Part drive) {
+    MemberId fast = drive.shafts().get(0);
+    MemberId inner = drive.shafts().get(1);
+    MemberId outer = drive.shafts().get(2);
+    Roles roles = wanted.signum() > 0 ? roles(fast, inner, outer) : roles(fast, outer, inner);
+    return choice(kind, wanted, Train.of(List.of(drive)).withRoles(roles));
   }
 
   private static KindChoice choice(Kind kind, BigFraction wanted, Train train) {

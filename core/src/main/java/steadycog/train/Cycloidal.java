@@ -143,11 +143,6 @@ public record Cycloidal(String name, int lobes, int pins, Sizes sizes) implement
   }
 
   @Override
-  public List<Join> keyed() {
-    return List.of();
-  }
-
-  @Override
   public List<Join> inLine() {
     return List.of(new Join(eccentricId(), discId()), new Join(eccentricId(), ringId()));
   }
@@ -165,11 +160,6 @@ public record Cycloidal(String name, int lobes, int pins, Sizes sizes) implement
   @Override
   public boolean involute() {
     return false;
-  }
-
-  @Override
-  public Optional<Ends> usualEnds() {
-    return Optional.empty();
   }
 
   /** Lobes and pins go together: one changed, the other follows. */

@@ -84,11 +84,6 @@ public record Parallel(String name, List<Teeth> wheels, List<Link> links) implem
   }
 
   @Override
-  public int copies(MemberId member) {
-    return 1;
-  }
-
-  @Override
   public boolean involute() {
     return true;
   }

@@ -16,7 +16,9 @@ public sealed interface Part permits Parallel, Planetary, Cycloidal, StrainWave 
   List<Mesh> meshes();
 
   /** Members keyed to one another inside the part. */
-  List<Join> keyed();
+  default List<Join> keyed() {
+    return List.of();
+  }
 
   /** Members whose axes are in line without being one body. */
   List<Join> inLine();
@@ -25,7 +27,9 @@ public sealed interface Part permits Parallel, Planetary, Cycloidal, StrainWave 
   List<MemberId> shafts();
 
   /** How many equal wheels {@code member} stands for: the planets of a set count as one member. */
-  int copies(MemberId member);
+  default int copies(MemberId member) {
+    return 1;
+  }
 
   /** Whether its teeth are involutes cut by a rack, so that the rules for such pairs apply. */
   boolean involute();
@@ -33,7 +37,9 @@ public sealed interface Part permits Parallel, Planetary, Cycloidal, StrainWave 
   /**
    * What a card without {@code drive} and {@code take} means; empty where a hold must be chosen.
    */
-  Optional<Ends> usualEnds();
+  default Optional<Ends> usualEnds() {
+    return Optional.empty();
+  }
 
   /**
    * The same part with another tooth count on one of its wheels; a wheel that is internal or

@@ -127,11 +127,6 @@ public record Planetary(
   }
 
   @Override
-  public List<Join> keyed() {
-    return List.of();
-  }
-
-  @Override
   public List<Join> inLine() {
     List<Join> all = new ArrayList<>();
     sun.ifPresent(teeth -> all.add(new Join(sunId(), carrierId())));
@@ -156,11 +151,6 @@ public record Planetary(
   @Override
   public boolean involute() {
     return true;
-  }
-
-  @Override
-  public Optional<Ends> usualEnds() {
-    return Optional.empty();
   }
 
   @Override

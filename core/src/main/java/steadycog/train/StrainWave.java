@@ -118,11 +118,6 @@ public record StrainWave(String name, int flex, int circular, int lobes, Sizes s
   }
 
   @Override
-  public List<Join> keyed() {
-    return List.of();
-  }
-
-  @Override
   public List<Join> inLine() {
     return List.of(new Join(waveId(), flexId()), new Join(waveId(), circularId()));
   }
@@ -133,18 +128,8 @@ public record StrainWave(String name, int flex, int circular, int lobes, Sizes s
   }
 
   @Override
-  public int copies(MemberId member) {
-    return 1;
-  }
-
-  @Override
   public boolean involute() {
     return false;
-  }
-
-  @Override
-  public Optional<Ends> usualEnds() {
-    return Optional.empty();
   }
 
   /** A changed flexspline takes the circular spline along at the same difference. */

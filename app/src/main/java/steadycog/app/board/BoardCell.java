@@ -2,7 +2,6 @@ package steadycog.app.board;
 
 import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
-import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.Tooltip;
@@ -87,10 +86,10 @@ final class BoardCell extends Button {
     exact.setText(Sign.exact(leading));
     showRatio();
     use.setText(use(one));
-    shown(use, !use.getText().isEmpty());
+    Look.show(use, !use.getText().isEmpty());
     mode.setText(word(ratio.mode()) + (now.seldom() ? ", near 1" : ""));
     bearing.show(one.lock().isPresent() ? Icon.LOCKED : Icon.HOLD);
-    shown(bearing, now.reaction().isPresent());
+    Look.show(bearing, now.reaction().isPresent());
     stress.setText(
         now.reaction()
             .map(torque -> Figures.significant(Math.abs(torque.doubleValue()), STRESS_DIGITS))
@@ -107,13 +106,8 @@ final class BoardCell extends Button {
   /** The ratio with as many places as there is room for. */
   private void showRatio() {
     boolean wide = getWidth() > LEAST_FOR_EXACT || getWidth() == 0;
-    shown(exact, wide);
+    Look.show(exact, wide);
     number.setText(Sign.colon(leading(), wide ? RATIO_DECIMALS : 1));
-  }
-
-  private static void shown(Node node, boolean yes) {
-    node.setVisible(yes);
-    node.setManaged(yes);
   }
 
   /** The take-off where it does not follow from the column, or the two that are locked. */

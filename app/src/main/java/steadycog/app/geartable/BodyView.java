@@ -199,12 +199,7 @@ abstract sealed class BodyView extends Group permits WheelView, CarrierView, Pla
 
   /** Whether it is the first of several equal bodies, or the only one. */
   final boolean isFirst() {
-    return switch (placed) {
-      case PlacedWheel wheel -> wheel.copy() == 0;
-      case PlacedPlate plate -> plate.copy() == 0;
-      case PlacedCarrier carrier -> true;
-      case PlacedFlex flex -> true;
-    };
+    return placed.copy() == 0;
   }
 
   /**

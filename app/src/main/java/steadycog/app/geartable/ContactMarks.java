@@ -1,5 +1,7 @@
 package steadycog.app.geartable;
 
+import java.util.HashMap;
+import java.util.Map;
 import javafx.scene.Group;
 import javafx.scene.shape.Circle;
 import steadycog.app.desk.Bench;
@@ -12,6 +14,9 @@ import steadycog.train.Cycloidal;
 /** Dots where the lobes of the first disc press on the pins. */
 final class ContactMarks extends Group {
   private static final double RADIUS = 2.6;
+
+  /** Worked out once a train, not at every frame of the crank. */
+  private final Map<Cycloidal, CycloidGeometry> geometries = new HashMap<>();
 
   ContactMarks() {
     setMouseTransparent(true);
@@ -30,7 +35,7 @@ final class ContactMarks extends Group {
       double ringTurns,
       double eccentricTurns,
       int from) {
-    CycloidGeometry geometry = new CycloidGeometry(drive);
+    CycloidGeometry geometry = geometries.computeIfAbsent(drive, CycloidGeometry::new);
     double scale = ring.scale() / Drives.moduleMm(bench.card().train());
     double eccentric = 2 * Math.PI * (eccentricTurns - Math.rint(eccentricTurns));
     double turned = 2 * Math.PI * (ringTurns - Math.rint(ringTurns));
@@ -46,6 +51,11 @@ final class ContactMarks extends Group {
       }
     }
     return next;
+  }
+
+  /** Another train is shown: what was worked out for the last one goes. */
+  void forget() {
+    geometries.clear();
   }
 
   private Circle dot(int index) {

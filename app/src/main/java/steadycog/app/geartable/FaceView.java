@@ -57,12 +57,7 @@ final class FaceView extends Pane {
   /** Which of several equal wheels. */
   private record Key(MemberId id, int copy) {
     static Key of(Placed placed) {
-      return switch (placed) {
-        case PlacedWheel wheel -> new Key(wheel.id(), wheel.copy());
-        case PlacedPlate plate -> new Key(plate.id(), plate.copy());
-        case PlacedCarrier carrier -> new Key(carrier.id(), 0);
-        case PlacedFlex flex -> new Key(flex.id(), 0);
-      };
+      return new Key(placed.id(), placed.copy());
     }
   }
 
@@ -151,10 +146,13 @@ final class FaceView extends Pane {
       view.overlay().ifPresent(over -> over.setViewOrder(-order.size()));
       shown.add(view);
     }
+    contacts.forget();
     showRoles(bench.get());
     tags.place(bench.get(), shown);
     showSelection();
-    exaggerate();
+    if (desk.exaggerationProperty().get() != 1) {
+      exaggerate();
+    }
     turn();
   }
 

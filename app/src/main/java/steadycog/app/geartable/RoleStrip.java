@@ -6,7 +6,6 @@ import java.util.function.Consumer;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import javafx.geometry.Pos;
-import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
@@ -37,8 +36,7 @@ final class RoleStrip extends FlowPane {
   private final List<Button> chainTools;
   private final List<Button> setTools;
   private final List<Button> discTools;
-  private final Button remove =
-      build("remove", "Del", "Take this wheel, or a set's sun or ring, out", this::removeChosen);
+  private final Button remove;
   private Optional<MemberId> lockFrom = Optional.empty();
 
   RoleStrip(Desk desk) {
@@ -97,6 +95,8 @@ final class RoleStrip extends FlowPane {
                 m -> desk.changePlanets(m, -1)));
     getChildren().addAll(setTools);
     getChildren().addAll(discTools);
+    remove =
+        build("remove", "Del", "Take this wheel, or a set's sun or ring, out", desk::removeWheel);
     getChildren().add(remove);
     chosen.setMinWidth(Region.USE_PREF_SIZE);
     desk.selectionProperty().addListener((o, old, now) -> chosen(now));
@@ -111,10 +111,6 @@ final class RoleStrip extends FlowPane {
     chosen(desk.selection());
   }
 
-  private void removeChosen(MemberId member) {
-    desk.removeWheel(member);
-  }
-
   /** The tools of the chosen member's kind; where roles are the work they step aside. */
   private void showTools() {
     boolean laying = desk.stationProperty().get() == Station.LAY_OUT;
@@ -123,17 +119,12 @@ final class RoleStrip extends FlowPane {
             .or(() -> desk.bench().map(b -> b.card().train().members().getFirst().id()))
             .flatMap(desk::partOf);
     chainTools.forEach(
-        tool -> shown(tool, laying && part.filter(p -> !(p instanceof Parallel)).isEmpty()));
+        tool -> Look.show(tool, laying && part.filter(p -> !(p instanceof Parallel)).isEmpty()));
     setTools.forEach(
-        tool -> shown(tool, laying && part.filter(Planetary.class::isInstance).isPresent()));
+        tool -> Look.show(tool, laying && part.filter(Planetary.class::isInstance).isPresent()));
     discTools.forEach(
-        tool -> shown(tool, laying && part.filter(Cycloidal.class::isInstance).isPresent()));
-    shown(remove, laying);
-  }
-
-  private static void shown(Node node, boolean yes) {
-    node.setVisible(yes);
-    node.setManaged(yes);
+        tool -> Look.show(tool, laying && part.filter(Cycloidal.class::isInstance).isPresent()));
+    Look.show(remove, laying);
   }
 
   private Button build(String word, String key, String help, Consumer<MemberId> action) {

@@ -44,14 +44,9 @@ final class WheelTag extends Group {
   void show(String called, String count, int way, boolean small) {
     name.setText(called);
     teeth.setText(count);
-    showPart(teeth, !small && !count.isEmpty());
-    showPart(ccw, !small && way > 0);
-    showPart(cw, !small && way < 0);
-  }
-
-  private static void showPart(javafx.scene.Node part, boolean shown) {
-    part.setVisible(shown);
-    part.setManaged(shown);
+    Look.show(teeth, !small && !count.isEmpty());
+    Look.show(ccw, !small && way > 0);
+    Look.show(cw, !small && way < 0);
   }
 
   /**

@@ -7,7 +7,6 @@ import java.util.Map;
 import java.util.Optional;
 import javafx.css.PseudoClass;
 import javafx.geometry.VPos;
-import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.Tooltip;
@@ -72,8 +71,8 @@ final class FindingRow extends HBox {
     showCures(finding.cures());
     String rest = advice(finding);
     advice.setText(rest);
-    shown(advice, !rest.isEmpty());
-    shown(cures, !rest.isEmpty() || finding.cure().isPresent());
+    Look.show(advice, !rest.isEmpty());
+    Look.show(cures, !rest.isEmpty() || finding.cure().isPresent());
     setAccessibleText(word + ": " + finding.message() + " " + finding.remedy().orElse(""));
     Optional<String> explained = Glossary.ofRule(finding.code());
     rule.setText(explained.orElse(""));
@@ -93,7 +92,7 @@ final class FindingRow extends HBox {
       cures.getChildren().add(buttons.size() - 1, button);
     }
     for (int k = 0; k < buttons.size(); k++) {
-      shown(buttons.get(k), k < all.size());
+      Look.show(buttons.get(k), k < all.size());
     }
     for (int k = 0; k < all.size(); k++) {
       Cure cure = all.get(k);
@@ -110,11 +109,6 @@ final class FindingRow extends HBox {
     }
     String rest = text.substring(finding.cure().get().change().length());
     return rest.replaceFirst("^[,.]? *", "");
-  }
-
-  private static void shown(Node node, boolean yes) {
-    node.setVisible(yes);
-    node.setManaged(yes);
   }
 
   private static Icon icon(Severity severity) {

@@ -62,6 +62,12 @@ public final class Look {
     return node;
   }
 
+  /** Shows {@code node}, or hides it and gives its room away. */
+  public static void show(Node node, boolean shown) {
+    node.setVisible(shown);
+    node.setManaged(shown);
+  }
+
   public static Label label(String text, String... classes) {
     return styled(new Label(text), classes);
   }
