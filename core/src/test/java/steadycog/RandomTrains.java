@@ -14,6 +14,8 @@ import steadycog.train.Parallel;
 import steadycog.train.Parallel.Link;
 import steadycog.train.Part;
 import steadycog.train.Planetary;
+import steadycog.train.Planetary.Row;
+import steadycog.train.Planetary.Spacing;
 import steadycog.train.Roles;
 import steadycog.train.StrainWave;
 import steadycog.train.Take;
@@ -56,21 +58,59 @@ public final class RandomTrains {
     if (random.nextInt(4) == 0) {
       int outer = random.nextInt(10, 40);
       int ring = sun + planet + outer + random.nextInt(Math.max(2, planet));
-      return new Planetary(
+      return Planetary.oneRow(
           name,
-          Optional.of(Teeth.external(sun)),
-          List.of(Teeth.external(planet), Teeth.external(outer)),
+          new Row(
+              Optional.of(Teeth.external(sun)),
+              List.of(Teeth.external(planet), Teeth.external(outer)),
+              Optional.of(Teeth.internal(ring + 1))),
           count,
-          Planetary.Spacing.EQUAL,
-          Optional.of(Teeth.internal(ring + 1)));
+          Spacing.EQUAL);
+    }
+    if (random.nextInt(3) == 0) {
+      return twoRows(name, random);
     }
     int stretch = random.nextInt(3) == 0 ? random.nextInt(-2, 3) : 0;
     Planetary set = Planetary.of(name, sun, planet, count, sun + 2 * planet + stretch);
     return switch (random.nextInt(6)) {
-      case 0 -> set.without(set.sunId()).orElseThrow();
-      case 1 -> set.without(set.ringId()).orElseThrow();
+      case 0 -> set.without(set.sunId(0)).orElseThrow();
+      case 1 -> set.without(set.ringId(0)).orElseThrow();
       default -> set;
     };
+  }
+
+  /** A set of two rows in any of its shapes, most of them closing within a tooth. */
+  public static Planetary twoRows(String name, Random random) {
+    int sun = random.nextInt(14, 40);
+    int one = random.nextInt(14, 30);
+    int two = random.nextBoolean() ? one : random.nextInt(14, 30);
+    int span = sun + one;
+    int ring1 = span + one + (random.nextInt(4) == 0 ? 1 : 0);
+    int ring2 = span + two + random.nextInt(-1, 2);
+    int sun2 = span - two;
+    int shape = random.nextInt(sun2 > 10 ? 5 : 3);
+    Row first =
+        switch (shape) {
+          case 0 -> Row.of(0, one, ring1);
+          case 1, 3 -> Row.of(sun, one, 0);
+          default -> Row.of(sun, one, ring1);
+        };
+    Row second =
+        switch (shape) {
+          case 3 -> Row.of(sun2, two, 0);
+          case 4 -> Row.of(sun2, two, ring2);
+          default -> Row.of(0, two, ring2);
+        };
+    Planetary set = Planetary.twoRows(name, first, second, random.nextInt(1, 7));
+    Planetary tied =
+        new Planetary(
+            name,
+            set.rows(),
+            random.nextInt(5) == 0,
+            random.nextInt(8) == 0,
+            set.count(),
+            Spacing.EQUAL);
+    return tied.spaced(Spacing.values()[random.nextInt(3)]);
   }
 
   /** A cycloidal or strain wave drive, some with sizes. */

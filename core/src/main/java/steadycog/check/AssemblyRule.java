@@ -7,6 +7,7 @@ import java.util.stream.Collectors;
 import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.number.Exact;
 import steadycog.shape.PlanetGeometry;
+import steadycog.shape.PlanetPlaces;
 import steadycog.train.Planetary;
 import steadycog.train.Planetary.Spacing;
 import steadycog.train.Train;
@@ -21,63 +22,64 @@ final class AssemblyRule extends PlanetaryRule {
   private static final int RECOUNTS = 2;
 
   @Override
-  Optional<Finding> check(Train train, Planetary set, PlanetGeometry geometry) {
-    if (geometry.places().isEmpty() || set.count() == 1) {
+  Optional<Finding> check(Train train, Planetary set, int row) {
+    PlanetPlaces places = new PlanetPlaces(set);
+    if (places.sum(row).isEmpty() || set.count() == 1) {
       return Optional.empty();
     }
+    int sum = places.sum(row).getAsInt();
+    boolean goes = places.assembles(row);
     Finding found =
-        finding("assembly", geometry.assembles() ? Severity.OK : Severity.ERROR, set)
+        finding("assembly", goes ? Severity.OK : Severity.ERROR, set, row)
             .with("planets", set.count())
             .with("sum", set.paired() ? "R \u2212 S" : "S + R")
-            .with("places", geometry.places().getAsInt())
-            .with("quotient", Exact.text(Exact.of(geometry.places().getAsInt(), set.count())))
-            .with("ringDivisible", ring(set) % set.count() == 0 ? "passes" : "fails")
+            .with("places", places.count().orElse(sum))
+            .with("quotient", Exact.text(Exact.of(sum, set.count())))
+            .with("ringDivisible", ring(set, row) % set.count() == 0 ? "passes" : "fails")
             .with(
                 "differenceDivisible",
-                (ring(set) - sun(set)) % set.count() == 0 ? "passes" : "fails");
-    if (set.spacing() == Spacing.UNEVEN && geometry.places().getAsInt() > 0) {
+                (ring(set, row) - sun(set, row)) % set.count() == 0 ? "passes" : "fails");
+    if (set.spacing() == Spacing.UNEVEN && places.count().orElse(0) > 0) {
       return Optional.of(found.with("positions", positions(set)).worded("uneven"));
     }
-    return Optional.of(
-        geometry.assembles() ? found.worded("fits") : failing(found, train, set, geometry));
+    return Optional.of(goes ? found.worded("fits") : failing(found, train, set, row));
   }
 
-  private static Finding failing(
-      Finding found, Train train, Planetary set, PlanetGeometry geometry) {
+  private static Finding failing(Finding found, Train train, Planetary set, int row) {
     List<Integer> working = workingCounts(set);
     List<Cure> cures = new ArrayList<>(recounts(train, set).stream().limit(RECOUNTS).toList());
     // A ring that does not fit either was miscounted; else the number of planets is the thing.
-    int place = geometry.stretch().orElse(0) == 0 ? 0 : cures.size();
+    int place = new PlanetGeometry(set).stretch().orElse(0) == 0 ? 0 : cures.size();
     nearest(working, set.count())
         .ifPresent(n -> cures.add(place, Cure.set(train, set, set.withCount(n))));
     Planetary uneven = set.spaced(Spacing.UNEVEN);
-    boolean clear = new PlanetGeometry(uneven).neighbourMargin() > 0;
-    if (clear && geometry.places().getAsInt() >= set.count()) {
+    int places = new PlanetPlaces(uneven).count().orElse(0);
+    if (places >= set.count() && new PlanetGeometry(uneven).neighbourMargin() > 0) {
       cures.add(Cure.set(train, set, uneven));
     }
     Finding full =
         found
-            .with("misfits", misfits(set, geometry))
+            .with("misfits", misfits(set, row))
             .with("largest", working.isEmpty() ? "none" : Integer.toString(working.getLast()))
             .with("works", listed(working))
-            .with("positions", geometry.places().getAsInt() == 0 ? "none" : positions(uneven));
+            .with("positions", places < set.count() ? "no places" : positions(uneven));
     return working.isEmpty() ? full.curedBy(cures).worded("never") : full.curedBy(cures);
   }
 
-  private static int ring(Planetary set) {
-    return set.ring().orElseThrow().count();
+  private static int ring(Planetary set, int row) {
+    return set.rows().get(row).ring().orElseThrow().count();
   }
 
-  private static int sun(Planetary set) {
-    return set.sun().orElseThrow().count();
+  private static int sun(Planetary set, int row) {
+    return set.rows().get(row).sun().orElseThrow().count();
   }
 
   /** Numbers of planets from 2 that assemble evenly and stay clear of each other. */
-  private static List<Integer> workingCounts(Planetary set) {
+  static List<Integer> workingCounts(Planetary set) {
     List<Integer> all = new ArrayList<>();
     for (int n = 2; n <= Planetary.MOST_PLANETS; n++) {
-      PlanetGeometry other = new PlanetGeometry(set.withCount(n).spaced(Spacing.EQUAL));
-      if (other.assembles() && other.neighbourMargin() > 0) {
+      Planetary other = set.withCount(n).spaced(Spacing.EQUAL);
+      if (new PlanetPlaces(other).assembles() && new PlanetGeometry(other).neighbourMargin() > 0) {
         all.add(n);
       }
     }
@@ -85,7 +87,7 @@ final class AssemblyRule extends PlanetaryRule {
   }
 
   /** The number next to {@code count}, more before less. */
-  private static Optional<Integer> nearest(List<Integer> numbers, int count) {
+  static Optional<Integer> nearest(List<Integer> numbers, int count) {
     return numbers.stream()
         .min(
             (a, b) ->
@@ -94,15 +96,16 @@ final class AssemblyRule extends PlanetaryRule {
                     : Integer.compare(b, a));
   }
 
-  private static String listed(List<Integer> numbers) {
+  static String listed(List<Integer> numbers) {
     return numbers.stream().map(String::valueOf).collect(Collectors.joining(", "));
   }
 
   /** By what part of a tooth each planet misses. */
-  private static String misfits(Planetary set, PlanetGeometry geometry) {
+  private static String misfits(Planetary set, int row) {
+    PlanetPlaces places = new PlanetPlaces(set);
     List<String> all = new ArrayList<>();
     for (int k = 1; k < set.count(); k++) {
-      BigFraction misfit = geometry.misfit(k);
+      BigFraction misfit = places.misfit(row, k);
       if (!Exact.isZero(misfit)) {
         all.add("planet " + (k + 1) + " by " + Exact.text(misfit.abs()) + " tooth");
       }
@@ -111,10 +114,10 @@ final class AssemblyRule extends PlanetaryRule {
   }
 
   /** The angles from the first planet at which all go in, degrees. */
-  private static String positions(Planetary set) {
+  static String positions(Planetary set) {
     List<String> all = new ArrayList<>();
     for (int k = 0; k < set.count(); k++) {
-      BigFraction degrees = new PlanetGeometry(set).turnsTo(k).multiply(360);
+      BigFraction degrees = new PlanetPlaces(set).turnsTo(k).multiply(360);
       all.add(PairRule.rounded(degrees.doubleValue(), 2) + "\u00b0");
     }
     return String.join(", ", all);

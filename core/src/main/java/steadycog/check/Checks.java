@@ -12,6 +12,7 @@ public final class Checks {
           new TorqueRule(),
           new RingSizeRule(),
           new PitchFitRule(),
+          new RowClosureRule(),
           new NoSunRule(),
           new LobeCountRule(),
           new StrainWaveRule(),
@@ -20,6 +21,7 @@ public final class Checks {
           new OutputHolesRule(),
           new BalanceRule(),
           new AssemblyRule(),
+          new IndexingRule(),
           new NeighbourRule(),
           new FewTeethRule(),
           new InterferenceRule(),
@@ -32,6 +34,9 @@ public final class Checks {
           new EndsRule(),
           new IdlerRule(),
           new StageRatioRule(),
+          new SensitivityRule(),
+          new TallPlanetRule(),
+          new IdleSunRule(),
           new PhasingRule(),
           new HuntingRule());
 

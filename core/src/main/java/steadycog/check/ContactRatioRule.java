@@ -13,7 +13,7 @@ final class ContactRatioRule extends PairRule {
 
   @Override
   Optional<Finding> check(Train train, Mesh mesh) {
-    PairGeometry pair = PairGeometry.of(mesh);
+    PairGeometry pair = PairGeometry.in(train, mesh);
     double ratio = pair.contactRatio();
     if (ratio >= SMOOTH || (mesh.internal() && pair.gear().count() <= pair.pinion().count())) {
       return Optional.empty();

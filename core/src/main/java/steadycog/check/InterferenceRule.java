@@ -11,10 +11,10 @@ final class InterferenceRule extends PairRule {
 
   @Override
   Optional<Finding> check(Train train, Mesh mesh) {
-    if (mesh.internal() || fits(mesh.teethA(), mesh.teethB())) {
+    double margin = PairGeometry.in(train, mesh).interferenceMargin();
+    if (mesh.internal() || margin >= 0) {
       return Optional.empty();
     }
-    double margin = PairGeometry.of(mesh).interferenceMargin();
     return Optional.of(
         finding("interference", Severity.ERROR, mesh)
             .with("pinion", mesh.pinion())

@@ -17,7 +17,7 @@ final class InternalInterferenceRule extends PairRule {
 
   @Override
   Optional<Finding> check(Train train, Mesh mesh) {
-    PairGeometry pair = PairGeometry.of(mesh);
+    PairGeometry pair = PairGeometry.in(train, mesh);
     if (!mesh.internal() || pair.gear().count() <= pair.pinion().count()) {
       return Optional.empty();
     }

@@ -13,13 +13,15 @@ final class NeighbourRule extends PlanetaryRule {
   private static final double NEAR = 0.2;
 
   @Override
-  Optional<Finding> check(Train train, Planetary set, PlanetGeometry geometry) {
-    if (set.count() < 2) {
+  Optional<Finding> check(Train train, Planetary set, int row) {
+    PlanetGeometry geometry = new PlanetGeometry(set);
+    double margin = geometry.neighbourMargin(row);
+    boolean worst = margin == geometry.neighbourMargin();
+    if (set.count() < 2 || !worst || row > 0 && margin == geometry.neighbourMargin(0)) {
       return Optional.empty();
     }
-    double margin = geometry.neighbourMargin();
     Finding found =
-        Finding.of("neighbour", severity(margin), set.planetIds())
+        Finding.of("neighbour", severity(margin), set.planetIds(row))
             .with("planets", set.count())
             .with("margin", PairRule.rounded(margin, 2))
             .with("length", length(train, Math.abs(margin)));

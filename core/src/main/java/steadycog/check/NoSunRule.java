@@ -14,14 +14,15 @@ final class NoSunRule extends PlanetaryRule {
   private static final int ALL_ROUND = 2;
 
   @Override
-  Optional<Finding> check(Train train, Planetary set, PlanetGeometry geometry) {
-    OptionalInt virtual = geometry.virtualSun();
-    if (set.sun().isPresent() || virtual.isEmpty()) {
+  Optional<Finding> check(Train train, Planetary set, int row) {
+    OptionalInt virtual = new PlanetGeometry(set).virtualSun(row);
+    boolean sun = set.rows().stream().anyMatch(r -> r.sun().isPresent());
+    if (sun || virtual.isEmpty()) {
       return Optional.empty();
     }
     boolean locks = virtual.getAsInt() <= 0 && set.count() >= ALL_ROUND;
     Finding found =
-        finding("no-sun", locks ? Severity.ERROR : Severity.OK, set)
+        finding("no-sun", locks ? Severity.ERROR : Severity.OK, set, row)
             .with("virtualSun", virtual.getAsInt());
     return Optional.of(
         locks ? found.worded("locks").curedBy(recounts(train, set)) : found.worded("clear"));

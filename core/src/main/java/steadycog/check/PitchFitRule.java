@@ -2,6 +2,7 @@ package steadycog.check;
 
 import java.util.Optional;
 import steadycog.shape.PlanetGeometry;
+import steadycog.shape.PlanetPlaces;
 import steadycog.train.Planetary;
 import steadycog.train.Train;
 
@@ -15,7 +16,8 @@ final class PitchFitRule extends PlanetaryRule {
   private static final int MOST = 3;
 
   @Override
-  Optional<Finding> check(Train train, Planetary set, PlanetGeometry geometry) {
+  Optional<Finding> check(Train train, Planetary set, int row) {
+    PlanetGeometry geometry = new PlanetGeometry(set);
     if (set.paired()) {
       return pairs(train, set, geometry);
     }
@@ -23,17 +25,17 @@ final class PitchFitRule extends PlanetaryRule {
       return Optional.empty();
     }
     int off = geometry.stretch().getAsInt();
-    int fitting = set.ring().orElseThrow().count() - off;
+    int fitting = set.row().ring().orElseThrow().count() - off;
     if (off == 0) {
       return Optional.of(
-          finding("pitch-fit", Severity.OK, set)
+          finding("pitch-fit", Severity.OK, set, 0)
               .with("ringTeeth", fitting)
               .with("stretch", 0)
               .worded("fits"));
     }
-    boolean reaches = geometry.ringReaches();
+    boolean reaches = geometry.reaches();
     Finding found =
-        finding("pitch-fit", severity(Math.abs(off), reaches), set)
+        finding("pitch-fit", severity(Math.abs(off), reaches), set, 0)
             .with("stretch", off)
             .with("teethOff", Math.abs(off) == 1 ? "1 tooth" : Math.abs(off) + " teeth")
             .with("tooLarge", off > 0 ? "too large" : "too small")
@@ -43,8 +45,8 @@ final class PitchFitRule extends PlanetaryRule {
     return Optional.of(
         reaches
             ? found
-                .with("workingAngle", degrees(geometry.ringWorkingAngle()))
-                .with("shift", PairRule.rounded(geometry.ringShift(), 3))
+                .with("workingAngle", degrees(geometry.workingAngle(set.meshes().getLast())))
+                .with("shift", PairRule.rounded(geometry.shift(set.ringId(0)), 3))
                 .worded("stretched")
             : found.worded("apart"));
   }
@@ -58,7 +60,7 @@ final class PitchFitRule extends PlanetaryRule {
 
   /** The distortion against all teeth that share it. */
   private static String strain(Planetary set, int off) {
-    int teeth = set.sun().orElseThrow().count() + set.ring().orElseThrow().count();
+    int teeth = new PlanetPlaces(set).sum(0).orElseThrow();
     return PairRule.rounded(100.0 * Math.abs(off) / teeth, 2) + " %";
   }
 
@@ -69,7 +71,7 @@ final class PitchFitRule extends PlanetaryRule {
   private static Optional<Finding> pairs(Train train, Planetary set, PlanetGeometry geometry) {
     double margin = geometry.pairMargin();
     Finding found =
-        finding("pitch-fit", margin < 0 ? Severity.ERROR : Severity.OK, set)
+        finding("pitch-fit", margin < 0 ? Severity.ERROR : Severity.OK, set, 0)
             .with("margin", PairRule.rounded(margin, 2));
     return Optional.of(
         margin < 0

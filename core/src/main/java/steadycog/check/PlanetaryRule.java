@@ -3,12 +3,12 @@ package steadycog.check;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import steadycog.shape.PlanetGeometry;
+import steadycog.train.Member;
 import steadycog.train.Part;
 import steadycog.train.Planetary;
 import steadycog.train.Train;
 
-/** A rule that looks at one planetary set at a time. */
+/** A rule that looks at one row of a planetary set at a time. */
 abstract class PlanetaryRule implements Rule {
   private static final int MOST_RECOUNTS = 3;
 
@@ -17,16 +17,18 @@ abstract class PlanetaryRule implements Rule {
     List<Finding> found = new ArrayList<>();
     for (Part part : subject.train().parts()) {
       if (part instanceof Planetary set) {
-        check(subject.train(), set, new PlanetGeometry(set)).ifPresent(found::add);
+        for (int row = 0; row < set.rows().size(); row++) {
+          check(subject.train(), set, row).ifPresent(found::add);
+        }
       }
     }
     return found;
   }
 
-  abstract Optional<Finding> check(Train train, Planetary set, PlanetGeometry geometry);
+  abstract Optional<Finding> check(Train train, Planetary set, int row);
 
-  static Finding finding(String code, Severity severity, Planetary set) {
-    return Finding.of(code, severity, PlanetaryWords.wheels(set));
+  static Finding finding(String code, Severity severity, Planetary set, int row) {
+    return Finding.of(code, severity, set.wheels(row).stream().map(Member::id).toList());
   }
 
   /** Counts one or two teeth away that go together, as cures. */

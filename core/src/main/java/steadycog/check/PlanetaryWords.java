@@ -3,9 +3,7 @@ package steadycog.check;
 import java.util.ArrayList;
 import java.util.List;
 import steadycog.train.Member;
-import steadycog.train.MemberId;
 import steadycog.train.Planetary;
-import steadycog.train.Planetary.Spacing;
 
 /** Counts of planetary sets in words. */
 final class PlanetaryWords {
@@ -28,7 +26,12 @@ final class PlanetaryWords {
     }
     if (old.spacing() != changed.spacing()) {
       all.add(
-          prefix(old) + (changed.spacing() == Spacing.UNEVEN ? "space unevenly" : "space evenly"));
+          prefix(old)
+              + switch (changed.spacing()) {
+                case EQUAL -> "space evenly";
+                case UNEVEN -> "space unevenly";
+                case CLOCKED -> "clock each planet";
+              });
     }
     return String.join(", ", all);
   }
@@ -44,9 +47,5 @@ final class PlanetaryWords {
         set.wheels().stream()
             .map(wheel -> Integer.toString(wheel.teeth().orElseThrow().count()))
             .toList());
-  }
-
-  static List<MemberId> wheels(Planetary set) {
-    return set.wheels().stream().map(Member::id).toList();
   }
 }

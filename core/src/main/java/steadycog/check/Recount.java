@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.function.Predicate;
 import steadycog.shape.PairGeometry;
 import steadycog.shape.PlanetGeometry;
+import steadycog.shape.PlanetPlaces;
 import steadycog.train.Member;
 import steadycog.train.MemberId;
 import steadycog.train.Mesh;
@@ -19,6 +20,12 @@ import steadycog.train.Teeth;
  */
 final class Recount {
   private static final int MISCOUNT = 2;
+
+  /** With the many wheels of two rows no more teeth in all are taken to be miscounted. */
+  private static final int MISCOUNTED_IN_ALL = 3;
+
+  /** Two rows are distorted by no more, in teeth; see {@link RowClosureRule}. */
+  private static final int MOST_DISTORTION = 3;
 
   /** How many teeth away other counts are looked for. */
   private static final int REACH = 12;
@@ -34,7 +41,8 @@ final class Recount {
    */
   static List<Planetary> near(Planetary set) {
     List<Planetary> found = new ArrayList<>();
-    around(set, set.wheels(), 0, MISCOUNT, found);
+    int inAll = set.stepped() ? MISCOUNTED_IN_ALL : Integer.MAX_VALUE;
+    around(set, set.wheels(), 0, inAll, found);
     found.removeIf(other -> other.equals(set) || !goesTogether(other));
     return ranked(set, found);
   }
@@ -45,11 +53,11 @@ final class Recount {
    * nearest found. Cost: at most a few hundred sets.
    */
   static Optional<Planetary> nearest(Planetary set, Predicate<Planetary> wanted) {
-    if (set.paired()) {
+    if (set.paired() || set.stepped()) {
       return near(set).stream().filter(wanted).findFirst();
     }
     boolean follows = new PlanetGeometry(set).stretch().isPresent();
-    double basic = basic(set.wheels());
+    double basic = basic(set);
     int found = Integer.MAX_VALUE;
     double least = Double.POSITIVE_INFINITY;
     Planetary best = null;
@@ -59,7 +67,7 @@ final class Recount {
       }
       Optional<Planetary> other = stepped(set, step, follows);
       if (other.filter(wanted).filter(Recount::goesTogether).isPresent()) {
-        double moved = Math.abs(basic(other.get().wheels()) - basic);
+        double moved = Math.abs(basic(other.get()) - basic);
         found = step.change;
         best = moved < least ? other.get() : best;
         least = Math.min(least, moved);
@@ -98,22 +106,24 @@ final class Recount {
   }
 
   private static Planetary closed(Planetary set) {
-    int ring = set.sun().orElseThrow().count() + 2 * set.planets().getFirst().count();
-    return set.withTeeth(set.ringId(), Teeth.internal(ring));
+    int ring = set.row().sun().orElseThrow().count() + 2 * set.row().inner().count();
+    return set.withTeeth(set.ringId(0), Teeth.internal(ring));
   }
 
   private static void around(
-      Planetary set, List<Member> free, int next, int reach, List<Planetary> found) {
+      Planetary set, List<Member> free, int next, int inAll, List<Planetary> found) {
     if (next == free.size()) {
       found.add(set);
       return;
     }
     Member wheel = free.get(next);
     Teeth teeth = wheel.teeth().orElseThrow();
+    int reach = Math.min(MISCOUNT, inAll);
     for (int step = -reach; step <= reach; step++) {
       if (teeth.count() + step >= 1) {
         Teeth changed = new Teeth(teeth.count() + step, teeth.internal());
-        around(set.withTeeth(wheel.id(), changed), free, next + 1, reach, found);
+        Planetary other = step == 0 ? set : set.withTeeth(wheel.id(), changed);
+        around(other, free, next + 1, inAll - Math.abs(step), found);
       }
     }
   }
@@ -124,20 +134,26 @@ final class Recount {
   /** Sets by how little they differ from {@code set}; alike ones stay in their order. */
   private static List<Planetary> ranked(Planetary set, List<Planetary> others) {
     List<Member> own = set.wheels();
-    double basic = basic(own);
+    double basic = basic(set);
     return others.stream()
         .map(
-            other ->
-                new Ranked(
-                    other, change(own, other.wheels()), Math.abs(basic(other.wheels()) - basic)))
+            other -> new Ranked(other, change(own, other.wheels()), Math.abs(basic(other) - basic)))
         .sorted(Comparator.comparingInt(Ranked::change).thenComparingDouble(Ranked::moved))
         .map(Ranked::set)
         .toList();
   }
 
-  /** Outermost over innermost teeth: what the ratios of the set depend on. */
-  private static double basic(List<Member> wheels) {
-    return (double) teeth(wheels.getLast()) / teeth(wheels.getFirst());
+  /**
+   * What the ratios of the set depend on: outermost over innermost teeth, of two rows what one
+   * turns against the other on a carrier at rest.
+   */
+  private static double basic(Planetary set) {
+    double quotient = 1;
+    for (int row = 0; row < set.rows().size(); row++) {
+      List<Member> wheels = set.wheels(row);
+      quotient = teeth(wheels.getLast()) / (teeth(wheels.getFirst()) * quotient);
+    }
+    return quotient;
   }
 
   private static int change(List<Member> one, List<Member> other) {
@@ -164,16 +180,26 @@ final class Recount {
   /** Whether a set fits, assembles, and keeps its planets and tips clear. */
   static boolean goesTogether(Planetary set) {
     PlanetGeometry geometry = new PlanetGeometry(set);
-    return geometry.stretch().orElse(0) == 0
-        && geometry.virtualSun().orElse(1) > 0
-        && (!set.paired() || geometry.pairMargin() >= 0)
-        && geometry.assembles()
+    return fits(set, geometry)
+        && new PlanetPlaces(set).assembles()
         && geometry.neighbourMargin() > 0
-        && set.meshes().stream().allMatch(Recount::meshes);
+        && set.meshes().stream().allMatch(mesh -> meshes(set, mesh));
   }
 
-  private static boolean meshes(Mesh mesh) {
-    PairGeometry pair = PairGeometry.of(mesh);
+  /** Two rows are let off by a few teeth, but not both alike: that turns nothing. */
+  private static boolean fits(Planetary set, PlanetGeometry geometry) {
+    if (set.stepped()) {
+      return new PlanetPlaces(set).index().orElse(0) != 0
+          && geometry.distortion() <= MOST_DISTORTION
+          && geometry.reaches();
+    }
+    return geometry.stretch().orElse(0) == 0
+        && geometry.virtualSun(0).orElse(1) > 0
+        && (!set.paired() || geometry.pairMargin() >= 0);
+  }
+
+  private static boolean meshes(Planetary set, Mesh mesh) {
+    PairGeometry pair = PairGeometry.in(set, mesh);
     return mesh.internal()
         ? pair.gear().count() > pair.pinion().count() && pair.trochoidMargin() >= 0
         : pair.interferenceMargin() >= 0;

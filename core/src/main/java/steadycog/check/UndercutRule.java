@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import steadycog.shape.BasicRack;
+import steadycog.shape.Cut;
 import steadycog.train.Member;
 import steadycog.train.Teeth;
 
@@ -20,9 +21,10 @@ final class UndercutRule implements Rule {
     List<Finding> found = new ArrayList<>();
     for (Member member : subject.train().involuteWheels()) {
       Optional<Teeth> teeth = member.teeth().filter(t -> !t.internal() && t.count() < LEAST);
-      if (teeth.isPresent()) {
+      double has = Cut.of(subject.train(), member.id()).shift();
+      if (teeth.filter(t -> has < needed(t.count())).isPresent()) {
         int count = teeth.get().count();
-        double shift = BasicRack.ISO_53_A.addendum() - count * SINE_SQUARED / 2;
+        double shift = needed(count);
         found.add(
             Finding.of("undercut", Severity.WARNING, List.of(member.id()))
                 .with("teeth", count)
@@ -33,5 +35,10 @@ final class UndercutRule implements Rule {
       }
     }
     return found;
+  }
+
+  /** The profile shift from which on the rack leaves the flank whole, in modules. */
+  private static double needed(int count) {
+    return BasicRack.ISO_53_A.addendum() - count * SINE_SQUARED / 2;
   }
 }

@@ -47,8 +47,8 @@ final class Words {
     return member && isWord(value) ? THE + value.replaceFirst("(planet)_(.*)", "$2 $1") : value;
   }
 
-  /** A member called by a word, {@code ring}, not by a letter or with its part. */
+  /** A member called by a word, {@code ring}, not by a letter, a number or with its part. */
   private static boolean isWord(String name) {
-    return Character.isLowerCase(name.charAt(0)) && name.indexOf('.') < 0;
+    return name.matches("[a-z_]+");
   }
 }

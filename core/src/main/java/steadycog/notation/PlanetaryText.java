@@ -1,49 +1,88 @@
 package steadycog.notation;
 
 import java.util.ArrayList;
-import java.util.HashSet;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
+import java.util.function.Function;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import steadycog.notation.Statement.BadStatement;
 import steadycog.train.Planetary;
+import steadycog.train.Planetary.Row;
 import steadycog.train.Planetary.Spacing;
 import steadycog.train.Teeth;
 
 /**
  * Reads and prints {@code planetary sun 24 planet 15 x3 ring 54}: sun and ring in any order, one of
- * them may be left out, {@code 16~18} for paired planets, {@code uneven} behind the number of
- * planets.
+ * them may be left out, {@code 16~18} for paired planets, {@code uneven} or {@code clocked} behind
+ * the number of planets. With two rows there is a value for each: {@code 12/14} two bodies, {@code
+ * 18=16} one body, {@code -} for none.
  */
 final class PlanetaryText {
   private static final Pattern COUNT = Pattern.compile("\\d{1,9}");
+  private static final Pattern RING = Pattern.compile("(\\d{1,9})[iI]?");
   private static final Pattern TIMES = Pattern.compile("[xX\u00d7](\\d{1,9})");
+  private static final String TIMES_SIGN = "[xX\u00d7]";
   private static final String EXPECTED = "sun, planet or ring with a tooth count";
   private static final String TOOTH_COUNT = "a tooth count such as 18";
   private static final String EACH = "the number of planets such as x3";
+  private static final String NONE = "-";
 
-  private Optional<Teeth> sun = Optional.empty();
-  private final List<Teeth> planets = new ArrayList<>();
+  private final Map<String, Wheels> wheels = new HashMap<>();
   private int count = 1;
   private Spacing spacing = Spacing.EQUAL;
-  private Optional<Teeth> ring = Optional.empty();
 
   private PlanetaryText() {}
 
+  /**
+   * What stands behind {@code sun}, {@code planet} or {@code ring}.
+   *
+   * @param word the keyword, for errors about the whole
+   * @param rows a count for one row or two; empty for none
+   * @param tied whether the rows are one body
+   * @param paired inner and outer planet instead of rows
+   */
+  private record Wheels(Token word, List<Optional<Integer>> rows, boolean tied, boolean paired) {
+    boolean stepped() {
+      return !paired && rows.size() == 2;
+    }
+
+    Optional<Teeth> in(int row, Function<Integer, Teeth> make) {
+      return row < rows.size() ? rows.get(row).map(make) : Optional.empty();
+    }
+  }
+
   static String print(Planetary part) {
     StringBuilder text = new StringBuilder("planetary");
-    part.sun().ifPresent(teeth -> text.append(" sun ").append(teeth.count()));
-    text.append(" planet ").append(part.planets().getFirst().count());
+    text.append(central("sun", part, Row::sun, part.sunsTied()));
+    text.append(" planet ").append(part.row().inner().count());
     if (part.paired()) {
-      text.append('~').append(part.planets().getLast().count());
+      text.append('~').append(part.row().outer().count());
+    }
+    if (part.stepped()) {
+      text.append('=').append(part.rows().getLast().inner().count());
     }
     text.append(" x").append(part.count());
-    text.append(part.spacing() == Spacing.UNEVEN ? " uneven" : "");
-    part.ring().ifPresent(teeth -> text.append(" ring ").append(teeth.count()));
-    return text.toString();
+    text.append(
+        part.spacing() == Spacing.EQUAL
+            ? ""
+            : " " + part.spacing().name().toLowerCase(Locale.ROOT));
+    return text.append(central("ring", part, Row::ring, part.ringsTied())).toString();
+  }
+
+  private static String central(
+      String word, Planetary part, Function<Row, Optional<Teeth>> wheel, boolean tied) {
+    if (part.rows().stream().map(wheel).allMatch(Optional::isEmpty)) {
+      return "";
+    }
+    List<String> counts =
+        part.rows().stream()
+            .map(row -> wheel.apply(row).map(z -> Integer.toString(z.count())).orElse(NONE))
+            .toList();
+    return " " + word + " " + String.join(tied ? "=" : "/", counts);
   }
 
   static Planetary read(String name, Statement statement) throws BadStatement {
@@ -51,38 +90,131 @@ final class PlanetaryText {
   }
 
   private Planetary readAll(String name, Statement statement) throws BadStatement {
-    Set<String> seen = new HashSet<>();
     while (!statement.atEnd()) {
       Token word = statement.expectWord(EXPECTED);
       String member = word.text().toLowerCase(Locale.ROOT);
       if (!List.of("sun", "planet", "ring").contains(member)) {
         throw Statement.unexpected(word, EXPECTED);
       }
-      if (!seen.add(member)) {
+      if (wheels.containsKey(member)) {
         throw new BadStatement(word.problem("a second " + member + " in one set: leave one"));
       }
-      switch (member) {
-        case "sun" -> sun = Optional.of(readCount(statement));
-        case "ring" -> ring = Optional.of(readRing(statement));
-        default -> readPlanets(statement);
+      wheels.put(member, readWheels(member, word, statement));
+      if (member.equals("planet")) {
+        readNumber(statement);
       }
     }
-    if (planets.isEmpty()) {
+    Wheels planets = wheels.get("planet");
+    if (planets == null) {
       throw Statement.unexpected(statement.peek(), "planet with a tooth count, as in planet 15 x3");
     }
-    if (sun.isEmpty() && ring.isEmpty()) {
+    if (wheels.size() == 1) {
       throw Statement.unexpected(statement.peek(), "a sun or a ring for the planets to run on");
     }
-    return new Planetary(name, sun, planets, count, spacing, ring);
+    requireOneShape(planets);
+    return planets.stepped() ? twoRows(name, statement) : oneRow(name);
   }
 
-  private void readPlanets(Statement statement) throws BadStatement {
-    statement.split("[xX\u00d7]");
-    planets.add(readCount(statement));
-    if (statement.accept("~")) {
-      statement.split("[xX\u00d7]");
-      planets.add(readCount(statement));
+  /** Either every wheel has a value a row or none has. */
+  private void requireOneShape(Wheels planets) throws BadStatement {
+    for (String member : List.of("sun", "ring")) {
+      Wheels central = wheels.get(member);
+      if (central != null && central.stepped() != planets.stepped()) {
+        int count = central.rows.stream().flatMap(Optional::stream).findFirst().orElseThrow();
+        throw new BadStatement(
+            central.stepped()
+                ? planets.word.problem(
+                    "the "
+                        + member
+                        + " has two rows, the planets one: write a count for each row,"
+                        + " such as 18=18")
+                : central.word.problem(
+                    "the planets have two rows: write "
+                        + String.format("%1$d/- or -/%1$d, or %1$d=%1$d for one ", count)
+                        + member
+                        + " in both rows"));
+      }
     }
+    if (spacing == Spacing.CLOCKED && !planets.stepped()) {
+      throw new BadStatement(
+          planets.word.problem(
+              "clocked planets have two rows, such as 18=16: with one leave clocked out"));
+    }
+  }
+
+  private Planetary oneRow(String name) {
+    List<Teeth> planets =
+        wheels.get("planet").rows.stream().flatMap(Optional::stream).map(Teeth::external).toList();
+    return Planetary.oneRow(
+        name, new Row(central("sun", 0), planets, central("ring", 0)), count, spacing);
+  }
+
+  private Planetary twoRows(String name, Statement statement) throws BadStatement {
+    List<Row> rows = new ArrayList<>();
+    for (int row = 0; row < 2; row++) {
+      Optional<Teeth> planet = wheels.get("planet").in(row, Teeth::external);
+      Optional<Teeth> sun = central("sun", row);
+      Optional<Teeth> ring = central("ring", row);
+      if (sun.isEmpty() && ring.isEmpty()) {
+        throw new BadStatement(
+            statement.peek().problem("row " + (row + 1) + " has no sun and no ring: add one"));
+      }
+      rows.add(new Row(sun, List.of(planet.orElseThrow()), ring));
+    }
+    return new Planetary(name, rows, isTied("sun"), isTied("ring"), count, spacing);
+  }
+
+  private boolean isTied(String member) {
+    return wheels.containsKey(member) && wheels.get(member).tied;
+  }
+
+  private Optional<Teeth> central(String member, int row) {
+    return Optional.ofNullable(wheels.get(member))
+        .flatMap(w -> w.in(row, member.equals("ring") ? Teeth::internal : Teeth::external));
+  }
+
+  private static Wheels readWheels(String member, Token word, Statement statement)
+      throws BadStatement {
+    boolean planet = member.equals("planet");
+    if (planet) {
+      statement.split(TIMES_SIGN);
+    }
+    statement.split("/");
+    List<Optional<Integer>> rows = new ArrayList<>();
+    rows.add(readCount(member, statement));
+    statement.splitAfter("/");
+    Token sign = statement.peek();
+    boolean tied = sign.is("=");
+    boolean paired = planet && sign.is("~");
+    if (!tied && !paired && !sign.is("/")) {
+      if (rows.getFirst().isEmpty()) {
+        throw Statement.unexpected(sign, "a value for the second row too, such as -/51");
+      }
+      return new Wheels(word, rows, false, false);
+    }
+    if (planet && sign.is("/")) {
+      throw new BadStatement(
+          sign.problem(
+              "the planets of both rows are one body: write = instead of /; planets that turn apart"
+                  + " are two sets joined at their carriers"));
+    }
+    statement.next();
+    if (planet) {
+      statement.split(TIMES_SIGN);
+    }
+    rows.add(readCount(member, statement));
+    boolean none = rows.stream().anyMatch(Optional::isEmpty);
+    if (tied && none) {
+      throw new BadStatement(
+          sign.problem("one " + member + " in both rows needs a count in each: write / beside -"));
+    }
+    if (rows.stream().allMatch(Optional::isEmpty)) {
+      throw new BadStatement(sign.problem("no " + member + " in either row: leave it out"));
+    }
+    return new Wheels(word, rows, tied, paired);
+  }
+
+  private void readNumber(Statement statement) throws BadStatement {
     if (TIMES.matcher(statement.peek().text()).matches()) {
       Token times = statement.next();
       count = planetsAt(times, times.text().substring(1));
@@ -95,6 +227,8 @@ final class PlanetaryText {
     }
     if (statement.accept("uneven")) {
       spacing = Spacing.UNEVEN;
+    } else if (statement.accept("clocked")) {
+      spacing = Spacing.CLOCKED;
     }
   }
 
@@ -106,21 +240,20 @@ final class PlanetaryText {
     return planets;
   }
 
-  private static Teeth readCount(Statement statement) throws BadStatement {
+  /** A count, or {@code -} for none; the {@code i} of internal teeth may stand behind a ring's. */
+  private static Optional<Integer> readCount(String member, Statement statement)
+      throws BadStatement {
     Token token = statement.expectWord(TOOTH_COUNT);
-    if (!COUNT.matcher(token.text()).matches()) {
-      throw Statement.unexpected(token, TOOTH_COUNT);
+    boolean ring = member.equals("ring");
+    if (token.is(NONE) && !member.equals("planet")) {
+      return Optional.empty();
     }
-    return Statement.at(token, Integer.parseInt(token.text()), Teeth::external);
-  }
-
-  /** A ring's count; the {@code i} of internal teeth may stand behind it. */
-  private static Teeth readRing(Statement statement) throws BadStatement {
-    Token token = statement.expectWord(TOOTH_COUNT);
-    Matcher digits = COUNT.matcher(token.text().replaceFirst("[iI]$", ""));
+    Matcher digits = (ring ? RING : COUNT).matcher(token.text());
     if (!digits.matches()) {
       throw Statement.unexpected(token, TOOTH_COUNT);
     }
-    return Statement.at(token, Integer.parseInt(digits.group()), Teeth::internal);
+    int teeth = Integer.parseInt(ring ? digits.group(1) : digits.group());
+    Statement.at(token, teeth, ring ? Teeth::internal : Teeth::external);
+    return Optional.of(teeth);
   }
 }

@@ -46,19 +46,18 @@ record Carried(List<PlacedWheel> first, List<PlacedWheel> copies, List<PlacedCar
       Planetary set, int k, Map<MemberId, PlacedWheel> first, List<PlacedWheel> copies) {
     PlanetGeometry geometry = new PlanetGeometry(set);
     Map<MemberId, PlacedWheel> here = new HashMap<>(first);
-    List<Mesh> meshes = new ArrayList<>(set.meshes());
-    if (set.sun().isEmpty()) {
-      // From the ring inwards, there being no sun to start from.
-      meshes = meshes.reversed();
-    }
-    for (Mesh mesh : meshes) {
-      MemberId planet = set.sun().isPresent() ? mesh.b() : mesh.a();
-      if (set.isPlanet(planet)) {
-        PlacedWheel base = first.get(planet);
-        PlacedWheel moved = base.carried(k, base.orbit().orElseThrow(), geometry.axis(planet, k));
-        PlacedWheel copy = Phases.meshing(here.get(mesh.other(planet)), moved);
-        here.put(planet, copy);
-        copies.add(copy);
+    for (int row = 0; row < set.rows().size(); row++) {
+      boolean sun = set.rows().get(row).sun().isPresent();
+      // From the ring inwards where there is no sun to start from.
+      for (Mesh mesh : sun ? set.meshes(row) : set.meshes(row).reversed()) {
+        MemberId planet = sun ? mesh.b() : mesh.a();
+        if (set.isPlanet(planet)) {
+          PlacedWheel base = first.get(planet);
+          PlacedWheel moved = base.carried(k, base.orbit().orElseThrow(), geometry.axis(planet, k));
+          PlacedWheel copy = Phases.meshing(here.get(mesh.other(planet)), moved);
+          here.put(planet, copy);
+          copies.add(copy);
+        }
       }
     }
   }
@@ -69,7 +68,8 @@ record Carried(List<PlacedWheel> first, List<PlacedWheel> copies, List<PlacedCar
     for (int k = 0; k < set.count(); k++) {
       pins.addAll(geometry.axes(k));
     }
-    double planet = set.planets().getLast().count() / 2.0;
+    double planet =
+        set.rows().stream().mapToInt(row -> row.outer().count()).max().orElseThrow() / 2.0;
     double plate = Math.max(geometry.innerRadius(), geometry.outerRadius()) + PLATE_SHARE * planet;
     return new PlacedCarrier(set.carrierId(), axis, plane, 0, 0, set.count(), pins, plate);
   }

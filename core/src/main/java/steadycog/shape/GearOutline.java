@@ -22,43 +22,40 @@ public final class GearOutline {
    * @param thinning material taken off every flank at the pitch circle, in modules
    */
   public static Outline of(Teeth teeth, Detail detail, double thinning) {
-    return of(teeth, 0, detail, thinning);
+    return of(teeth, Cut.STANDARD, detail, thinning);
   }
 
-  /**
-   * The same with the teeth of an internal wheel shifted outwards by {@code shift} modules (profile
-   * shift, ISO 21771); external wheels are cut without.
-   */
-  static Outline of(Teeth teeth, double shift, Detail detail, double thinning) {
+  /** The same with teeth cut as {@code cut} says. */
+  static Outline of(Teeth teeth, Cut cut, Detail detail, double thinning) {
     return teeth.internal()
-        ? internal(teeth.count(), shift, detail, thinning)
-        : external(teeth.count(), detail, thinning);
+        ? internal(teeth.count(), cut.shift(), detail, thinning)
+        : external(teeth.count(), cut, detail, thinning);
   }
 
   /** Radius of the tooth tips: outermost of an external wheel, innermost of an internal one. */
-  public static double tipRadius(Teeth teeth) {
+  static double tipRadius(Teeth teeth, Cut cut) {
     return teeth.internal()
-        ? ringTip(teeth.count(), 0)
-        : new ToothProfile(teeth.count(), BasicRack.ISO_53_A, 0).tipRadius();
+        ? ringTip(teeth.count(), cut.shift())
+        : new ToothProfile(teeth.count(), cut, BasicRack.ISO_53_A, 0).tipRadius();
   }
 
   /** Radius of the roots. */
-  public static double rootRadius(Teeth teeth) {
+  static double rootRadius(Teeth teeth, Cut cut) {
     double dedendum = BasicRack.ISO_53_A.dedendum();
     return teeth.internal()
-        ? teeth.count() / 2.0 + dedendum
-        : new ToothProfile(teeth.count(), BasicRack.ISO_53_A, 0).rootRadius();
+        ? teeth.count() / 2.0 + cut.shift() + dedendum
+        : new ToothProfile(teeth.count(), cut, BasicRack.ISO_53_A, 0).rootRadius();
   }
 
   /**
    * Radius of the whole body: the tips of an external wheel, the rim's outside of an internal one.
    */
-  public static double bodyRadius(Teeth teeth) {
-    return teeth.internal() ? rootRadius(teeth) + RIM : tipRadius(teeth);
+  static double bodyRadius(Teeth teeth, Cut cut) {
+    return teeth.internal() ? rootRadius(teeth, cut) + RIM : tipRadius(teeth, cut);
   }
 
-  private static Outline external(int count, Detail detail, double thinning) {
-    ToothProfile profile = new ToothProfile(count, BasicRack.ISO_53_A, thinning);
+  private static Outline external(int count, Cut cut, Detail detail, double thinning) {
+    ToothProfile profile = new ToothProfile(count, cut, BasicRack.ISO_53_A, thinning);
     return ringOf(count, profile.points(detail));
   }
 

@@ -1,46 +1,88 @@
 package steadycog.shape;
 
 import steadycog.train.Mesh;
+import steadycog.train.Planetary;
 import steadycog.train.Teeth;
+import steadycog.train.Train;
 
 /**
- * The geometry of one meshing pair at its standard centre distance, in modules and radians: no
- * profile shift, the basic rack's addendum, so the working pressure angle is the rack's (ISO
- * 21771).
+ * The geometry of one meshing pair, in modules and radians (ISO 21771): as a rule at its standard
+ * centre distance without profile shift, so that the working pressure angle is the rack's.
  *
  * @param pinion the smaller external wheel; of an internal pair the wheel inside
  * @param gear the other wheel
  * @param ringAddendum addendum of an internal gear, in modules; the rack's unless it is shortened
+ * @param centreDistance at which the two run
  */
-public record PairGeometry(Teeth pinion, Teeth gear, double ringAddendum) {
+public record PairGeometry(
+    Teeth pinion,
+    Teeth gear,
+    double ringAddendum,
+    Cut pinionCut,
+    Cut gearCut,
+    double centreDistance) {
   private static final BasicRack RACK = BasicRack.ISO_53_A;
 
   public static PairGeometry of(Mesh mesh) {
     return of(mesh.teeth(mesh.pinion()), mesh.teeth(mesh.gear()));
   }
 
+  /** The pair without shift at its standard distance. */
   public static PairGeometry of(Teeth pinion, Teeth gear) {
-    return new PairGeometry(pinion, gear, RACK.addendum());
+    double distance = (gear.count() + (gear.internal() ? -1 : 1) * pinion.count()) / 2.0;
+    return new PairGeometry(pinion, gear, RACK.addendum(), Cut.STANDARD, Cut.STANDARD, distance);
+  }
+
+  /** A mesh as it runs in {@code train}, shifted where its set asks for that. */
+  public static PairGeometry in(Train train, Mesh mesh) {
+    return train.partOf(mesh.a()) instanceof Planetary set ? in(set, mesh) : of(mesh);
+  }
+
+  /** A mesh of {@code set}, shifted as its rows ask for. */
+  public static PairGeometry in(Planetary set, Mesh mesh) {
+    if (!set.stepped()) {
+      return of(mesh);
+    }
+    return in(new PlanetGeometry(set), mesh);
+  }
+
+  /** A mesh of a set of two rows whose geometry is known already. */
+  static PairGeometry in(PlanetGeometry geometry, Mesh mesh) {
+    return new PairGeometry(
+        mesh.teeth(mesh.pinion()),
+        mesh.teeth(mesh.gear()),
+        RACK.addendum(),
+        geometry.cut(mesh.pinion()),
+        geometry.cut(mesh.gear()),
+        geometry.innerRadius());
   }
 
   public PairGeometry withRingAddendum(double addendum) {
-    return new PairGeometry(pinion, gear, addendum);
+    return new PairGeometry(pinion, gear, addendum, pinionCut, gearCut, centreDistance);
   }
 
   public boolean internal() {
     return gear.internal();
   }
 
-  public double centreDistance() {
-    return (gear.count() + (internal() ? -1 : 1) * pinion.count()) / 2.0;
-  }
-
   private double pinionTip() {
-    return pinion.count() / 2.0 + RACK.addendum();
+    return externalTip(pinion, pinionCut);
   }
 
   private double gearTip() {
-    return internal() ? gear.count() / 2.0 - ringAddendum : gear.count() / 2.0 + RACK.addendum();
+    return internal()
+        ? gear.count() / 2.0 + gearCut.shift() - ringAddendum
+        : externalTip(gear, gearCut);
+  }
+
+  private static double externalTip(Teeth teeth, Cut cut) {
+    return teeth.count() / 2.0 + RACK.addendum() + cut.shift() - cut.shortening();
+  }
+
+  /** The working pressure angle: the rack's at the standard distance. */
+  private double working() {
+    double bases = internal() ? base(gear) - base(pinion) : base(gear) + base(pinion);
+    return acos(bases / centreDistance);
   }
 
   private static double base(Teeth teeth) {
@@ -61,7 +103,7 @@ public record PairGeometry(Teeth pinion, Teeth gear, double ringAddendum) {
   public double contactRatio() {
     double pinionReach = reach(pinionTip(), base(pinion));
     double gearReach = reach(gearTip(), base(gear));
-    double across = centreDistance() * Math.sin(RACK.pressureAngle());
+    double across = centreDistance * Math.sin(working());
     double length =
         internal() ? pinionReach - gearReach + across : pinionReach + gearReach - across;
     return length / (Math.PI * Math.cos(RACK.pressureAngle()));
@@ -73,7 +115,7 @@ public record PairGeometry(Teeth pinion, Teeth gear, double ringAddendum) {
    * gears).
    */
   public double interferenceMargin() {
-    double furthest = Math.hypot(base(gear), centreDistance() * Math.sin(RACK.pressureAngle()));
+    double furthest = Math.hypot(base(gear), centreDistance * Math.sin(working()));
     return furthest - gearTip();
   }
 
@@ -84,7 +126,7 @@ public record PairGeometry(Teeth pinion, Teeth gear, double ringAddendum) {
   public double involuteMargin() {
     return (double) pinion.count() / gear.count()
         - 1
-        + Math.tan(tipAngle(gearTip(), base(gear))) / Math.tan(RACK.pressureAngle());
+        + Math.tan(tipAngle(gearTip(), base(gear))) / Math.tan(working());
   }
 
   /**
@@ -92,13 +134,13 @@ public record PairGeometry(Teeth pinion, Teeth gear, double ringAddendum) {
    * aa2 - th2 in radians; negative when they collide.
    */
   public double trochoidMargin() {
-    double a = centreDistance();
+    double a = centreDistance;
     double r1 = pinionTip();
     double r2 = gearTip();
     if (r2 >= a + r1) {
       return Math.PI;
     }
-    double invWorking = BasicRack.involute(RACK.pressureAngle());
+    double invWorking = BasicRack.involute(working());
     double invTip1 = BasicRack.involute(tipAngle(r1, base(pinion)));
     double invTip2 = BasicRack.involute(tipAngle(r2, base(gear)));
     double th1 = acos((r2 * r2 - r1 * r1 - a * a) / (2 * a * r1)) + invTip1 - invWorking;
@@ -120,7 +162,7 @@ public record PairGeometry(Teeth pinion, Teeth gear, double ringAddendum) {
     }
     double th1 = Math.asin(Math.sqrt((1 - cosines * cosines) / (1 - ratio * ratio)));
     double th2 = Math.asin(Math.sqrt((1 / (cosines * cosines) - 1) / (1 / (ratio * ratio) - 1)));
-    double working = BasicRack.involute(RACK.pressureAngle());
+    double working = BasicRack.involute(working());
     return th1
         + BasicRack.involute(tip1)
         - working

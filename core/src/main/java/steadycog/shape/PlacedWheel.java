@@ -8,7 +8,7 @@ import steadycog.train.Teeth;
  * A wheel where it stands in the face view, marks at twelve o'clock and teeth in mesh.
  *
  * @param copy which of several equal wheels, from 0: planets are one member
- * @param shift profile shift of an internal wheel, in modules, outwards positive
+ * @param cut profile shift and tips
  * @param bodyRadius of the whole wheel, a ring's rim included
  * @param phase angle of a tooth's (of a ring: a space's) centre-line, radians
  */
@@ -16,7 +16,7 @@ public record PlacedWheel(
     MemberId id,
     int copy,
     Teeth teeth,
-    double shift,
+    Cut cut,
     int axis,
     int plane,
     double x,
@@ -27,19 +27,19 @@ public record PlacedWheel(
     implements Placed {
 
   /** A wheel with its first tooth pointing to the right. */
-  static PlacedWheel of(MemberId id, Teeth teeth, double shift, int axis, int plane) {
+  static PlacedWheel of(MemberId id, Teeth teeth, Cut cut, int axis, int plane) {
     return new PlacedWheel(
         id,
         0,
         teeth,
-        shift,
+        cut,
         axis,
         plane,
         0,
         0,
         0,
         Optional.empty(),
-        GearOutline.bodyRadius(teeth) + shift);
+        GearOutline.bodyRadius(teeth, cut));
   }
 
   public double distanceTo(Placed other) {
@@ -48,27 +48,24 @@ public record PlacedWheel(
 
   /** The toothed outline about the wheel's own axis, its reference to the right, in modules. */
   public Outline outline(Detail detail, double thinning) {
-    return GearOutline.of(teeth, shift, detail, thinning);
+    return GearOutline.of(teeth, cut, detail, thinning);
   }
 
   /** Radius of the tooth tips: of an internal wheel the innermost. */
   public double tipRadius() {
-    return teeth.internal()
-        ? GearOutline.ringTip(teeth.count(), shift)
-        : GearOutline.tipRadius(teeth);
+    return GearOutline.tipRadius(teeth, cut);
   }
 
   public double rootRadius() {
-    return GearOutline.rootRadius(teeth) + shift;
+    return GearOutline.rootRadius(teeth, cut);
   }
 
   PlacedWheel withPhase(double turned) {
-    return new PlacedWheel(id, copy, teeth, shift, axis, plane, x, y, turned, orbit, bodyRadius);
+    return new PlacedWheel(id, copy, teeth, cut, axis, plane, x, y, turned, orbit, bodyRadius);
   }
 
   PlacedWheel at(double newX, double newY) {
-    return new PlacedWheel(
-        id, copy, teeth, shift, axis, plane, newX, newY, phase, orbit, bodyRadius);
+    return new PlacedWheel(id, copy, teeth, cut, axis, plane, newX, newY, phase, orbit, bodyRadius);
   }
 
   /** Copy {@code number} of this wheel, carried round the axis of {@code about}. */
@@ -77,7 +74,7 @@ public record PlacedWheel(
         id,
         number,
         teeth,
-        shift,
+        cut,
         axis,
         plane,
         about.x() + axisAt.x(),

@@ -272,19 +272,12 @@ final class Placing {
   private List<PlacedWheel> template(int axis) {
     return axes.wheelsOn(axis).stream()
         .filter(member -> member.teeth().isPresent() && train.partOf(member.id()).involute())
-        .map(m -> PlacedWheel.of(m.id(), teeth(m), shift(m), axis, planes.get(m.id())))
+        .map(m -> PlacedWheel.of(m.id(), teeth(m), Cut.of(train, m.id()), axis, planes.get(m.id())))
         .toList();
   }
 
   private static Teeth teeth(Member member) {
     return member.teeth().orElseThrow();
-  }
-
-  /** Rings alone are shifted, to reach planets that their count does not fit. */
-  private double shift(Member member) {
-    return train.partOf(member.id()) instanceof Planetary set && member.id().equals(set.ringId())
-        ? new PlanetGeometry(set).ringShift()
-        : 0;
   }
 
   private double cost(int axis, double x, double y) {

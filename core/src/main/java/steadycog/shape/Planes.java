@@ -11,6 +11,7 @@ import java.util.Set;
 import steadycog.train.Member;
 import steadycog.train.MemberId;
 import steadycog.train.Mesh;
+import steadycog.train.Planetary;
 import steadycog.train.Train;
 
 /** Which plane along the axes each wheel lies in: meshing wheels share one, keyed wheels do not. */
@@ -44,7 +45,8 @@ final class Planes {
       List<Member> shaft = shafts.wheelsOn(shafts.of(at));
       for (Member keyed : shaft) {
         if (!planes.containsKey(keyed.id())) {
-          planes.put(keyed.id(), nextFree(shaft, planes.get(at)));
+          int step = isBefore(train, keyed.id(), at) ? -1 : 1;
+          planes.put(keyed.id(), nextFree(shaft, planes.get(at), step));
           queue.add(keyed.id());
         }
       }
@@ -56,30 +58,43 @@ final class Planes {
     return planes.values().stream().mapToInt(Integer::intValue).max().orElse(-1) + 1;
   }
 
-  private int nextFree(List<Member> shaft, int from) {
+  private int nextFree(List<Member> shaft, int from, int step) {
     Set<Integer> taken = new HashSet<>();
     shaft.forEach(member -> taken.add(planes.getOrDefault(member.id(), Integer.MIN_VALUE)));
     int plane = from;
     while (taken.contains(plane)) {
-      plane++;
+      plane += step;
     }
     return plane;
   }
 
   /**
    * Whatever {@code member} meshes with, and the carriers of those meshes; of a carrier its wheels.
+   * A carrier lies behind the last row of its planets.
    */
   private static List<MemberId> mates(Train train, MemberId member) {
     List<MemberId> all = new ArrayList<>();
     for (Mesh mesh : train.meshes()) {
+      boolean carried = mesh.carrier().isPresent() && inLastRow(train, mesh);
       if (mesh.touches(member)) {
         all.add(mesh.other(member));
-        mesh.carrier().ifPresent(all::add);
-      } else if (mesh.carrier().filter(member::equals).isPresent()) {
+        mesh.carrier().filter(carrier -> carried).ifPresent(all::add);
+      } else if (carried && mesh.carrier().get().equals(member)) {
         all.add(mesh.a());
         all.add(mesh.b());
       }
     }
     return all;
+  }
+
+  private static boolean inLastRow(Train train, Mesh mesh) {
+    return !(train.partOf(mesh.a()) instanceof Planetary set)
+        || set.rowOf(mesh.a()).orElse(0) == set.rows().size() - 1;
+  }
+
+  /** Whether {@code member} lies in an earlier row of its set than {@code other} does. */
+  private static boolean isBefore(Train train, MemberId member, MemberId other) {
+    return train.partOf(member) instanceof Planetary set
+        && set.rowOf(member).orElse(0) < set.rowOf(other).orElse(0);
   }
 }

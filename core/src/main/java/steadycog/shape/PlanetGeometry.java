@@ -4,20 +4,29 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
-import org.apache.commons.numbers.fraction.BigFraction;
-import steadycog.number.Exact;
 import steadycog.train.MemberId;
+import steadycog.train.Mesh;
 import steadycog.train.Planetary;
+import steadycog.train.Planetary.Row;
 import steadycog.train.Teeth;
 
 /**
- * Where the planets of a set stand, in modules and turns about the carrier's axis, and what the
- * ring must do to reach them. Planets run at the standard centre distance from the sun (with no sun
- * from the ring); a ring of other than S + 2 P teeth is cut with a profile shift that brings it to
- * them where there is one (Müller, <i>Epicyclic Drive Trains</i>; ISO 21771 for the shift).
+ * Where the planets of a set stand, in modules about the carrier's axis, and what its wheels must
+ * do to reach them. Planets of one row run at the standard centre distance from the sun (with no
+ * sun from the ring), and a ring of other than S + 2 P teeth is cut with a profile shift that
+ * brings it to them. Two rows share one distance, halfway between the smallest and the largest that
+ * their pairs would have by themselves, so that the worst pair is distorted least; every wheel is
+ * shifted to it (Müller, <i>Epicyclic Drive Trains</i>; ISO 21771 for shift and working angle).
  */
-public record PlanetGeometry(Planetary part) {
+public final class PlanetGeometry {
   private static final double ANGLE = BasicRack.ISO_53_A.pressureAngle();
+  private static final double ADDENDUM = BasicRack.ISO_53_A.addendum();
+
+  /** Flatter flanks than this no longer carry: the shared distance is kept from asking for them. */
+  private static final double LEAST_WORKING = Math.toRadians(14.5);
+
+  /** Steeper ones press the bearings apart and leave pointed teeth. */
+  private static final double MOST_WORKING = Math.toRadians(30);
 
   /** A point about the carrier's axis: radius in modules, angle in radians from the right. */
   public record Polar(double radius, double angle) {
@@ -30,41 +39,84 @@ public record PlanetGeometry(Planetary part) {
     }
   }
 
+  private final Planetary part;
+  private final List<List<Mesh>> rows = new ArrayList<>();
+  private final double shared;
+
+  /** The geometry of {@code part}; its meshes are worked out once. */
+  public PlanetGeometry(Planetary part) {
+    this.part = part;
+    for (int row = 0; row < part.rows().size(); row++) {
+      rows.add(part.meshes(row));
+    }
+    this.shared = part.stepped() ? sharedRadius() : 0;
+  }
+
+  private Mesh first() {
+    return rows.getFirst().getFirst();
+  }
+
   private int planet(int index) {
-    return part.planets().get(index).count();
+    return part.row().planets().get(index).count();
   }
 
   private static int count(Optional<Teeth> teeth) {
     return teeth.orElseThrow().count();
   }
 
-  private boolean between() {
-    return part.sun().isPresent() && part.ring().isPresent();
+  /** Twice the standard centre distance of a pair in modules: S + P or R - P, in teeth. */
+  private static int span(Mesh mesh) {
+    int pinion = mesh.teeth(mesh.pinion()).count();
+    int gear = mesh.teeth(mesh.gear()).count();
+    return mesh.internal() ? gear - pinion : gear + pinion;
   }
 
   /**
-   * By how many teeth the ring differs from S + 2 P: positive, the ring is too large. Empty for
-   * paired planets, which reach any ring in reach, and where sun or ring is missing.
+   * By how many teeth the larger wheel of a mesh differs from what the first mesh of the set asks
+   * for: for the ring of one row R - S - 2 P. Positive, it is too large. Zero for paired planets,
+   * which reach any ring in reach.
    */
-  public OptionalInt stretch() {
-    return between() && !part.paired()
-        ? OptionalInt.of(count(part.ring()) - count(part.sun()) - 2 * planet(0))
-        : OptionalInt.empty();
+  public int stretch(Mesh mesh) {
+    return part.paired() ? 0 : span(mesh) - span(first());
   }
 
-  /** The ring's teeth less twice the planet's: the sun that would fit. Empty for paired planets. */
-  public OptionalInt virtualSun() {
-    return part.ring().isPresent() && !part.paired()
-        ? OptionalInt.of(count(part.ring()) - 2 * planet(0))
+  /** The teeth by which all wheels together are too large or too small. */
+  public int distortion() {
+    int sum = 0;
+    for (List<Mesh> row : rows) {
+      for (Mesh mesh : row) {
+        sum += Math.abs(stretch(mesh));
+      }
+    }
+    return sum;
+  }
+
+  /**
+   * By how many teeth the ring of one row differs from S + 2 P: positive, the ring is too large.
+   * Empty for paired planets, for two rows, and where sun or ring is missing.
+   */
+  public OptionalInt stretch() {
+    boolean closed = !part.stepped() && !part.paired() && rows.getFirst().size() == 2;
+    return closed ? OptionalInt.of(stretch(rows.getFirst().getLast())) : OptionalInt.empty();
+  }
+
+  /** A row's ring teeth less twice the planet's: the sun that would fit. Empty for pairs. */
+  public OptionalInt virtualSun(int row) {
+    Row here = part.rows().get(row);
+    return here.ring().isPresent() && !here.paired()
+        ? OptionalInt.of(count(here.ring()) - 2 * here.inner().count())
         : OptionalInt.empty();
   }
 
   /** Distance of the first planet's (of pairs the inner planet's) axis from the carrier's. */
   public double innerRadius() {
-    if (part.sun().isPresent()) {
-      return (count(part.sun()) + planet(0)) / 2.0;
+    if (part.stepped()) {
+      return shared;
     }
-    double outer = (count(part.ring()) - planet(part.planets().size() - 1)) / 2.0;
+    if (part.row().sun().isPresent()) {
+      return (count(part.row().sun()) + planet(0)) / 2.0;
+    }
+    double outer = (count(part.row().ring()) - part.row().outer().count()) / 2.0;
     return part.paired() ? Math.abs(outer - pairDistance()) : Math.abs(outer);
   }
 
@@ -73,9 +125,23 @@ public record PlanetGeometry(Planetary part) {
     if (!part.paired()) {
       return innerRadius();
     }
-    return part.ring().isPresent()
-        ? (count(part.ring()) - planet(1)) / 2.0
+    return part.row().ring().isPresent()
+        ? (count(part.row().ring()) - planet(1)) / 2.0
         : innerRadius() + pairDistance();
+  }
+
+  private double sharedRadius() {
+    int least = Integer.MAX_VALUE;
+    int most = Integer.MIN_VALUE;
+    for (List<Mesh> row : rows) {
+      for (Mesh mesh : row) {
+        least = Math.min(least, span(mesh));
+        most = Math.max(most, span(mesh));
+      }
+    }
+    double halfway = (least + most) / 4.0;
+    double steep = most / 2.0 * Math.cos(ANGLE) / Math.cos(LEAST_WORKING);
+    return Math.abs(Math.max(halfway, steep));
   }
 
   private double pairDistance() {
@@ -103,13 +169,13 @@ public record PlanetGeometry(Planetary part) {
   }
 
   /**
-   * Where the axes of copy {@code k} stand, one a planet of the set, before the crank is turned.
-   * The gap between the last and the first planet is at twelve o'clock, where the carrier's mark
-   * is.
+   * Where the axes of copy {@code k} stand, one a planet of the set, before the crank is turned;
+   * both rows of a planet share one. The gap between the last and the first planet is at twelve
+   * o'clock, where the carrier's mark is.
    */
   public List<Polar> axes(int k) {
     double first = Math.PI / 2 + Math.PI / part.count();
-    double angle = first + 2 * Math.PI * turnsTo(k).doubleValue();
+    double angle = first + 2 * Math.PI * new PlanetPlaces(part).turnsTo(k).doubleValue();
     return part.paired()
         ? List.of(new Polar(innerRadius(), angle), new Polar(outerRadius(), angle + pairAngle()))
         : List.of(new Polar(innerRadius(), angle));
@@ -117,60 +183,8 @@ public record PlanetGeometry(Planetary part) {
 
   /** Where the axis of {@code planet} of copy {@code k} stands. */
   Polar axis(MemberId planet, int k) {
-    return axes(k).get(part.planetIds().indexOf(planet));
-  }
-
-  /**
-   * Planets go in wherever the teeth of sun and ring agree: every 1/(S + R) of a turn, for pairs
-   * every 1/(R - S). Empty where one of the two is missing and any place will do.
-   */
-  public OptionalInt places() {
-    if (!between()) {
-      return OptionalInt.empty();
-    }
-    int sun = count(part.sun());
-    int ring = count(part.ring());
-    return OptionalInt.of(part.paired() ? Math.abs(ring - sun) : ring + sun);
-  }
-
-  /** From the first planet to planet {@code k} on the carrier, as a fraction of a turn. */
-  public BigFraction turnsTo(int k) {
-    boolean uneven = part.spacing() == Planetary.Spacing.UNEVEN && places().orElse(0) > 0;
-    return uneven ? nearestPlace(k) : equalPlace(k);
-  }
-
-  private BigFraction equalPlace(int k) {
-    return Exact.of(k, part.count());
-  }
-
-  /**
-   * The place next to equal spacing where planet {@code k}'s teeth fit, as a fraction of a turn.
-   */
-  public BigFraction nearestPlace(int k) {
-    int places = places().orElseThrow();
-    return Exact.of(Math.round((double) k * places / part.count()), places);
-  }
-
-  /**
-   * By what part of a tooth planet {@code k} misses where its teeth would fit, between -1/2 and
-   * 1/2; zero where it goes in.
-   */
-  public BigFraction misfit(int k) {
-    if (places().isEmpty()) {
-      return BigFraction.ZERO;
-    }
-    BigFraction teeth = turnsTo(k).multiply(places().getAsInt());
-    return teeth.subtract(BigFraction.of(Exact.floor(teeth.add(Exact.of(1, 2)))));
-  }
-
-  /** Whether every planet goes in. */
-  public boolean assembles() {
-    for (int k = 1; k < part.count(); k++) {
-      if (!Exact.isZero(misfit(k))) {
-        return false;
-      }
-    }
-    return true;
+    List<Polar> axes = axes(k);
+    return part.paired() ? axes.get(part.planetIds().indexOf(planet)) : axes.getFirst();
   }
 
   /**
@@ -179,13 +193,27 @@ public record PlanetGeometry(Planetary part) {
    */
   public double neighbourMargin() {
     double least = Double.POSITIVE_INFINITY;
+    for (int row = 0; row < part.rows().size(); row++) {
+      least = Math.min(least, neighbourMargin(row));
+    }
+    return least;
+  }
+
+  /** The same for the planets of one row. */
+  public double neighbourMargin(int row) {
+    double least = Double.POSITIVE_INFINITY;
+    List<Teeth> planets = part.rows().get(row).planets();
+    double addendum = ADDENDUM + planetShift(row) - shortening(row);
     List<Polar> first = new ArrayList<>();
     for (int k = 0; k < part.count(); k++) {
       List<Polar> next = axes(k);
       for (int earlier = 0; earlier < first.size(); earlier++) {
+        Polar a = first.get(earlier);
+        int teeth = planets.get(earlier % next.size()).count();
         for (int own = 0; own < next.size(); own++) {
-          int other = earlier % next.size();
-          least = Math.min(least, gap(first.get(earlier), other, next.get(own), own));
+          Polar b = next.get(own);
+          double tips = (teeth + planets.get(own).count()) / 2.0 + 2 * addendum;
+          least = Math.min(least, Math.hypot(a.x() - b.x(), a.y() - b.y()) - tips);
         }
       }
       first.addAll(next);
@@ -193,37 +221,97 @@ public record PlanetGeometry(Planetary part) {
     return least;
   }
 
-  private double gap(Polar a, int planetA, Polar b, int planetB) {
-    double tips = (planet(planetA) + planet(planetB)) / 2.0 + 2 * BasicRack.ISO_53_A.addendum();
-    return Math.hypot(a.x() - b.x(), a.y() - b.y()) - tips;
+  /**
+   * The working pressure angle of a pair, radians; not a number where no shift brings the two to
+   * their distance.
+   */
+  public double workingAngle(Mesh mesh) {
+    if (part.paired() || stretch(mesh) == 0 && !part.stepped()) {
+      return ANGLE;
+    }
+    return Math.acos(span(mesh) / 2.0 * Math.cos(ANGLE) / innerRadius());
   }
 
-  /**
-   * The working pressure angle between planet and ring, radians; not a number where no shift brings
-   * the ring to the planets.
-   */
-  public double ringWorkingAngle() {
-    double standard = (count(part.ring()) - planet(part.planets().size() - 1)) / 2.0;
-    return Math.acos(standard * Math.cos(ANGLE) / outerRadius());
+  /** Sum (of an internal pair difference) of profile shifts that the working angle asks for. */
+  private double shiftOf(Mesh mesh) {
+    double turns = BasicRack.involute(workingAngle(mesh)) - BasicRack.involute(ANGLE);
+    return span(mesh) * turns / (2 * Math.tan(ANGLE));
   }
 
-  /**
-   * The profile shift of the ring, in modules, outwards positive; zero where it needs none and
-   * where none would do.
-   */
-  public double ringShift() {
-    if (stretch().orElse(0) == 0) {
+  /** Sun and planet of a row share what their pair asks for; planets cut in one are alike. */
+  private double planetShift(int row) {
+    if (!part.stepped()) {
       return 0;
     }
-    double working = ringWorkingAngle();
-    double turns = BasicRack.involute(working) - BasicRack.involute(ANGLE);
-    double shift = (count(part.ring()) - planet(0)) * turns / (2 * Math.tan(ANGLE));
+    int from = part.rows().get(row).sun().isPresent() ? row : 1 - row;
+    Row sunny = part.rows().get(from);
+    boolean alike = sunny.inner().equals(part.rows().get(row).inner());
+    return sunny.sun().isPresent() && alike ? finite(shiftOf(rows.get(from).getFirst()) / 2) : 0;
+  }
+
+  /**
+   * The profile shift of a wheel, in modules, outwards positive; zero where it needs none and where
+   * none would do.
+   */
+  public double shift(MemberId wheel) {
+    OptionalInt row = part.rowOf(wheel);
+    if (row.isEmpty() || part.paired()) {
+      return 0;
+    }
+    double planet = planetShift(row.getAsInt());
+    if (part.isPlanet(wheel)) {
+      return planet;
+    }
+    Mesh mesh =
+        rows.get(row.getAsInt()).stream().filter(m -> m.touches(wheel)).findFirst().orElseThrow();
+    return finite(mesh.internal() ? shiftOf(mesh) + planet : shiftOf(mesh) - planet);
+  }
+
+  /**
+   * What is taken off the tips of a row's sun and planets, in modules, so that shifted teeth keep
+   * their clearance (ISO 21771, tip alteration).
+   */
+  private double shortening(int row) {
+    if (!part.stepped() || part.rows().get(row).sun().isEmpty()) {
+      return 0;
+    }
+    Mesh mesh = rows.get(row).getFirst();
+    return Math.max(0, finite(shiftOf(mesh) - (innerRadius() - span(mesh) / 2.0)));
+  }
+
+  private static double finite(double shift) {
     return Double.isNaN(shift) ? 0 : shift;
   }
 
-  /** Whether a profile shift of the ring of at most one module brings it to the planets. */
-  public boolean ringReaches() {
-    return stretch().orElse(0) == 0
-        || !Double.isNaN(ringWorkingAngle()) && Math.abs(ringShift()) <= 1;
+  /** How a wheel of the set is cut. */
+  public Cut cut(MemberId wheel) {
+    OptionalInt row = part.rowOf(wheel);
+    return row.isEmpty()
+        ? Cut.STANDARD
+        : new Cut(shift(wheel), part.ringIds().contains(wheel) ? 0 : shortening(row.getAsInt()));
+  }
+
+  /**
+   * The module at which the wheels of a mesh would meet at the set's distance without any shift, as
+   * a multiple of the set's.
+   */
+  public double closingModule(Mesh mesh) {
+    return 2 * innerRadius() / span(mesh);
+  }
+
+  /**
+   * Whether profile shifts bring all wheels to the planets: by at most one module for the ring of
+   * one row, at working angles that carry for two.
+   */
+  public boolean reaches() {
+    return rows.stream().allMatch(row -> row.stream().allMatch(this::reaches));
+  }
+
+  private boolean reaches(Mesh mesh) {
+    if (stretch(mesh) == 0 && !part.stepped()) {
+      return true;
+    }
+    double working = workingAngle(mesh);
+    return part.stepped() ? working <= MOST_WORKING : Math.abs(shiftOf(mesh)) <= 1;
   }
 }

@@ -15,6 +15,7 @@ final class ToothProfile {
 
   private static final int FILLET_SAMPLES = 48;
   private static final double LEAST_TIP_HALF_WIDTH = 0.02;
+  private static final double HAIR = 1e-6;
 
   /** A point in polar form: radius in modules, angle from the centre-line in radians, positive. */
   record Point(double radius, double angle) {}
@@ -26,33 +27,41 @@ final class ToothProfile {
   private final double halfAngleAtPitch;
   private final double thinning;
   private final int teeth;
+  private final Cut cut;
+
+  /** A profile without shift. */
+  ToothProfile(int teeth, BasicRack rack, double thinning) {
+    this(teeth, Cut.STANDARD, rack, thinning);
+  }
 
   /**
    * A profile of {@code teeth} teeth.
    *
    * @param thinning material taken off each flank at the pitch circle, in modules along the arc
    */
-  ToothProfile(int teeth, BasicRack rack, double thinning) {
+  ToothProfile(int teeth, Cut cut, BasicRack rack, double thinning) {
     this.teeth = teeth;
+    this.cut = cut;
     this.rack = rack;
     this.thinning = thinning;
     this.depth = Math.min(1, (double) teeth / FULL_DEPTH_FROM);
     this.pitchRadius = teeth / 2.0;
     this.baseRadius = pitchRadius * Math.cos(rack.pressureAngle());
-    this.halfAngleAtPitch = Math.PI / (2.0 * teeth) - thinning / pitchRadius;
+    double thicker = cut.shift() * Math.tan(rack.pressureAngle());
+    this.halfAngleAtPitch = Math.PI / (2.0 * teeth) + (thicker - thinning) / pitchRadius;
   }
 
   double tipRadius() {
-    double wanted = pitchRadius + depth * rack.addendum();
+    double wanted = pitchRadius + depth * rack.addendum() + cut.shift() - cut.shortening();
     double narrowest = LEAST_TIP_HALF_WIDTH;
-    while (wanted > pitchRadius && involuteAngle(wanted) * wanted < narrowest) {
+    while (wanted > baseRadius && involuteAngle(wanted) * wanted < narrowest) {
       wanted -= 0.01;
     }
     return wanted;
   }
 
   double rootRadius() {
-    return pitchRadius - depth * rack.dedendum();
+    return pitchRadius - depth * rack.dedendum() + cut.shift();
   }
 
   /**
@@ -91,8 +100,9 @@ final class ToothProfile {
                 * (halfPitch - bottom * tan)
                 * Math.cos(rack.pressureAngle())
                 / (1 - Math.sin(rack.pressureAngle())));
-    double centreDepth = bottom - rounding;
-    double centreAside = halfPitch - centreDepth * tan - rounding / Math.cos(rack.pressureAngle());
+    double centreAside =
+        halfPitch - (bottom - rounding) * tan - rounding / Math.cos(rack.pressureAngle());
+    double centreDepth = depthBelowRolling(bottom - rounding);
     List<Point> points = new ArrayList<>();
     for (int k = 0; k <= FILLET_SAMPLES; k++) {
       double along = centreDepth / tan * k / FILLET_SAMPLES;
@@ -105,12 +115,19 @@ final class ToothProfile {
     return points;
   }
 
+  /** The rack's reference line is moved out by the shift; a hair keeps the normal defined. */
+  private double depthBelowRolling(double depth) {
+    double below = depth - cut.shift();
+    return Math.abs(below) < HAIR ? HAIR : below;
+  }
+
   /**
    * Where the rack tip's rounding touches when its centre stands {@code along} past the pitch
    * point: the contact normal goes through the pitch point (law of gearing).
    */
   private Point trochoid(double along, double centreDepth, double centreAside, double rounding) {
-    double length = Math.hypot(along, centreDepth);
+    // A centre above the rolling line, as a large shift gives, touches towards the pitch point.
+    double length = Math.copySign(Math.hypot(along, centreDepth), centreDepth);
     double x = along + rounding * along / length;
     double y = pitchRadius - centreDepth - rounding * centreDepth / length;
     double roll = (along - centreAside) / pitchRadius;

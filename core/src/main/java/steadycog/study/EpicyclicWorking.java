@@ -9,7 +9,6 @@ import java.util.stream.Stream;
 import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.motion.Motion;
 import steadycog.number.Exact;
-import steadycog.shape.PlanetGeometry;
 import steadycog.train.Drive;
 import steadycog.train.Member;
 import steadycog.train.MemberId;
@@ -33,8 +32,8 @@ public record EpicyclicWorking(
   /**
    * (w_last - w_carrier) / (w_first - w_carrier) = basic ratio, solved for the member not given.
    *
-   * @param first the innermost wheel
-   * @param last the outermost wheel
+   * @param first the innermost wheel; with two rows a wheel whose turns are given
+   * @param last the outermost wheel; with two rows the other wheel that is given, or taken off
    * @param basic turns of the last for one turn of the first with the carrier held
    */
   public record RelativeMotion(
@@ -86,7 +85,7 @@ public record EpicyclicWorking(
     if (given.size() != 2 || !atShafts || !study.motion().mechanism().roles().locks().isEmpty()) {
       return Optional.empty();
     }
-    RelativeMotion relative = relative(set, given);
+    RelativeMotion relative = relative(set, study.motion(), given);
     TurnTable table = table(set, given);
     PitchLine pitchLine = pitchLine(set, given);
     boolean agrees =
@@ -116,27 +115,46 @@ public record EpicyclicWorking(
     return all;
   }
 
-  /** Turns of every wheel for one of the first with the carrier held, mesh by mesh. */
-  private static Map<MemberId, BigFraction> onFixedAxes(Planetary set) {
+  /** Turns of every wheel for one of {@code first} with the carrier held, mesh by mesh. */
+  private static Map<MemberId, BigFraction> onFixedAxes(Planetary set, MemberId first) {
     Map<MemberId, BigFraction> turns = new LinkedHashMap<>();
-    turns.put(set.wheels().getFirst().id(), BigFraction.ONE);
-    for (Mesh mesh : set.meshes()) {
-      BigFraction quotient = Exact.of(mesh.teethA().count(), mesh.teethB().count());
-      BigFraction step = mesh.internal() ? quotient : quotient.negate();
-      turns.put(mesh.b(), turns.get(mesh.a()).multiply(step));
+    turns.put(first, BigFraction.ONE);
+    while (turns.size() < set.wheels().size()) {
+      for (Mesh mesh : set.meshes()) {
+        BigFraction quotient = Exact.of(mesh.teethA().count(), mesh.teethB().count());
+        BigFraction step = mesh.internal() ? quotient : quotient.negate();
+        reach(turns, mesh.a(), mesh.b(), step);
+      }
+      set.keyed().forEach(join -> reach(turns, join.a(), join.b(), BigFraction.ONE));
     }
     turns.put(set.carrierId(), BigFraction.ZERO);
     return turns;
   }
 
-  private static RelativeMotion relative(Planetary set, List<Given> given) {
-    Map<MemberId, BigFraction> fixed = onFixedAxes(set);
+  /** Takes turns over from whichever of two wheels has them: b makes {@code step} for one of a. */
+  private static void reach(
+      Map<MemberId, BigFraction> turns, MemberId a, MemberId b, BigFraction step) {
+    if (turns.containsKey(a)) {
+      turns.putIfAbsent(b, turns.get(a).multiply(step));
+    } else if (turns.containsKey(b)) {
+      turns.put(a, turns.get(b).divide(step));
+    }
+  }
+
+  private static RelativeMotion relative(Planetary set, Motion motion, List<Given> given) {
+    MemberId carrier = set.carrierId();
     MemberId first = set.wheels().getFirst().id();
     MemberId last = set.wheels().getLast().id();
-    MemberId carrier = set.carrierId();
+    if (set.stepped()) {
+      List<MemberId> ends = new ArrayList<>(given.stream().map(Given::member).toList());
+      motion.mechanism().roles().take().ifPresent(take -> ends.add(take.member()));
+      ends.remove(carrier);
+      first = ends.get(0);
+      last = ends.get(1);
+    }
+    Map<MemberId, BigFraction> fixed = onFixedAxes(set, first);
     BigFraction basic = fixed.get(last);
-    Map<MemberId, BigFraction> known = new LinkedHashMap<>();
-    given.forEach(g -> known.put(g.member, g.turns));
+    Map<MemberId, BigFraction> known = values(given);
     BigFraction ofFirst = known.get(first);
     BigFraction ofLast = known.get(last);
     BigFraction ofCarrier = known.get(carrier);
@@ -154,7 +172,7 @@ public record EpicyclicWorking(
   }
 
   private static TurnTable table(Planetary set, List<Given> given) {
-    Map<MemberId, BigFraction> fixed = onFixedAxes(set);
+    Map<MemberId, BigFraction> fixed = onFixedAxes(set, set.wheels().getFirst().id());
     BigFraction one = fixed.get(given.getFirst().member);
     BigFraction two = fixed.get(given.getLast().member);
     BigFraction apartTurns =
@@ -187,40 +205,33 @@ public record EpicyclicWorking(
     private PitchLines() {}
 
     /**
-     * A planet moves as one rigid lever: its pin at radius a goes with v, its pitch point towards
-     * the sun with v - w p1, that towards the ring with v + w p2.
+     * A planet moves as one rigid lever: its pin goes with v, its pitch point towards a sun with v
+     * - w p, that towards a ring with v + w p, each in its row.
      */
     static PitchLine of(Planetary set, Map<MemberId, BigFraction> given) {
-      BigFraction planet = BigFraction.of(set.planets().getFirst().count());
-      BigFraction pin = Exact.of((long) (2 * new PlanetGeometry(set).innerRadius()), 2);
+      Mesh innermost = set.meshes().getFirst();
+      int inner = innermost.teethA().count();
+      int outer = innermost.teethB().count();
+      BigFraction pin = Exact.of(innermost.internal() ? Math.abs(outer - inner) : outer + inner, 2);
       List<Lever> levers = new ArrayList<>();
       levers.add(new Lever(set.carrierId(), pin, BigFraction.ZERO));
-      set.sun()
-          .map(teeth -> BigFraction.of(teeth.count()))
-          .ifPresent(
-              sun ->
-                  levers.add(
-                      new Lever(
-                          set.sunId(),
-                          pin.multiply(sun).divide(sun.add(planet)),
-                          pin.multiply(planet).divide(sun.add(planet)).negate())));
-      set.ring()
-          .map(teeth -> BigFraction.of(teeth.count()))
-          .ifPresent(
-              ring ->
-                  levers.add(
-                      new Lever(
-                          set.ringId(),
-                          pin.multiply(ring).divide(ring.subtract(planet)),
-                          pin.multiply(planet).divide(ring.subtract(planet)))));
-      return solved(set.planetIds().getFirst(), pin, levers, given);
+      for (Mesh mesh : set.meshes()) {
+        boolean sun = !mesh.internal();
+        MemberId central = sun ? mesh.a() : mesh.b();
+        BigFraction wheel = BigFraction.of(mesh.teeth(central).count());
+        BigFraction planet = BigFraction.of(mesh.teeth(mesh.other(central)).count());
+        BigFraction span = sun ? wheel.add(planet) : wheel.subtract(planet);
+        BigFraction arm = pin.multiply(planet).divide(span);
+        levers.add(new Lever(central, pin.multiply(wheel).divide(span), sun ? arm.negate() : arm));
+      }
+      return solved(set.planetIds(), levers, given);
     }
 
     /** A point at {@code radius} from the carrier's axis, {@code arm} beyond the planet's pin. */
     private record Lever(MemberId member, BigFraction radius, BigFraction arm) {}
 
     private static PitchLine solved(
-        MemberId planet, BigFraction pin, List<Lever> levers, Map<MemberId, BigFraction> given) {
+        List<MemberId> planets, List<Lever> levers, Map<MemberId, BigFraction> given) {
       List<BigFraction[]> equations = new ArrayList<>();
       for (Lever lever : levers) {
         BigFraction turns = given.get(lever.member);
@@ -229,13 +240,15 @@ public record EpicyclicWorking(
               new BigFraction[] {BigFraction.ONE, lever.arm, turns.multiply(lever.radius)});
         }
       }
-      if (given.containsKey(planet)) {
-        equations.add(new BigFraction[] {BigFraction.ZERO, BigFraction.ONE, given.get(planet)});
+      for (MemberId planet : planets) {
+        if (given.containsKey(planet)) {
+          equations.add(new BigFraction[] {BigFraction.ZERO, BigFraction.ONE, given.get(planet)});
+        }
       }
       BigFraction[] answer = twoUnknowns(equations.get(0), equations.get(1));
       Map<MemberId, BigFraction> turns = new LinkedHashMap<>();
       List<PitchLine.Point> points = new ArrayList<>();
-      turns.put(planet, answer[1]);
+      planets.forEach(planet -> turns.put(planet, answer[1]));
       for (Lever lever : levers) {
         BigFraction speed = answer[0].add(answer[1].multiply(lever.arm));
         turns.put(lever.member, speed.divide(lever.radius));

@@ -95,7 +95,9 @@ public record KindChoice(
   /** Ring held and carrier out for the same direction, carrier held and ring out for the other. */
   private static Roles roles(Planetary set, boolean same) {
     return roles(
-        set.sunId(), same ? set.ringId() : set.carrierId(), same ? set.carrierId() : set.ringId());
+        set.sunId(0),
+        same ? set.ringId(0) : set.carrierId(),
+        same ? set.carrierId() : set.ringId(0));
   }
 
   private static Roles roles(MemberId drive, MemberId hold, MemberId take) {
@@ -133,8 +135,8 @@ public record KindChoice(
       return Optional.empty();
     }
     Planetary one = front.get();
-    int ring = one.ring().orElseThrow().count();
-    int sun = one.sun().orElseThrow().count();
+    int ring = one.row().ring().orElseThrow().count();
+    int sun = one.row().sun().orElseThrow().count();
     BigFraction rest = wanted.divide(Exact.of(sun + ring, sun));
     return bestSet("second", rest)
         .map(
@@ -142,14 +144,14 @@ public record KindChoice(
               boolean same = wanted.signum() > 0;
               Roles roles =
                   new Roles(
-                      List.of(Drive.of(one.sunId())),
-                      List.of(one.ringId(), same ? two.ringId() : two.carrierId()),
-                      Optional.of(Take.of(same ? two.carrierId() : two.ringId())),
+                      List.of(Drive.of(one.sunId(0))),
+                      List.of(one.ringId(0), same ? two.ringId(0) : two.carrierId()),
+                      Optional.of(Take.of(same ? two.carrierId() : two.ringId(0))),
                       List.of());
               Train train =
                   new Train(
                       List.of(one, two),
-                      List.of(new Join(one.carrierId(), two.sunId())),
+                      List.of(new Join(one.carrierId(), two.sunId(0))),
                       List.of(),
                       List.of(),
                       Optional.empty(),

@@ -125,6 +125,27 @@ public record Study(
         .flatMap(torque -> relative.map(speed -> 0.0 - watts(torque, speed)));
   }
 
+  /**
+   * Circulating power: the largest power that any mesh passes as seen on its carrier over the power
+   * that goes in, without losses. Well above 1 it is why sets of high ratio run hot and bind
+   * (Müller). Empty where torques do not follow or nothing moves.
+   */
+  public Optional<Double> circulation() {
+    double most = 0;
+    for (int k = 0; k < train.meshes().size(); k++) {
+      Optional<Double> power = meshPower(k);
+      if (power.isEmpty()) {
+        return Optional.empty();
+      }
+      most = Math.max(most, Math.abs(power.get()));
+    }
+    double in = 0;
+    for (MemberId member : motion.mechanism().bodies()) {
+      in += Math.max(0, power(member).orElse(0.0));
+    }
+    return in > 0 && most > 0 ? Optional.of(most / in) : Optional.empty();
+  }
+
   /** Teeth that pass the mesh in one turn of the input. */
   public Optional<BigFraction> teethPassed(Mesh mesh) {
     return new TurnCount(motion, BigFraction.ONE).teethPassed(mesh);

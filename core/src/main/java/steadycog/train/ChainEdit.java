@@ -3,8 +3,6 @@ package steadycog.train;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.function.Predicate;
-import java.util.function.UnaryOperator;
 import steadycog.train.Parallel.Link;
 
 /**
@@ -85,7 +83,8 @@ public final class ChainEdit {
     try {
       Parallel shorter = new Parallel(chain.name(), wheels, links);
       return Optional.of(
-          renamed(train, shorter, id -> shifted(chain, id, at, -1), id -> !id.equals(member)));
+          train.replacing(
+              chain, shorter, id -> shifted(chain, id, at, -1), id -> !id.equals(member)));
     } catch (IllegalArgumentException twoRings) {
       return Optional.empty();
     }
@@ -101,7 +100,7 @@ public final class ChainEdit {
       links.set(at, after.orElse(Link.MESH));
     }
     Parallel longer = new Parallel(chain.name(), wheels, links);
-    return renamed(train, longer, id -> shifted(chain, id, at - 1, 1), id -> true);
+    return train.replacing(chain, longer, id -> shifted(chain, id, at - 1, 1), id -> true);
   }
 
   /**
@@ -118,49 +117,7 @@ public final class ChainEdit {
   private static Train naming(Train train, String name) {
     Parallel old = (Parallel) train.parts().getFirst();
     Parallel named = new Parallel(name, old.wheels(), old.links());
-    UnaryOperator<MemberId> rename = id -> new MemberId(name, id.name());
-    return new Train(
-        List.of(named),
-        train.joins().stream().map(join -> renamed(join, rename)).toList(),
-        train.coaxials().stream().map(join -> renamed(join, rename)).toList(),
-        places(train, rename, id -> true),
-        train.pitch(),
-        train.roles().renamed(rename, id -> true));
-  }
-
-  private static Train renamed(
-      Train train, Parallel changed, UnaryOperator<MemberId> rename, Predicate<MemberId> stays) {
-    List<Part> parts =
-        train.parts().stream()
-            .map(part -> part.name().equals(changed.name()) ? changed : part)
-            .toList();
-    return new Train(
-        parts,
-        kept(train.joins(), rename, stays),
-        kept(train.coaxials(), rename, stays),
-        places(train, rename, stays),
-        train.pitch(),
-        train.roles().renamed(rename, stays));
-  }
-
-  private static List<Join> kept(
-      List<Join> joins, UnaryOperator<MemberId> rename, Predicate<MemberId> stays) {
-    return joins.stream()
-        .filter(join -> stays.test(join.a()) && stays.test(join.b()))
-        .map(join -> renamed(join, rename))
-        .toList();
-  }
-
-  private static List<Place> places(
-      Train train, UnaryOperator<MemberId> rename, Predicate<MemberId> stays) {
-    return train.places().stream()
-        .filter(place -> stays.test(place.member()))
-        .map(place -> new Place(rename.apply(place.member()), place.degrees()))
-        .toList();
-  }
-
-  static Join renamed(Join join, UnaryOperator<MemberId> rename) {
-    return new Join(rename.apply(join.a()), rename.apply(join.b()));
+    return train.replacing(old, named, id -> new MemberId(name, id.name()), id -> true);
   }
 
   private static String freeName(Train train, String base) {

@@ -1,5 +1,9 @@
 package steadycog.train;
 
+import java.util.List;
+import java.util.function.Predicate;
+import java.util.function.UnaryOperator;
+
 /** Two members that turn as one: keyed to the same shaft, joined, or locked by a clutch. */
 public record Join(MemberId a, MemberId b) {
 
@@ -10,5 +14,14 @@ public record Join(MemberId a, MemberId b) {
   /** The member that {@code member}, one of the two, is tied to. */
   public MemberId other(MemberId member) {
     return a.equals(member) ? b : a;
+  }
+
+  /** {@code joins} for members under other names, without those of members that do not stay. */
+  static List<Join> renamed(
+      List<Join> joins, UnaryOperator<MemberId> rename, Predicate<MemberId> stays) {
+    return joins.stream()
+        .filter(join -> stays.test(join.a) && stays.test(join.b))
+        .map(join -> new Join(rename.apply(join.a), rename.apply(join.b)))
+        .toList();
   }
 }

@@ -26,6 +26,14 @@ public sealed interface Part permits Parallel, Planetary, Cycloidal, StrainWave 
   /** The members that a shaft can reach from outside, in the order of the card. */
   List<MemberId> shafts();
 
+  /**
+   * The member whose name the body of {@code wheel} goes by: itself, unless it is a wheel in
+   * another row of a body that has a name already.
+   */
+  default MemberId body(MemberId wheel) {
+    return wheel;
+  }
+
   /** How many equal wheels {@code member} stands for: the planets of a set count as one member. */
   default int copies(MemberId member) {
     return 1;

@@ -1,116 +1,310 @@
 package steadycog.train;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalInt;
 
 /**
- * Planets on a carrier between a sun, a ring, or both. With paired planets the inner one meshes
- * with the sun, the outer one with the ring, and both with each other.
+ * Planets on a carrier between a sun, a ring, or both, in one row or two. With paired planets the
+ * inner one meshes with the sun, the outer one with the ring, and both with each other. With two
+ * rows every planet is one body with teeth in both, {@code planet} in the first and {@code planet2}
+ * in the second; a sun or ring in both rows is two bodies, {@code sun1} and {@code sun2}, unless
+ * they are tied: then the first keeps the bare name.
  *
- * @param sun external teeth; empty where there is none
- * @param planets the planet, or inner and outer planet, external
+ * @param rows one or two, the first at the drive end; with two no planets are paired
+ * @param sunsTied whether the suns of both rows are one body; false unless there are two
+ * @param ringsTied whether the rings of both rows are one body; false unless there are two
  * @param count how many planets (or pairs) the carrier holds, 1 to {@value #MOST_PLANETS}
- * @param spacing where they stand on the carrier
- * @param ring internal teeth; empty where there is none, but only if there is a sun
+ * @param spacing how they are made to go in
  */
 public record Planetary(
-    String name,
-    Optional<Teeth> sun,
-    List<Teeth> planets,
-    int count,
-    Spacing spacing,
-    Optional<Teeth> ring)
+    String name, List<Row> rows, boolean sunsTied, boolean ringsTied, int count, Spacing spacing)
     implements Part {
   public static final int MOST_PLANETS = 12;
   private static final String SUN = "sun";
   private static final String RING = "ring";
+  private static final String PLANET = "planet";
   private static final String CARRIER = "carrier";
 
-  /** Where planets stand on the carrier. */
+  /** How planets are made to go in between the central wheels. */
   public enum Spacing {
-    /** All gaps alike. */
+    /** All gaps and all planets alike. */
     EQUAL,
-    /** Each in the place next to equal spacing where its teeth fit. */
-    UNEVEN
+    /** Planets alike, each in the place next to equal spacing where its teeth fit. */
+    UNEVEN,
+    /** All gaps alike; the rows of every planet turned against each other as its place asks for. */
+    CLOCKED
   }
 
-  public Planetary {
-    planets = List.copyOf(planets);
-    if (sun.isEmpty() && ring.isEmpty()) {
-      throw new IllegalArgumentException("a planetary set needs a sun or a ring");
+  /**
+   * The wheels of one plane.
+   *
+   * @param sun external teeth; empty where there is none
+   * @param planets the planet, or inner and outer planet, external
+   * @param ring internal teeth; empty where there is none, but only if there is a sun
+   */
+  public record Row(Optional<Teeth> sun, List<Teeth> planets, Optional<Teeth> ring) {
+    public Row {
+      planets = planets.stream().map(teeth -> Teeth.external(teeth.count())).toList();
+      if (sun.isEmpty() && ring.isEmpty()) {
+        throw new IllegalArgumentException("a planetary set needs a sun or a ring in every row");
+      }
+      if (planets.isEmpty() || planets.size() > 2) {
+        throw new IllegalArgumentException("one planet, or an inner and an outer one");
+      }
+      sun = sun.map(teeth -> Teeth.external(teeth.count()));
+      ring = ring.map(teeth -> Teeth.internal(teeth.count()));
     }
-    if (planets.isEmpty() || planets.size() > 2) {
-      throw new IllegalArgumentException("one planet, or an inner and an outer one");
+
+    /** A row of single planets; a count of 0 leaves the sun or the ring out. */
+    public static Row of(int sun, int planet, int ring) {
+      return new Row(
+          sun == 0 ? Optional.empty() : Optional.of(Teeth.external(sun)),
+          List.of(Teeth.external(planet)),
+          ring == 0 ? Optional.empty() : Optional.of(Teeth.internal(ring)));
+    }
+
+    /** Whether an inner and an outer planet run between sun and ring. */
+    public boolean paired() {
+      return planets.size() == 2;
+    }
+
+    /** The planet, or the one that meshes with the sun. */
+    public Teeth inner() {
+      return planets.getFirst();
+    }
+
+    /** The planet, or the one that meshes with the ring. */
+    public Teeth outer() {
+      return planets.getLast();
+    }
+
+    private Row with(Place place, Teeth teeth) {
+      List<Teeth> changed = new ArrayList<>(planets);
+      switch (place.kind) {
+        case PLANET -> changed.set(place.index, teeth);
+        case SUN -> {
+          return new Row(Optional.of(teeth), planets, ring);
+        }
+        case RING -> {
+          return new Row(sun, planets, Optional.of(teeth));
+        }
+      }
+      return new Row(sun, changed, ring);
+    }
+  }
+
+  private enum Kind {
+    SUN,
+    PLANET,
+    RING
+  }
+
+  /** Where a wheel sits: its row, and of paired planets which. */
+  private record Place(int row, Kind kind, int index) {}
+
+  public Planetary {
+    rows = List.copyOf(rows);
+    if (rows.isEmpty() || rows.size() > 2) {
+      throw new IllegalArgumentException("one row of planets or two");
+    }
+    if (rows.size() == 2 && rows.stream().anyMatch(Row::paired)) {
+      throw new IllegalArgumentException("paired planets have one row");
+    }
+    if (rows.size() == 1 && spacing == Spacing.CLOCKED) {
+      throw new IllegalArgumentException("planets of one row have nothing to be clocked against");
     }
     if (count < 1 || count > MOST_PLANETS) {
       throw new IllegalArgumentException("planets x" + count + ": expected x1 to x" + MOST_PLANETS);
     }
-    sun = sun.map(teeth -> Teeth.external(teeth.count()));
-    planets = planets.stream().map(teeth -> Teeth.external(teeth.count())).toList();
-    ring = ring.map(teeth -> Teeth.internal(teeth.count()));
+    sunsTied = sunsTied && rows.size() == 2 && rows.stream().allMatch(r -> r.sun.isPresent());
+    ringsTied = ringsTied && rows.size() == 2 && rows.stream().allMatch(r -> r.ring.isPresent());
   }
 
   /** A set of sun, single planets and ring, evenly spaced. */
   public static Planetary of(String name, int sun, int planet, int count, int ring) {
-    return new Planetary(
-        name,
-        Optional.of(Teeth.external(sun)),
-        List.of(Teeth.external(planet)),
-        count,
-        Spacing.EQUAL,
-        Optional.of(Teeth.internal(ring)));
+    return oneRow(name, Row.of(sun, planet, ring), count, Spacing.EQUAL);
   }
 
-  /** Whether an inner and an outer planet run between sun and ring. */
+  /** A set with one row. */
+  public static Planetary oneRow(String name, Row row, int count, Spacing spacing) {
+    return new Planetary(name, List.of(row), false, false, count, spacing);
+  }
+
+  /** A set with two rows of evenly spaced planets, its suns and rings bodies of their own. */
+  public static Planetary twoRows(String name, Row first, Row second, int count) {
+    return new Planetary(name, List.of(first, second), false, false, count, Spacing.EQUAL);
+  }
+
+  /** The row that every set has. */
+  public Row row() {
+    return rows.getFirst();
+  }
+
+  /** Whether there are two rows. */
+  public boolean stepped() {
+    return rows.size() == 2;
+  }
+
   public boolean paired() {
-    return planets.size() == 2;
+    return row().paired();
   }
 
-  public MemberId sunId() {
-    return new MemberId(name, SUN);
+  /** The sun of a row; what it is called depends on the other row. */
+  public MemberId sunId(int row) {
+    boolean both = stepped() && rows.get(0).sun.isPresent() && rows.get(1).sun.isPresent();
+    return central(SUN, row, both, sunsTied);
   }
 
-  public MemberId ringId() {
-    return new MemberId(name, RING);
+  /** The ring of a row; what it is called depends on the other row. */
+  public MemberId ringId(int row) {
+    boolean both = stepped() && rows.get(0).ring.isPresent() && rows.get(1).ring.isPresent();
+    return central(RING, row, both, ringsTied);
+  }
+
+  private MemberId central(String bare, int row, boolean both, boolean tied) {
+    boolean plain = !both || tied && row == 0;
+    return new MemberId(name, plain ? bare : bare + (row + 1));
   }
 
   public MemberId carrierId() {
     return new MemberId(name, CARRIER);
   }
 
-  /** The planet, or the inner and the outer one. */
+  /** The planet of a row, or its inner and outer one. */
+  public List<MemberId> planetIds(int row) {
+    if (paired()) {
+      return List.of(new MemberId(name, "planet_inner"), new MemberId(name, "planet_outer"));
+    }
+    return List.of(new MemberId(name, row == 0 ? PLANET : PLANET + "2"));
+  }
+
+  /** The planets of all rows. */
   public List<MemberId> planetIds() {
-    return paired()
-        ? List.of(new MemberId(name, "planet_inner"), new MemberId(name, "planet_outer"))
-        : List.of(new MemberId(name, "planet"));
+    List<MemberId> all = new ArrayList<>();
+    for (int row = 0; row < rows.size(); row++) {
+      all.addAll(planetIds(row));
+    }
+    return all;
+  }
+
+  /** The rings of all rows. */
+  public List<MemberId> ringIds() {
+    List<MemberId> all = new ArrayList<>();
+    for (int row = 0; row < rows.size(); row++) {
+      if (rows.get(row).ring.isPresent()) {
+        all.add(ringId(row));
+      }
+    }
+    return all;
   }
 
   public boolean isPlanet(MemberId member) {
     return planetIds().contains(member);
   }
 
-  /** The wheels in the order in which they mesh, from the sun outwards. */
+  /** The row in which a wheel lies; empty for the carrier and for members of other parts. */
+  public OptionalInt rowOf(MemberId member) {
+    Optional<Place> place = placeOf(member);
+    return place.isPresent() ? OptionalInt.of(place.get().row) : OptionalInt.empty();
+  }
+
+  /** The wheels of a row in the order in which they mesh, from the sun outwards. */
+  public List<Member> wheels(int row) {
+    return members(places(row));
+  }
+
+  /** All wheels in the order of the card; of one row from the sun outwards. */
   public List<Member> wheels() {
-    List<Member> all = new ArrayList<>();
-    sun.ifPresent(teeth -> all.add(new Member(sunId(), Optional.of(teeth))));
-    for (int k = 0; k < planets.size(); k++) {
-      all.add(new Member(planetIds().get(k), Optional.of(planets.get(k))));
+    if (!stepped()) {
+      return wheels(0);
     }
-    ring.ifPresent(teeth -> all.add(new Member(ringId(), Optional.of(teeth))));
+    List<Place> all = new ArrayList<>(places());
+    all.sort(Comparator.comparing(Place::kind));
+    return members(all);
+  }
+
+  private List<Member> members(List<Place> places) {
+    List<Member> all = new ArrayList<>();
+    places.forEach(place -> all.add(member(place)));
     return all;
+  }
+
+  /** Every wheel's place, row by row, each from the sun outwards. */
+  private List<Place> places() {
+    List<Place> all = new ArrayList<>();
+    for (int row = 0; row < rows.size(); row++) {
+      all.addAll(places(row));
+    }
+    return all;
+  }
+
+  private List<Place> places(int row) {
+    Row here = rows.get(row);
+    List<Place> all = new ArrayList<>();
+    if (here.sun.isPresent()) {
+      all.add(new Place(row, Kind.SUN, 0));
+    }
+    for (int k = 0; k < here.planets.size(); k++) {
+      all.add(new Place(row, Kind.PLANET, k));
+    }
+    if (here.ring.isPresent()) {
+      all.add(new Place(row, Kind.RING, 0));
+    }
+    return all;
+  }
+
+  private MemberId idAt(Place place) {
+    return switch (place.kind) {
+      case SUN -> sunId(place.row);
+      case PLANET -> planetIds(place.row).get(place.index);
+      case RING -> ringId(place.row);
+    };
+  }
+
+  private Member member(Place place) {
+    Row row = rows.get(place.row);
+    Teeth teeth =
+        switch (place.kind) {
+          case SUN -> row.sun.orElseThrow();
+          case PLANET -> row.planets.get(place.index);
+          case RING -> row.ring.orElseThrow();
+        };
+    return new Member(idAt(place), Optional.of(teeth));
+  }
+
+  private Optional<Place> placeOf(MemberId member) {
+    if (member.part().equals(name)) {
+      for (Place place : places()) {
+        if (idAt(place).equals(member)) {
+          return Optional.of(place);
+        }
+      }
+    }
+    return Optional.empty();
   }
 
   @Override
   public List<Member> members() {
-    List<Member> all = wheels();
+    List<Member> all = new ArrayList<>(wheels());
     all.add(new Member(carrierId(), Optional.empty()));
     return all;
   }
 
   @Override
   public List<Mesh> meshes() {
-    List<Member> wheels = wheels();
+    List<Mesh> all = new ArrayList<>();
+    for (int row = 0; row < rows.size(); row++) {
+      all.addAll(meshes(row));
+    }
+    return all;
+  }
+
+  /** The meshes of a row, from the sun outwards. */
+  public List<Mesh> meshes(int row) {
+    List<Member> wheels = wheels(row);
     List<Mesh> all = new ArrayList<>();
     for (int k = 1; k < wheels.size(); k++) {
       Member a = wheels.get(k - 1);
@@ -127,20 +321,56 @@ public record Planetary(
   }
 
   @Override
-  public List<Join> inLine() {
+  public List<Join> keyed() {
+    if (!stepped()) {
+      return List.of();
+    }
     List<Join> all = new ArrayList<>();
-    sun.ifPresent(teeth -> all.add(new Join(sunId(), carrierId())));
-    ring.ifPresent(teeth -> all.add(new Join(ringId(), carrierId())));
+    all.add(new Join(planetIds(0).getFirst(), planetIds(1).getFirst()));
+    if (sunsTied) {
+      all.add(new Join(sunId(0), sunId(1)));
+    }
+    if (ringsTied) {
+      all.add(new Join(ringId(0), ringId(1)));
+    }
     return all;
   }
 
+  @Override
+  public List<Join> inLine() {
+    return wheels().stream()
+        .map(Member::id)
+        .filter(wheel -> !isPlanet(wheel))
+        .map(wheel -> new Join(wheel, carrierId()))
+        .toList();
+  }
+
   /**
-   * Sun, ring and carrier; where one of the first two is missing, the last planet takes its place.
+   * Every sun and ring that is a body of its own, and the carrier; a planet if there is but one.
    */
   @Override
   public List<MemberId> shafts() {
-    List<MemberId> wheels = wheels().stream().map(Member::id).toList();
-    return List.of(wheels.getFirst(), wheels.getLast(), carrierId());
+    List<MemberId> all = new ArrayList<>();
+    for (Member wheel : wheels()) {
+      if (!isPlanet(wheel.id()) && body(wheel.id()).equals(wheel.id())) {
+        all.add(wheel.id());
+      }
+    }
+    if (all.size() == 1) {
+      boolean ringOnly = row().sun.isEmpty();
+      all.add(ringOnly ? 0 : 1, ringOnly ? planetIds().getFirst() : planetIds(0).getLast());
+    }
+    all.add(carrierId());
+    return all;
+  }
+
+  @Override
+  public MemberId body(MemberId wheel) {
+    return keyed().stream()
+        .filter(join -> join.b().equals(wheel))
+        .map(Join::a)
+        .findFirst()
+        .orElse(wheel);
   }
 
   @Override
@@ -155,38 +385,65 @@ public record Planetary(
 
   @Override
   public Planetary withTeeth(MemberId member, Teeth teeth) {
-    if (member.equals(sunId())) {
-      return new Planetary(name, sun.map(old -> teeth), planets, count, spacing, ring);
-    }
-    if (member.equals(ringId())) {
-      return new Planetary(name, sun, planets, count, spacing, ring.map(old -> teeth));
-    }
-    int at = planetIds().indexOf(member);
-    if (at < 0) {
-      throw new IllegalArgumentException(member + " has no teeth");
-    }
-    List<Teeth> changed = new ArrayList<>(planets);
-    changed.set(at, teeth);
-    return new Planetary(name, sun, changed, count, spacing, ring);
+    Place place =
+        placeOf(member).orElseThrow(() -> new IllegalArgumentException(member + " has no teeth"));
+    List<Row> changed = new ArrayList<>(rows);
+    changed.set(place.row, rows.get(place.row).with(place, teeth));
+    return withRows(changed);
   }
 
   /** The same set with another number of planets. */
   public Planetary withCount(int changed) {
-    return new Planetary(name, sun, planets, changed, spacing, ring);
+    return new Planetary(name, rows, sunsTied, ringsTied, changed, spacing);
   }
 
   public Planetary spaced(Spacing changed) {
-    return new Planetary(name, sun, planets, count, changed, ring);
+    return new Planetary(name, rows, sunsTied, ringsTied, count, changed);
   }
 
-  /** The same set without its sun or its ring; empty where {@code member} cannot be spared. */
+  /** The same set with other wheels in its rows, or with another number of rows. */
+  public Planetary withRows(List<Row> changed) {
+    Spacing kept = changed.size() == 1 && spacing == Spacing.CLOCKED ? Spacing.EQUAL : spacing;
+    return new Planetary(name, changed, sunsTied, ringsTied, count, kept);
+  }
+
+  /**
+   * The same set without a sun or a ring, and without its row where nothing else is left in that;
+   * empty where {@code member} cannot be spared.
+   */
   public Optional<Planetary> without(MemberId member) {
-    if (member.equals(sunId()) && ring.isPresent()) {
-      return Optional.of(new Planetary(name, Optional.empty(), planets, count, spacing, ring));
+    Optional<Place> place = placeOf(member).filter(p -> p.kind != Kind.PLANET);
+    if (place.isEmpty()) {
+      return Optional.empty();
     }
-    if (member.equals(ringId()) && sun.isPresent()) {
-      return Optional.of(new Planetary(name, sun, planets, count, spacing, Optional.empty()));
+    int at = place.get().row;
+    Row row = rows.get(at);
+    List<Row> left = new ArrayList<>(rows);
+    boolean sun = place.get().kind == Kind.SUN;
+    if (sun ? row.ring.isPresent() : row.sun.isPresent()) {
+      left.set(
+          at,
+          new Row(
+              sun ? Optional.empty() : row.sun, row.planets, sun ? row.ring : Optional.empty()));
+    } else {
+      left.remove(at);
     }
-    return Optional.empty();
+    return left.isEmpty() ? Optional.empty() : Optional.of(withRows(left));
+  }
+
+  /**
+   * What the wheel {@code member} is called in {@code changed}, a set with rows added behind or
+   * with wheels taken out; empty where it is gone. With a row gone the first one is what is left.
+   */
+  public Optional<MemberId> renamedIn(Planetary changed, MemberId member) {
+    if (member.equals(carrierId())) {
+      return Optional.of(changed.carrierId());
+    }
+    boolean firstGone =
+        rows.size() > changed.rows.size() && !row().planets.equals(changed.row().planets);
+    return placeOf(member)
+        .map(place -> new Place(place.row - (firstGone ? 1 : 0), place.kind, place.index))
+        .filter(changed.places()::contains)
+        .map(changed::idAt);
   }
 }

@@ -140,10 +140,7 @@ public record Roles(
         holds.stream().filter(stays).map(rename).toList(),
         take.filter(taken -> stays.test(taken.member()))
             .map(taken -> new Take(rename.apply(taken.member()), taken.load())),
-        locks.stream()
-            .filter(lock -> stays.test(lock.a()) && stays.test(lock.b()))
-            .map(lock -> ChainEdit.renamed(lock, rename))
-            .toList());
+        Join.renamed(locks, rename, stays));
   }
 
   private Roles without(MemberId member) {

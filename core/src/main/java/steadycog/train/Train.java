@@ -141,17 +141,21 @@ public record Train(
   }
 
   /**
-   * The same train with {@code part} in place of the one of that name, and without whatever is said
-   * about members that do not stay.
+   * The same train with {@code changed} in place of {@code old}: members called anew by {@code
+   * rename}, and without whatever is said about members that do not stay.
    */
-  public Train replacing(Part part, Predicate<MemberId> stays) {
+  public Train replacing(
+      Part old, Part changed, UnaryOperator<MemberId> rename, Predicate<MemberId> stays) {
     return new Train(
-        parts.stream().map(old -> old.name().equals(part.name()) ? part : old).toList(),
-        joins.stream().filter(join -> stays.test(join.a()) && stays.test(join.b())).toList(),
-        coaxials.stream().filter(pair -> stays.test(pair.a()) && stays.test(pair.b())).toList(),
-        places.stream().filter(place -> stays.test(place.member())).toList(),
+        parts.stream().map(part -> part.equals(old) ? changed : part).toList(),
+        Join.renamed(joins, rename, stays),
+        Join.renamed(coaxials, rename, stays),
+        places.stream()
+            .filter(place -> stays.test(place.member()))
+            .map(place -> new Place(rename.apply(place.member()), place.degrees()))
+            .toList(),
         pitch,
-        roles.renamed(UnaryOperator.identity(), stays));
+        roles.renamed(rename, stays));
   }
 
   /** The same train with {@code place} instead of any earlier one for its member. */

@@ -60,6 +60,16 @@ class FindingsTest {
           "planetary sun 30 planet 16~18 x4 ring 82",
           "planetary sun 30 planet 16~18 x4 ring 120",
           "planetary sun 12 planet 40 x4 ring 92",
+          "planetary sun 12/- planet 18=18 x3 ring 48/51; hold ring1; drive sun; take ring2",
+          "planetary sun 12/- planet 18=18 x3 ring 48/49; hold ring1; drive sun; take ring2",
+          "planetary sun 20/- planet 22=22 x3 clocked ring 64/65",
+          "planetary sun 20/- planet 22=22 x3 uneven ring 64/76",
+          "planetary sun 24/- planet 10=16 x3 ring -/50",
+          "planetary sun 14/- planet 16=24 x2 ring -/54",
+          "planetary sun 16/- planet 26=26 x4 ring 68/69; hold ring1; drive sun; take ring2",
+          "planetary sun 20/- planet 22=14 x4 ring -/56; hold ring; drive sun; take carrier",
+          "planetary sun 20/- planet 22=14 x3 ring -/56",
+          "planetary sun 20/- planet 22=14 x5 ring -/56",
           "cycloidal lobes 29 pins 30",
           "cycloidal lobes 27 pins 30 discs 2",
           "cycloidal lobes 14 pins 15 circle 100 mm pin 8 mm eccentric 3 mm",
@@ -126,6 +136,10 @@ class FindingsTest {
             + " | ERROR assembly sun, planet, ring: planets x3 -> x4",
         "planetary sun 24 planet 18 x3 ring 61;hold ring;drive sun;take carrier"
             + " | ERROR assembly sun, planet, ring: ring 61 -> 60",
+        "planetary sun 12/- planet 18=18 x3 ring 48/51;hold ring1;drive sun;take ring2"
+            + " | WARNING row-closure sun, planet, planet2, ring1, ring2: planet2 18 -> 19",
+        "planetary sun 20/- planet 22=22 x3 ring 64/65;hold ring1;drive sun;take ring2"
+            + " | ERROR indexing sun, planet, planet2, ring1, ring2: planet 22 -> 23",
         "strainwave flex 160 circular 162 lobes 3;hold circular;drive wave;take flex"
             + " | ERROR lobe-multiple flex, circular: circular 162 -> 163",
         "strainwave flex 150 circular 153 lobes 3;hold circular;drive wave;take flex"

@@ -13,6 +13,7 @@ import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.Polygon;
+import steadycog.RandomTrains;
 import steadycog.motion.Mechanism;
 import steadycog.motion.Motion;
 import steadycog.motion.MotionSolver;
@@ -34,9 +35,9 @@ class PlanetShapeTest {
   private record Scene(Planetary set, FaceLayout layout, Motion motion) {
     static Scene of(Planetary set) {
       String roles =
-          set.sun().isPresent() && set.ring().isPresent()
-              ? "hold ring; drive sun"
-              : set.sun().isPresent() ? "hold sun; drive carrier" : "hold ring; drive carrier";
+          set.meshes().size() > 1
+              ? "hold " + set.shafts().get(1) + "; drive " + set.shafts().getFirst()
+              : "hold " + set.shafts().get(set.row().sun().isPresent() ? 0 : 1) + "; drive carrier";
       try {
         Train parts = Train.of(List.of(set));
         Train train = Card.read(Card.of(parts).text() + roles).train();
@@ -79,6 +80,28 @@ class PlanetShapeTest {
       return layout.wheels().stream().filter(wheel -> wheel.id().equals(id)).toList();
     }
 
+    /**
+     * Puts a planet that is the first one's twin, but for {@code clocked} teeth by which its second
+     * row is turned clockwise, in the place of planet {@code k}: with its first row in mesh, one
+     * tooth after the other, until its second row runs into nothing.
+     */
+    double leastOverlapOfPlanetsAlike(int k, double clocked) {
+      PlacedWheel one = copies(set.planetIds().getFirst()).getFirst();
+      PlacedWheel two = copies(set.planetIds().getLast()).getFirst();
+      PlacedWheel oneThere = copies(set.planetIds().getFirst()).get(k);
+      PlacedWheel place = copies(set.planetIds().getLast()).get(k);
+      MemberId central = set.meshes(1).getFirst().other(set.planetIds().getLast());
+      Geometry mate = body(layout.wheel(central), 0);
+      double apart = two.phase() - one.phase() - 2 * Math.PI * clocked / two.teeth().count();
+      double least = Double.MAX_VALUE;
+      for (int tooth = 0; tooth < one.teeth().count(); tooth++) {
+        double turned = oneThere.phase() + 2 * Math.PI * tooth / one.teeth().count();
+        Geometry tried = body(place.withPhase(turned + apart), 0);
+        least = Math.min(least, tried.intersection(mate).getArea());
+      }
+      return least;
+    }
+
     /** The overlap of copy {@code k}'s wheels with all that they mesh with. */
     double overlap(int k, double crank) {
       double most = 0;
@@ -100,7 +123,7 @@ class PlanetShapeTest {
     Planetary set = Planetary.of("", sun, planet, random.nextInt(2, 6), sun + 2 * planet + stretch);
     return switch (random.nextInt(5)) {
       case 0 -> set.spaced(Planetary.Spacing.UNEVEN);
-      case 1 -> set.without(set.sunId()).orElseThrow();
+      case 1 -> set.without(set.sunId(0)).orElseThrow();
       default -> set;
     };
   }
@@ -111,13 +134,13 @@ class PlanetShapeTest {
     int clashing = 0;
     for (int run = 0; run < 40; run++) {
       Planetary set = random(random);
-      PlanetGeometry geometry = new PlanetGeometry(set);
+      PlanetPlaces places = new PlanetPlaces(set);
       Scene scene = Scene.of(set);
       double crank = random.nextDouble(-2, 2);
       for (int k = 0; k < set.count(); k++) {
         double overlap = scene.overlap(k, crank);
         String what = Card.of(Train.of(List.of(set))).text() + "planet " + k + " " + overlap;
-        double misfit = Math.abs(geometry.misfit(k).doubleValue());
+        double misfit = Math.abs(places.misfit(0, k).doubleValue());
         if (misfit == 0) {
           assertTrue(overlap < HAIR, what);
         } else if (misfit > 0.1) {
@@ -175,10 +198,10 @@ class PlanetShapeTest {
     Planetary set =
         (Planetary)
             Card.read("planetary sun 30 planet 20 x3 uneven ring 70").train().parts().getFirst();
-    PlanetGeometry geometry = new PlanetGeometry(set);
-    assertEquals(Exact.of(33, 100), geometry.turnsTo(1));
-    assertEquals(Exact.of(67, 100), geometry.turnsTo(2));
-    assertTrue(geometry.assembles());
+    PlanetPlaces places = new PlanetPlaces(set);
+    assertEquals(Exact.of(33, 100), places.turnsTo(1));
+    assertEquals(Exact.of(67, 100), places.turnsTo(2));
+    assertTrue(places.assembles());
   }
 
   @Test
@@ -186,9 +209,61 @@ class PlanetShapeTest {
     Planetary set =
         (Planetary) Card.read("planetary sun 30 planet 20 x2 ring 71").train().parts().getFirst();
     PlanetGeometry geometry = new PlanetGeometry(set);
-    double working = geometry.ringWorkingAngle();
+    double working = geometry.workingAngle(set.meshes().getLast());
     assertEquals(25 * Math.cos(working), 25.5 * Math.cos(Math.toRadians(20)), 1e-12);
-    assertTrue(geometry.ringShift() < 0, "inwards, since it is too large");
+    assertTrue(geometry.shift(set.ringId(0)) < 0, "inwards, since it is too large");
     assertTrue(Math.toDegrees(working) < 20);
+  }
+
+  @Test
+  void rowsMeshAtEveryAngleAlsoWhereTheyAreDistortedAndEachPlanetClocked() {
+    Random random = new Random(23);
+    int distorted = 0;
+    int drawn = 0;
+    while (drawn < 30) {
+      Planetary set = RandomTrains.twoRows("", random).withCount(random.nextInt(2, 5));
+      PlanetGeometry geometry = new PlanetGeometry(set);
+      PlanetPlaces places = new PlanetPlaces(set);
+      if (!geometry.reaches() || !places.assembles(0) || !places.assembles(1)) {
+        continue;
+      }
+      drawn++;
+      distorted += geometry.distortion() > 0 ? 1 : 0;
+      Scene scene = Scene.of(set);
+      double crank = random.nextDouble(-2, 2);
+      for (int k = 0; k < set.count(); k++) {
+        double overlap = scene.overlap(k, crank);
+        assertTrue(overlap < HAIR, () -> Card.of(Train.of(List.of(set))).text() + overlap);
+      }
+    }
+    assertTrue(distorted > 5, "some rows with shifted teeth");
+  }
+
+  @Test
+  void theIndexingRuleSaysWhatTryingEveryToothSays() {
+    Random random = new Random(5);
+    int alike = 0;
+    int unlike = 0;
+    while (alike < 8 || unlike < 8) {
+      Planetary set = RandomTrains.twoRows("", random).withCount(random.nextInt(2, 5));
+      PlanetPlaces places = new PlanetPlaces(set);
+      boolean usual = set.spacing() == Planetary.Spacing.EQUAL && set.meshes().size() == 2;
+      double least = places.clocking(1).doubleValue();
+      boolean sharp = least == 0 || least > 0.05;
+      if (!usual || !sharp || !new PlanetGeometry(set).reaches() || alike > 20) {
+        continue;
+      }
+      Scene scene = Scene.of(set);
+      double tried = scene.leastOverlapOfPlanetsAlike(1, 0);
+      String what = Card.of(Train.of(List.of(set))).text() + least + " " + tried;
+      assertEquals(least == 0, tried < HAIR, what);
+      double clocked = scene.leastOverlapOfPlanetsAlike(1, least);
+      assertTrue(clocked < HAIR, what + " clocked " + clocked);
+      if (least == 0) {
+        alike++;
+      } else {
+        unlike++;
+      }
+    }
   }
 }

@@ -50,14 +50,17 @@ final class WheelWork {
   /** Without a wheel of a chain, or the sun or ring of a set, where that leaves a train. */
   static Train without(Train train, MemberId member) {
     return train.partOf(member) instanceof Planetary set
-        ? set.without(member).map(fewer -> replacing(train, fewer)).orElse(train)
+        ? set.without(member).map(fewer -> replacing(train, set, fewer)).orElse(train)
         : inChain(train, member, old -> ChainEdit.remove(old, member).orElse(old));
   }
 
-  /** Roles of members that the set has no more go with them. */
-  private static Train replacing(Train train, Planetary fewer) {
-    List<MemberId> kept = fewer.members().stream().map(Member::id).toList();
-    return train.replacing(fewer, id -> !id.part().equals(fewer.name()) || kept.contains(id));
+  /** Roles of members that the set has no more go with them; others follow a change of name. */
+  private static Train replacing(Train train, Planetary old, Planetary changed) {
+    return train.replacing(
+        old,
+        changed,
+        id -> id.part().equals(old.name()) ? old.renamedIn(changed, id).orElse(id) : id,
+        id -> !id.part().equals(old.name()) || old.renamedIn(changed, id).isPresent());
   }
 
   private static Train inChain(Train train, MemberId member, Function<Train, Train> edit) {

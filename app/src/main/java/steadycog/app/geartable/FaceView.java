@@ -24,6 +24,7 @@ import steadycog.shape.PlacedFlex;
 import steadycog.shape.PlacedPlate;
 import steadycog.shape.PlacedWheel;
 import steadycog.shape.PlanetGeometry;
+import steadycog.shape.PlanetPlaces;
 import steadycog.train.Cycloidal;
 import steadycog.train.MemberId;
 import steadycog.train.Part;
@@ -247,8 +248,9 @@ final class FaceView extends Pane {
     if (view.placed() instanceof PlacedWheel wheel
         && wheel.orbit().isPresent()
         && bench.card().train().partOf(wheel.id()) instanceof Planetary set) {
-      PlanetGeometry geometry = new PlanetGeometry(set);
-      return geometry.misfit(wheel.copy()).signum() != 0 || geometry.neighbourMargin() < 0;
+      int row = set.rowOf(wheel.id()).orElseThrow();
+      return new PlanetPlaces(set).misfit(row, wheel.copy()).signum() != 0
+          || new PlanetGeometry(set).neighbourMargin(row) < 0;
     }
     return false;
   }

@@ -74,7 +74,7 @@ final class WheelView extends BodyView {
   boolean hasShapeOf(Placed now) {
     return now instanceof PlacedWheel other
         && other.teeth().equals(wheel().teeth())
-        && other.shift() == wheel().shift()
+        && other.cut().equals(wheel().cut())
         && other.plane() % 2 == wheel().plane() % 2;
   }
 

@@ -13,6 +13,7 @@ import steadycog.app.look.Sign;
 import steadycog.number.AngularSpeed;
 import steadycog.number.Exact;
 import steadycog.number.Unit;
+import steadycog.shape.PlanetPlaces;
 import steadycog.study.Study;
 import steadycog.train.MemberId;
 import steadycog.train.Part;
@@ -43,8 +44,10 @@ final class SetPanel extends VBox {
     for (Part part : study.train().parts()) {
       if (part instanceof Planetary set) {
         addTurns(study, set);
-        if (set.sun().isPresent() && set.ring().isPresent() && set.count() > 1) {
-          addThumbRules(set);
+        for (int row = 0; row < set.rows().size() && set.count() > 1; row++) {
+          if (new PlanetPlaces(set).sum(row).isPresent()) {
+            addThumbRules(set, row);
+          }
         }
       }
     }
@@ -62,7 +65,7 @@ final class SetPanel extends VBox {
         PanelTable.head("turns", "Turns for one turn of the input, exactly"),
         PanelTable.head("turns + degrees", "The same as whole turns and degrees"),
         PanelTable.head(unit.symbol(), "Speed"));
-    for (MemberId planet : set.planetIds()) {
+    for (MemberId planet : set.planetIds(0)) {
       BigFraction inSpace = study.motion().turnsPerInputTurn(planet).orElseThrow();
       BigFraction carrier =
           study.motion().turnsPerInputTurn(set.carrierId()).orElse(BigFraction.ZERO);
@@ -110,9 +113,9 @@ final class SetPanel extends VBox {
   }
 
   /** What people say decides, and whether this set passes by it. */
-  private void addThumbRules(Planetary set) {
-    int sun = set.sun().orElseThrow().count();
-    int ring = set.ring().orElseThrow().count();
+  private void addThumbRules(Planetary set, int row) {
+    int sun = set.rows().get(row).sun().orElseThrow().count();
+    int ring = set.rows().get(row).ring().orElseThrow().count();
     int n = set.count();
     PanelTable table = new PanelTable();
     boolean pairs = set.paired();

@@ -22,6 +22,7 @@ import steadycog.torque.Torques;
 import steadycog.train.Member;
 import steadycog.train.MemberId;
 import steadycog.train.Mesh;
+import steadycog.train.Teeth;
 
 /**
  * Results as JSON, for scripts. Exact numbers are strings ({@code "-7/2"}), rounded ones numbers; a
@@ -99,11 +100,13 @@ public final class StudyJson {
     node.putNull("efficiency");
     node.putNull("backDrivable");
     node.putNull("backEfficiency");
-    node.putNull("circulation");
+    putNumber(node, "circulation", study.circulation());
     Unit unit = speedUnit(motion);
     node.put("speedUnit", unit.symbol());
     ArrayNode members = node.putArray("members");
-    study.train().members().forEach(member -> addMember(members, study, member, unit));
+    study.train().members().stream()
+        .filter(member -> body(study, member.id()).equals(member.id()))
+        .forEach(member -> addMember(members, study, member, unit));
     addMeshes(node.putArray("meshes"), study);
     ArrayNode floating = node.putArray("floating");
     motion.floating().forEach(member -> floating.add(member.toString()));
@@ -129,6 +132,7 @@ public final class StudyJson {
     ObjectNode node = members.addObject().put("name", id.toString());
     node.put("teeth", member.teeth().map(teeth -> teeth.count()).orElse(null));
     node.put("internal", member.teeth().map(teeth -> teeth.internal()).orElse(null));
+    node.put("teethRow2", teethRow2(study, id).orElse(null));
     node.put("role", study.role(id).word());
     Optional<AngularSpeed> speed = study.motion().speed(id);
     putExact(node, "speed", speed.flatMap(known -> known.exactIn(unit)));
@@ -141,12 +145,28 @@ public final class StudyJson {
     putExact(node, "relativeToCarrier", relative.flatMap(known -> known.exactIn(unit)));
   }
 
+  /** The member whose name a wheel's body goes by: both rows of a planet are one member. */
+  private static MemberId body(Study study, MemberId wheel) {
+    return study.train().partOf(wheel).body(wheel);
+  }
+
+  /** The teeth of a body's wheel in the second row, where it has one in the first as well. */
+  private static Optional<Integer> teethRow2(Study study, MemberId id) {
+    return study.train().members().stream()
+        .filter(wheel -> !wheel.id().equals(id) && body(study, wheel.id()).equals(id))
+        .findFirst()
+        .flatMap(Member::teeth)
+        .map(Teeth::count);
+  }
+
   private static void addMeshes(ArrayNode meshes, Study study) {
     List<Mesh> all = study.train().meshes();
     for (int k = 0; k < all.size(); k++) {
       Mesh mesh = all.get(k);
       ObjectNode node = meshes.addObject();
-      node.putArray("between").add(mesh.a().toString()).add(mesh.b().toString());
+      node.putArray("between")
+          .add(body(study, mesh.a()).toString())
+          .add(body(study, mesh.b()).toString());
       putExact(node, "teethPassed", study.teethPassed(mesh));
       putNumber(node, "powerW", study.meshPower(k));
       node.putNull("efficiency");
