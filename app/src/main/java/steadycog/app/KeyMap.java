@@ -21,7 +21,7 @@ final class KeyMap extends StackPane {
               new Entry("L", "lock it to the member chosen next"),
               new Entry("+ \u2212", "a tooth more or fewer (or scroll on it)"),
               new Entry("M K I", "add a wheel: meshing, keyed, idler behind it"),
-              new Entry("P O", "a planet more, fewer on its carrier"),
+              new Entry("P O W", "a planet more, fewer; a second row of planets"),
               new Entry("Del", "take it out"),
               new Entry("\u2190 \u2192", "choose the member before, behind"),
               new Entry("drag", "a wheel round its partner; Shift finer"),

@@ -11,6 +11,7 @@ import steadycog.shape.EdgeLayout.Way;
 import steadycog.shape.PlacedPlate.Kind;
 import steadycog.train.Member;
 import steadycog.train.MemberId;
+import steadycog.train.Planetary;
 import steadycog.train.StrainWave;
 import steadycog.train.Train;
 
@@ -21,6 +22,12 @@ final class EdgeBodies {
 
   /** Half the width of a hollow shaft, in modules. */
   private static final double BORE = 2.6;
+
+  /** The same of one with another hollow shaft inside. */
+  private static final double OUTER_BORE = 4.6;
+
+  /** How far beside its planets a carrier's plate lies, and its pins reach past them, in planes. */
+  private static final double PLATE = 0.27;
 
   private final Train train;
   private final FaceLayout face;
@@ -66,7 +73,15 @@ final class EdgeBodies {
         wheel.bodyRadius(),
         ring ? wheel.tipRadius() : 0,
         ring ? 0 : wheel.rootRadius(),
-        ring && inSet(wheel.axis()) ? BORE : 0);
+        ring && inSet(wheel.axis()) ? bore(wheel) : 0,
+        !ring ? Way.EITHER : inSet(wheel.axis()) && !isBehind(wheel) ? Way.LEFT : Way.RIGHT);
+  }
+
+  /** Whether a wheel lies in the second row of its set and is no part of a body in the first. */
+  private boolean isBehind(PlacedWheel wheel) {
+    return train.partOf(wheel.id()) instanceof Planetary set
+        && set.rowOf(wheel.id()).orElse(0) > 0
+        && set.body(wheel.id()).equals(wheel.id());
   }
 
   /** A member of a drive without involute teeth. */
@@ -95,7 +110,8 @@ final class EdgeBodies {
                 plate.bodyRadius(),
                 inner,
                 0,
-                ring ? BORE : 0));
+                ring ? BORE : 0,
+                ring ? Way.LEFT : Way.EITHER));
         if (plate.kind() == Kind.DISC && plate.copy() == 0) {
           carriers.add(outputPins(plate, plane, height));
         }
@@ -103,7 +119,8 @@ final class EdgeBodies {
       case PlacedFlex flex -> {
         double bore = flex.geometry().flexRadius() - flex.boreDepth();
         double tip = flex.geometry().flexRadius();
-        all.add(new EdgeWheel(flex.id(), 0, plane, plane, FACE, height, tip, bore, -1, 0));
+        all.add(
+            new EdgeWheel(flex.id(), 0, plane, plane, FACE, height, tip, bore, -1, 0, Way.EITHER));
         boolean hat = flex.geometry().part().sizes().mount() == StrainWave.Mount.HAT;
         cups.add(new EdgeCup(flex.id(), plane, height, (tip + bore) / 2, hat));
       }
@@ -120,7 +137,14 @@ final class EdgeBodies {
     PlacedPlate.Circle pin = disc.studs().getFirst();
     double circle = Math.hypot(pin.x(), pin.y());
     return new EdgeCarrier(
-        disc.id(), plane, height, circle + OUTPUT_RIM * pin.radius(), circle, true);
+        disc.id(),
+        plane,
+        plane + PLATE,
+        plane - PLATE,
+        height,
+        circle + OUTPUT_RIM * pin.radius(),
+        circle,
+        true);
   }
 
   /** The hollow of a ring: its pins' or teeth's innermost radius. */
@@ -144,13 +168,29 @@ final class EdgeBodies {
 
   private EdgeCarrier carrier(PlacedCarrier carrier) {
     double pin = carrier.pins().getFirst().radius();
+    int plane = carrier.plane() - firstPlane;
+    boolean stepped = isStepped(carrier);
     return new EdgeCarrier(
         carrier.id(),
-        carrier.plane() - firstPlane,
+        plane,
+        stepped ? plane - PLATE : plane + PLATE,
+        stepped ? plane + 1 + PLATE : plane - PLATE,
         heights.get(carrier.axis()),
         carrier.bodyRadius(),
         pin,
         carrier.planets() > 1);
+  }
+
+  /** The bore of a ring: at the drive end of two rows the carrier's shaft comes out as well. */
+  private double bore(PlacedWheel ring) {
+    boolean withCarrier =
+        train.partOf(ring.id()) instanceof Planetary set && set.stepped() && !isBehind(ring);
+    return withCarrier ? OUTER_BORE : BORE;
+  }
+
+  /** Between two rows of planets there is no room for a plate: it goes to the drive end. */
+  private boolean isStepped(PlacedCarrier carrier) {
+    return train.partOf(carrier.id()) instanceof Planetary set && set.stepped();
   }
 
   /** The planets of {@code carrier} once more on the other side of its axis. */
@@ -198,6 +238,12 @@ final class EdgeBodies {
     for (Placed body : bodies) {
       double plane = body.plane() - firstPlane;
       switch (body) {
+        case PlacedCarrier carrier when isStepped(carrier) -> {
+          from = Math.min(from, plane - 0.6);
+          to = Math.max(to, plane - 0.27);
+          way = Way.LEFT;
+          bore = bodies.size() == 1 ? BORE : bore;
+        }
         case PlacedCarrier carrier -> {
           from = Math.min(from, plane + 0.3);
           to = Math.max(to, plane + 0.75);
@@ -224,12 +270,19 @@ final class EdgeBodies {
           from = Math.min(from, plane - 0.45);
           to = Math.max(to, plane + 0.45);
         }
+        case PlacedWheel wheel when isBehind(wheel) -> {
+          boolean ring = wheel.teeth().internal();
+          from = Math.min(from, plane + (ring ? 0.2 : -0.17));
+          to = Math.max(to, plane + 0.5);
+          way = way == Way.EITHER ? Way.RIGHT : way;
+          bore = ring && bodies.size() == 1 ? BORE : bore;
+        }
         case PlacedWheel wheel -> {
           boolean ring = wheel.teeth().internal();
           from = Math.min(from, plane - 0.5);
           to = Math.max(to, plane + (ring ? -0.2 : 0.17));
           way = way == Way.EITHER ? Way.LEFT : way;
-          bore = ring && bodies.size() == 1 ? BORE : bore;
+          bore = ring && bodies.size() == 1 ? bore(wheel) : bore;
         }
       }
     }

@@ -35,6 +35,7 @@ public record EdgeLayout(
    * @param root radius of the roots of its teeth, 0 where there are none to show, -1 for a thin
    *     wall
    * @param bore of a ring's plate, through which another shaft passes; 0 where none does
+   * @param hung on which side of a ring its plate is, {@code EITHER} for what has none
    */
   public record EdgeWheel(
       MemberId id,
@@ -46,7 +47,8 @@ public record EdgeLayout(
       double outer,
       double inner,
       double root,
-      double bore) {
+      double bore,
+      Way hung) {
 
     double top() {
       return height + outer;
@@ -54,11 +56,6 @@ public record EdgeLayout(
 
     double bottom() {
       return height - outer;
-    }
-
-    /** Whether it is the thin wall of a flexspline, closed by its cup instead of a plate. */
-    public boolean thin() {
-      return isRing() && bore == 0 && root < 0;
     }
 
     /** Whether it is hollow, as a ring. */
@@ -76,15 +73,24 @@ public record EdgeLayout(
   public record EdgeCup(MemberId id, int plane, double height, double radius, boolean hat) {}
 
   /**
-   * A carrier in the side view: a plate behind its planets.
+   * A carrier in the side view: a plate beside its planets.
    *
+   * @param plateAt where the plate lies, in planes
+   * @param pinTo where the pins end, in planes
    * @param height of the axis, in modules, up
    * @param reach of the plate from the axis
    * @param pinHeight of the pins from the axis
    * @param bothSides whether it reaches to both sides of the axis, carrying several planets
    */
   public record EdgeCarrier(
-      MemberId id, int plane, double height, double reach, double pinHeight, boolean bothSides) {}
+      MemberId id,
+      int plane,
+      double plateAt,
+      double pinTo,
+      double height,
+      double reach,
+      double pinHeight,
+      boolean bothSides) {}
 
   /** To which end a shaft goes where it is driven, held or taken off. */
   public enum Way {

@@ -70,12 +70,12 @@ final class Planes {
 
   /**
    * Whatever {@code member} meshes with, and the carriers of those meshes; of a carrier its wheels.
-   * A carrier lies behind the last row of its planets.
+   * A carrier goes with the first row of its planets.
    */
   private static List<MemberId> mates(Train train, MemberId member) {
     List<MemberId> all = new ArrayList<>();
     for (Mesh mesh : train.meshes()) {
-      boolean carried = mesh.carrier().isPresent() && inLastRow(train, mesh);
+      boolean carried = mesh.carrier().isPresent() && inFirstRow(train, mesh);
       if (mesh.touches(member)) {
         all.add(mesh.other(member));
         mesh.carrier().filter(carrier -> carried).ifPresent(all::add);
@@ -87,9 +87,8 @@ final class Planes {
     return all;
   }
 
-  private static boolean inLastRow(Train train, Mesh mesh) {
-    return !(train.partOf(mesh.a()) instanceof Planetary set)
-        || set.rowOf(mesh.a()).orElse(0) == set.rows().size() - 1;
+  private static boolean inFirstRow(Train train, Mesh mesh) {
+    return !(train.partOf(mesh.a()) instanceof Planetary set) || set.rowOf(mesh.a()).orElse(0) == 0;
   }
 
   /** Whether {@code member} lies in an earlier row of its set than {@code other} does. */

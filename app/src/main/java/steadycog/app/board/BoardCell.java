@@ -30,8 +30,11 @@ final class BoardCell extends Button {
   private static final int STRESS_DIGITS = 3;
   private static final int RATIO_DECIMALS = 3;
 
-  /** In narrower cells the exact ratio gives way to the rounded one. */
-  private static final double LEAST_FOR_EXACT = 112;
+  /** In narrower cells only the rounded ratio stays of the two. */
+  private static final double LEAST_FOR_BOTH = 160;
+
+  /** In still narrower ones it has fewer places, and the mode has to be read from it. */
+  private static final double LEAST_FOR_PLACES = 112;
 
   private final IconView way = new IconView(Icon.SAME);
   private final Label number = Look.label("", "board-ratio");
@@ -54,6 +57,7 @@ final class BoardCell extends Button {
     one.lock().ifPresent(lock -> setId("cell-lock-" + lock.a() + "-" + lock.b()));
     widthProperty().addListener(o -> showRatio());
     stress.setMinWidth(USE_PREF_SIZE);
+    number.setMinWidth(USE_PREF_SIZE);
     bearing.setScaleX(SMALL_ICON);
     bearing.setScaleY(SMALL_ICON);
     HBox first = new HBox(6, way, number, exact);
@@ -105,8 +109,9 @@ final class BoardCell extends Button {
 
   /** The ratio with as many places as there is room for. */
   private void showRatio() {
-    boolean wide = getWidth() > LEAST_FOR_EXACT || getWidth() == 0;
-    Look.show(exact, wide);
+    boolean wide = getWidth() > LEAST_FOR_PLACES || getWidth() == 0;
+    Look.show(exact, getWidth() > LEAST_FOR_BOTH);
+    Look.show(mode, wide);
     number.setText(Sign.colon(leading(), wide ? RATIO_DECIMALS : 1));
   }
 

@@ -38,6 +38,9 @@ public final class BoardView extends VBox {
   /** More shafts than this make a board that nobody reads at a glance. */
   private static final int MOST_SHAFTS = 6;
 
+  /** Of so many shafts the third is taken off where the first is driven and the second held. */
+  private static final int HELD_AND_TAKEN = 3;
+
   /** Width of the column with the heads, in percent. */
   private static final double HEAD_SHARE = 16;
 
@@ -168,17 +171,50 @@ public final class BoardView extends VBox {
       return;
     }
     List<MemberId> shafts = RatioBoard.shafts(bench.get().card().train());
-    addHeads(shafts, now.freedoms() == 2);
-    int locked = 1;
+    boolean held = now.freedoms() == 2;
+    boolean choice = held && shafts.size() > HELD_AND_TAKEN;
+    addHeads(shafts, held);
+    List<Line> lines = lines(shafts, choice);
+    lines.forEach(line -> addHead(line, lines.indexOf(line) + 1));
+    int locked = 0;
     for (Row row : now.rows()) {
       Configuration one = row.configuration();
-      boolean lock = one.lock().isPresent();
-      if (lock && locked == 1) {
-        grid.add(Look.label("lock two", "board-head"), 0, shafts.size() + 1);
+      if (one.lock().isPresent()) {
+        add(row, locked % shafts.size() + 1, lines.size() + 1 + locked / shafts.size());
+        locked++;
+      } else {
+        Line line = new Line(one.drive(), choice ? Optional.of(one.take()) : Optional.empty());
+        add(row, shafts.indexOf(one.hold().orElse(one.take())) + 1, lines.indexOf(line) + 1);
       }
-      int column = lock ? locked++ : shafts.indexOf(one.hold().orElse(one.take())) + 1;
-      add(row, column, lock ? shafts.size() + 1 : shafts.indexOf(one.drive()) + 1);
     }
+    if (locked > 0) {
+      grid.add(Look.label("lock two", "board-head"), 0, lines.size() + 1);
+    }
+  }
+
+  /** A line of the board; with a third shaft to spare it says which one is taken off. */
+  private record Line(MemberId drive, Optional<MemberId> take) {}
+
+  private static List<Line> lines(List<MemberId> shafts, boolean choice) {
+    List<Line> lines = new ArrayList<>();
+    for (MemberId drive : shafts) {
+      if (!choice) {
+        lines.add(new Line(drive, Optional.empty()));
+      }
+      for (MemberId take : shafts) {
+        if (choice && !take.equals(drive)) {
+          lines.add(new Line(drive, Optional.of(take)));
+        }
+      }
+    }
+    return lines;
+  }
+
+  private void addHead(Line line, int at) {
+    String take = line.take.map(t -> ", take " + Sign.shortName(t)).orElse("");
+    Label head = Look.label("drive " + Sign.shortName(line.drive) + take, "board-head");
+    head.setWrapText(true);
+    grid.add(head, 0, at);
   }
 
   private void addHeads(List<MemberId> shafts, boolean held) {
@@ -193,9 +229,6 @@ public final class BoardView extends VBox {
       grid.getColumnConstraints().add(wide);
       String name = Sign.shortName(shafts.get(k));
       grid.add(Look.label((held ? "hold " : "take ") + name, "board-head"), k + 1, 0);
-      Label line = Look.label("drive " + name, "board-head");
-      line.setWrapText(true);
-      grid.add(line, 0, k + 1);
     }
   }
 

@@ -269,6 +269,11 @@ public final class Desk {
     build(train -> WheelWork.withIdler(train, member));
   }
 
+  /** Gives the planets of a set with one row a second one, with a ring round it, and chooses it. */
+  public void addRow(MemberId member) {
+    build(train -> WheelWork.withRow(train, member));
+  }
+
   /** Takes a wheel, or the sun or ring of a set, out where that leaves a train; else nothing. */
   public void removeWheel(MemberId member) {
     build(train -> WheelWork.without(train, member));

@@ -3,6 +3,8 @@ package steadycog.app.desk;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
+import steadycog.shape.PlanetGeometry;
+import steadycog.shape.PlanetPlaces;
 import steadycog.train.ChainEdit;
 import steadycog.train.Cycloidal;
 import steadycog.train.Member;
@@ -10,6 +12,7 @@ import steadycog.train.MemberId;
 import steadycog.train.Parallel;
 import steadycog.train.Part;
 import steadycog.train.Planetary;
+import steadycog.train.Planetary.Row;
 import steadycog.train.StrainWave;
 import steadycog.train.Teeth;
 import steadycog.train.Train;
@@ -23,6 +26,7 @@ final class WheelWork {
   private static final int KEYED_TEETH = 18;
   private static final int IDLER_TEETH = 24;
   private static final int FEWEST_IN_RING = 12;
+  private static final int FURTHEST_STEP = 6;
 
   private WheelWork() {}
 
@@ -52,6 +56,33 @@ final class WheelWork {
     return train.partOf(member) instanceof Planetary set
         ? set.without(member).map(fewer -> replacing(train, set, fewer)).orElse(train)
         : inChain(train, member, old -> ChainEdit.remove(old, member).orElse(old));
+  }
+
+  /** A second row for the planets of {@code member}'s set, where it has single planets in one. */
+  static Train withRow(Train train, MemberId member) {
+    return train.partOf(member) instanceof Planetary set && !set.stepped() && !set.paired()
+        ? replacing(train, set, stepped(set))
+        : train;
+  }
+
+  /**
+   * A row that closes at the centre distance of the first with planets that can be alike; its
+   * planets as near to those of the first row as that allows.
+   */
+  private static Planetary stepped(Planetary set) {
+    int planet = set.row().inner().count();
+    int span = (int) Math.round(2 * new PlanetGeometry(set).innerRadius());
+    for (int step = 1; step <= FURTHEST_STEP; step++) {
+      for (int second : new int[] {planet - step, planet + step}) {
+        if (second >= FEWEST_IN_RING) {
+          Planetary two = set.withRows(List.of(set.row(), Row.of(0, second, span + second)));
+          if (new PlanetPlaces(two).identical()) {
+            return two;
+          }
+        }
+      }
+    }
+    return set.withRows(List.of(set.row(), Row.of(0, planet, span + planet + set.count())));
   }
 
   /** Roles of members that the set has no more go with them; others follow a change of name. */

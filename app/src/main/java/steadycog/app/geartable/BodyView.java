@@ -26,6 +26,7 @@ import steadycog.train.Role;
 abstract sealed class BodyView extends Group permits WheelView, CarrierView, PlateView, FlexView {
   private static final PseudoClass SELECTED = PseudoClass.getPseudoClass("selected");
   private static final PseudoClass STUCK = PseudoClass.getPseudoClass("stuck");
+  private static final PseudoClass BEHIND = PseudoClass.getPseudoClass("behind");
   private static final double ARROW_AT = Math.toRadians(50);
   private static final double LEAST_BAND = 8;
 
@@ -40,6 +41,7 @@ abstract sealed class BodyView extends Group permits WheelView, CarrierView, Pla
   private double scale;
   private double middleX;
   private double middleY;
+  private boolean behind;
 
   BodyView(Placed placed) {
     this.placed = placed;
@@ -189,6 +191,16 @@ abstract sealed class BodyView extends Group permits WheelView, CarrierView, Pla
 
   final void showStuck(boolean stuck) {
     pseudoClassStateChanged(STUCK, stuck);
+  }
+
+  /** Whether it shows faintly, behind a row that is looked at. */
+  final void showBehind(boolean now) {
+    behind = now;
+    pseudoClassStateChanged(BEHIND, now);
+  }
+
+  final boolean isBehind() {
+    return behind;
   }
 
   private static Circle band(String which) {

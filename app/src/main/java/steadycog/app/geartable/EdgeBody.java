@@ -11,6 +11,7 @@ import steadycog.app.look.Roles;
 import steadycog.shape.EdgeLayout.EdgeCarrier;
 import steadycog.shape.EdgeLayout.EdgeCup;
 import steadycog.shape.EdgeLayout.EdgeWheel;
+import steadycog.shape.EdgeLayout.Way;
 import steadycog.train.Role;
 
 /** A wheel, ring or carrier from the side: what can be chosen and carries a role. */
@@ -53,12 +54,11 @@ final class EdgeBody extends Group {
     root(lowerRoot, x, y + root, width);
     upperRoot.setVisible(root > 0);
     lowerRoot.setVisible(root > 0);
-    boolean hung = edge.isRing() && !edge.thin();
-    plate.setVisible(hung);
-    plateBelow.setVisible(hung);
+    plate.setVisible(edge.hung() != Way.EITHER);
+    plateBelow.setVisible(edge.hung() != Way.EITHER);
     // The plate by which a ring hangs on its shaft: in a set on the side away from the carrier.
     double bore = edge.bore() * scale;
-    double side = bore > 0 ? x - width / 2 - 2 : x + width / 2 - 2;
+    double side = edge.hung() == Way.LEFT ? x - width / 2 - 2 : x + width / 2 - 2;
     put(plate, side, y - outer + 4, 4, outer - 4 - bore);
     put(plateBelow, side, y + bore, 4, outer - 4 - bore);
     pseudoClassStateChanged(ODD, edge.plane() % 2 != 0 || edge.copy() > 0 && !edge.isRing());
@@ -95,25 +95,24 @@ final class EdgeBody extends Group {
     lowerRoot.setVisible(false);
   }
 
-  /** A carrier's plate behind its planets with the pins on which they turn. */
+  /** A carrier's plate beside its planets with the pins on which they turn. */
   void showCarrier(
-      EdgeCarrier carrier,
-      DoubleUnaryOperator x,
-      DoubleUnaryOperator y,
-      double pitch,
-      double scale) {
-    double at = x.applyAsDouble(carrier.plane() + 0.27);
+      EdgeCarrier carrier, DoubleUnaryOperator x, DoubleUnaryOperator y, double scale) {
+    boolean before = carrier.pinTo() > carrier.plateAt();
+    double at = x.applyAsDouble(carrier.plateAt()) - (before ? PLATE : 0);
     double top = y.applyAsDouble(carrier.height() + carrier.reach());
     double bottom = y.applyAsDouble(carrier.height() - (carrier.bothSides() ? carrier.reach() : 0));
     put(plate, at, top, PLATE, bottom - top);
     plate.setVisible(true);
     plateBelow.setVisible(false);
-    double pinFrom = at - 0.54 * pitch;
+    double pinEnd = x.applyAsDouble(carrier.pinTo());
+    double pinFrom = Math.min(at, pinEnd);
+    double pinLength = Math.abs(at - pinEnd);
     double pin = Math.clamp(1.4 * scale, 2, 8);
     double above = y.applyAsDouble(carrier.height() + carrier.pinHeight());
     double below = y.applyAsDouble(carrier.height() - carrier.pinHeight());
-    put(upper, pinFrom, above - pin / 2, at - pinFrom, pin);
-    put(lower, pinFrom, below - pin / 2, at - pinFrom, pin);
+    put(upper, pinFrom, above - pin / 2, pinLength, pin);
+    put(lower, pinFrom, below - pin / 2, pinLength, pin);
     lower.setVisible(carrier.bothSides());
     upperRoot.setVisible(false);
     lowerRoot.setVisible(false);

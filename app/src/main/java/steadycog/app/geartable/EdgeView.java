@@ -169,7 +169,7 @@ final class EdgeView extends Pane {
     for (EdgeCarrier carrier : layout.carriers()) {
       EdgeKey key = new EdgeKey(carrier.id(), PLATE);
       used.add(key);
-      body(key).showCarrier(carrier, this::x, this::y, pitch, scale);
+      body(key).showCarrier(carrier, this::x, this::y, scale);
       nameOf(key, carrier.plane() + BEHIND, carrier.height(), carrier.plane(), names);
     }
     for (EdgeCup cup : layout.cups()) {

@@ -6,6 +6,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
 import javafx.scene.Group;
 import javafx.scene.layout.Pane;
 import org.apache.commons.numbers.fraction.BigFraction;
@@ -73,7 +74,7 @@ final class FaceView extends Pane {
     widthProperty().addListener(o -> rebuild());
     heightProperty().addListener(o -> rebuild());
     desk.benchProperty().addListener(o -> rebuild());
-    desk.selectionProperty().addListener(o -> showSelection());
+    desk.selectionProperty().addListener(o -> select());
     desk.crank().inputTurnsProperty().addListener(o -> turn());
     desk.exaggerationProperty().addListener(o -> exaggerate());
   }
@@ -143,10 +144,9 @@ final class FaceView extends Pane {
       if (view instanceof WheelView wheel) {
         wheel.showPlate(layout.carriers().stream().noneMatch(c -> c.axis() == placed.axis()));
       }
-      view.setViewOrder(-shown.size());
-      view.overlay().ifPresent(over -> over.setViewOrder(-order.size()));
       shown.add(view);
     }
+    stack(shown);
     contacts.forget();
     showRoles(bench.get());
     tags.place(bench.get(), shown);
@@ -177,6 +177,16 @@ final class FaceView extends Pane {
     return view;
   }
 
+  /** Lays the bodies over each other, in their order from the back. */
+  private void stack(List<BodyView> order) {
+    for (int k = 0; k < order.size(); k++) {
+      BodyView view = order.get(k);
+      view.setViewOrder(-k);
+      view.overlay().ifPresent(over -> over.setViewOrder(-order.size()));
+      view.showBehind(desk.bench().filter(bench -> isBehind(bench, view.placed())).isPresent());
+    }
+  }
+
   /** Takes away what the train has no more. */
   private void drop(List<Placed> kept) {
     List<Key> keys = kept.stream().map(Key::of).toList();
@@ -194,12 +204,28 @@ final class FaceView extends Pane {
 
   /**
    * Small wheels are drawn over large ones whatever their plane, so that every mesh is seen; a
-   * ring, being hollow, comes right behind the wheel inside it, a carrier behind all.
+   * ring, being hollow, comes right behind the wheel inside it, a carrier behind all. Of two rows
+   * of planets the one that is not looked at lies behind the other.
    */
-  private static List<Placed> backToFront(Bench bench) {
+  private List<Placed> backToFront(Bench bench) {
     return bench.study().layout().bodies().stream()
-        .sorted(Comparator.comparingDouble((Placed body) -> sizeToEye(bench, body)).reversed())
+        .sorted(
+            Comparator.comparing((Placed body) -> !(body instanceof PlacedCarrier))
+                .thenComparing(body -> !isBehind(bench, body))
+                .thenComparing(Comparator.comparingDouble(body -> -sizeToEye(bench, body))))
         .toList();
+  }
+
+  /** Whether it lies in the row of its set that is not looked at: the second unless chosen. */
+  private boolean isBehind(Bench bench, Placed body) {
+    return body instanceof PlacedWheel
+        && bench.card().train().partOf(body.id()) instanceof Planetary set
+        && set.stepped()
+        && set.rowOf(body.id()).orElse(0) != frontRow(set);
+  }
+
+  private int frontRow(Planetary set) {
+    return desk.selection().map(set::rowOf).orElse(OptionalInt.empty()).orElse(0);
   }
 
   private static double sizeToEye(Bench bench, Placed body) {
@@ -234,6 +260,9 @@ final class FaceView extends Pane {
     for (BodyView view : views.values()) {
       Role role = bench.study().role(view.id());
       view.showRole(role, way(bench, view.id()));
+      if (view instanceof WheelView wheel) {
+        wheel.showClocking(clocking(bench, wheel.wheel()));
+      }
       view.showStuck(jammed && isInConflict(bench, view.id()) || isMisfit(bench, view));
       view.setAccessibleText(
           Sign.called(view.id())
@@ -255,6 +284,14 @@ final class FaceView extends Pane {
     return false;
   }
 
+  /** How far a planet's second row is turned against its first compared with the first planet. */
+  private static Optional<BigFraction> clocking(Bench bench, PlacedWheel wheel) {
+    return bench.card().train().partOf(wheel.id()) instanceof Planetary set && set.stepped()
+        ? Optional.of(new PlanetPlaces(set).clocking(wheel.copy()))
+            .filter(teeth -> set.isPlanet(wheel.id()) && teeth.signum() != 0)
+        : Optional.empty();
+  }
+
   private static Optional<Teeth> teeth(BodyView view) {
     return view.placed() instanceof PlacedWheel wheel
         ? Optional.of(wheel.teeth())
@@ -268,6 +305,21 @@ final class FaceView extends Pane {
 
   private static int way(Bench bench, MemberId id) {
     return bench.study().motion().speed(id).map(AngularSpeed::signum).orElse(0);
+  }
+
+  /** Choosing a member of the other row brings that row to the front. */
+  private void select() {
+    Optional<Bench> bench = desk.bench();
+    if (bench.isPresent() && bodies.isVisible()) {
+      List<BodyView> shown = new ArrayList<>();
+      backToFront(bench.get()).forEach(placed -> shown.add(views.get(Key.of(placed))));
+      if (!shown.contains(null)) {
+        stack(shown);
+        tags.place(bench.get(), shown);
+        tags.follow();
+      }
+    }
+    showSelection();
   }
 
   private void showSelection() {

@@ -246,6 +246,7 @@ public final class GearTable extends BorderPane {
       case I -> chosen.ifPresent(desk::insertIdler);
       case ADD, PLUS -> chosen.ifPresent(id -> desk.changeTeeth(id, 1));
       case SUBTRACT, MINUS -> chosen.ifPresent(id -> desk.changeTeeth(id, -1));
+      case W -> chosen.ifPresent(desk::addRow);
       case P -> chosen.ifPresent(id -> desk.changePlanets(id, 1));
       case O -> chosen.ifPresent(id -> desk.changePlanets(id, -1));
       case DELETE, BACK_SPACE -> chosen.ifPresent(desk::removeWheel);

@@ -37,6 +37,7 @@ final class RoleStrip extends FlowPane {
   private final List<Button> setTools;
   private final List<Button> discTools;
   private final Button remove;
+  private final Button addRow;
   private Optional<MemberId> lockFrom = Optional.empty();
 
   RoleStrip(Desk desk) {
@@ -84,6 +85,12 @@ final class RoleStrip extends FlowPane {
                 "O",
                 "One planet fewer on the carrier",
                 m -> desk.changePlanets(m, -1)));
+    addRow =
+        build(
+            "+ row",
+            "W",
+            "A second row of teeth on every planet, with a ring of its own: for high ratios",
+            desk::addRow);
     getChildren().addAll(chainTools);
     discTools =
         List.of(
@@ -94,6 +101,7 @@ final class RoleStrip extends FlowPane {
                 "One disc fewer on the eccentric",
                 m -> desk.changePlanets(m, -1)));
     getChildren().addAll(setTools);
+    getChildren().add(addRow);
     getChildren().addAll(discTools);
     remove =
         build("remove", "Del", "Take this wheel, or a set's sun or ring, out", desk::removeWheel);
@@ -122,6 +130,11 @@ final class RoleStrip extends FlowPane {
         tool -> Look.show(tool, laying && part.filter(p -> !(p instanceof Parallel)).isEmpty()));
     setTools.forEach(
         tool -> Look.show(tool, laying && part.filter(Planetary.class::isInstance).isPresent()));
+    Look.show(
+        addRow,
+        laying
+            && part.filter(p -> p instanceof Planetary set && !set.stepped() && !set.paired())
+                .isPresent());
     discTools.forEach(
         tool -> Look.show(tool, laying && part.filter(Cycloidal.class::isInstance).isPresent()));
     Look.show(remove, laying);

@@ -58,7 +58,8 @@ final class ShaftView extends Group {
           double gap = each == Role.HOLD ? 6 : 4;
           double outside = symbolLeft ? from - gap - SYMBOL : to + gap;
           // Above a hollow shaft, where the one inside it leaves room.
-          symbol.setLayoutX(bore > 0 ? from : outside);
+          double inside = symbolLeft ? from : to - SYMBOL;
+          symbol.setLayoutX(bore > 0 ? inside : outside);
           symbol.setLayoutY(bore > 0 ? y - bore - SYMBOL - 3 : y - SYMBOL / 2);
         });
   }

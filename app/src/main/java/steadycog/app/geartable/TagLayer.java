@@ -24,7 +24,8 @@ final class TagLayer extends Group {
     TagPlaces places = new TagPlaces();
     for (int k = order.size() - 1; k >= 0; k--) {
       BodyView view = order.get(k);
-      if (view.isFirst()) {
+      boolean covered = view.isBehind() && view instanceof WheelView wheel && !wheel.isRing();
+      if (view.isFirst() && !covered) {
         bodies.put(view.id(), view);
         place(bench, places, view, order.subList(k + 1, order.size()));
       }

@@ -1,13 +1,18 @@
 package steadycog.app.geartable;
 
+import java.util.Optional;
+import javafx.css.PseudoClass;
 import javafx.scene.Group;
 import javafx.scene.shape.Circle;
 import javafx.scene.shape.FillRule;
 import javafx.scene.shape.Line;
 import javafx.scene.shape.SVGPath;
+import javafx.scene.text.Text;
 import javafx.scene.transform.Rotate;
+import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.app.geartable.WheelPath.Holes;
 import steadycog.app.look.Look;
+import steadycog.app.look.Sign;
 import steadycog.shape.Placed;
 import steadycog.shape.PlacedWheel;
 
@@ -17,6 +22,7 @@ final class WheelView extends BodyView {
   private static final double LINE = 1;
   private static final double LEAST_WEB = 34;
   private static final int SPOKES = 3;
+  private static final PseudoClass CLOCKED = PseudoClass.getPseudoClass("clocked");
   private static final String[] BODY = {"wheel-body"};
 
   private final SVGPath ink = path("wheel-ink");
@@ -24,6 +30,7 @@ final class WheelView extends BodyView {
   private final Rotate phase = new Rotate();
   private final Circle hub = Look.styled(new Circle(), "wheel-hub");
   private final Line[] spokes = new Line[SPOKES];
+  private final Text clocking = Look.styled(new Text(), "clocking");
 
   WheelView(PlacedWheel wheel) {
     super(wheel);
@@ -36,6 +43,8 @@ final class WheelView extends BodyView {
       addTurning(spokes[k]);
     }
     addTurning(hub);
+    clocking.setMouseTransparent(true);
+    getChildren().add(clocking);
   }
 
   PlacedWheel wheel() {
@@ -111,6 +120,14 @@ final class WheelView extends BodyView {
     for (Line spoke : spokes) {
       spoke.setVisible(isRing() && hangs);
     }
+  }
+
+  /** Writes on a planet by how much of a tooth its rows are turned against each other. */
+  void showClocking(Optional<BigFraction> teeth) {
+    clocking.setText(teeth.map(Sign::exact).orElse(""));
+    clocking.setX(-clocking.getLayoutBounds().getWidth() / 2);
+    clocking.setY(hub.getRadius() + 15);
+    pseudoClassStateChanged(CLOCKED, teeth.isPresent());
   }
 
   private static void point(Line spoke, double angle, double outer) {

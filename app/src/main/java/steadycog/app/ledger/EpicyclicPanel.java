@@ -3,6 +3,7 @@ package steadycog.app.ledger;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import javafx.scene.control.Label;
 import javafx.scene.layout.VBox;
 import org.apache.commons.numbers.fraction.BigFraction;
@@ -19,9 +20,14 @@ import steadycog.study.EpicyclicWorking.TurnTable;
 import steadycog.study.Study;
 import steadycog.train.Member;
 import steadycog.train.MemberId;
+import steadycog.train.Mesh;
+import steadycog.train.Train;
 
 /** The turns of a planetary set worked out in three ways, their results side by side. */
 final class EpicyclicPanel extends VBox {
+
+  /** Below this a set passes hardly more than what goes in. */
+  private static final double WORTH_SAYING = 1.2;
 
   EpicyclicPanel(Desk desk) {
     getStyleClass().addAll("panel", "working");
@@ -37,9 +43,46 @@ final class EpicyclicPanel extends VBox {
     setVisible(working.isPresent());
     setManaged(working.isPresent());
     getChildren().clear();
-    working.ifPresent(
-        found ->
-            fill(found, study.orElseThrow().train().members().stream().map(Member::id).toList()));
+    working.ifPresent(found -> fill(found, bodies(study.orElseThrow().train())));
+    study.filter(known -> working.isPresent()).ifPresent(this::addCirculation);
+  }
+
+  /** The members, each body once. */
+  private static List<MemberId> bodies(Train train) {
+    return train.members().stream()
+        .map(Member::id)
+        .filter(id -> train.partOf(id).body(id).equals(id))
+        .toList();
+  }
+
+  /** How much power only goes round, mesh by mesh, where that is more than goes in. */
+  private void addCirculation(Study study) {
+    Optional<Double> circulation = study.circulation().filter(share -> share > WORTH_SAYING);
+    if (circulation.isEmpty()) {
+      return;
+    }
+    PanelTable grid = new PanelTable();
+    List<Mesh> meshes = study.train().meshes();
+    double most =
+        IntStream.range(0, meshes.size())
+            .mapToDouble(k -> Math.abs(study.meshPower(k).orElse(0.0)))
+            .max()
+            .orElse(1);
+    for (int k = 0; k < meshes.size(); k++) {
+      double share = study.meshPower(k).orElse(0.0) / most * circulation.get();
+      grid.row(
+          new Label(Sign.shortName(meshes.get(k).a()) + " ~ " + Sign.shortName(meshes.get(k).b())),
+          PanelTable.figure(Sign.number(share) + " \u00d7"));
+    }
+    getChildren()
+        .addAll(
+            Look.label("Power that goes round, against what goes in", "caption"),
+            grid,
+            wrapped(
+                "As the teeth feel it, the carrier taken to stand: "
+                    + Sign.number(circulation.get())
+                    + " times the input passes one mesh and comes back by another. A small loss of"
+                    + " each pass costs much of the output: such sets run hot and may bind."));
   }
 
   private void fill(EpicyclicWorking working, List<MemberId> members) {
@@ -108,29 +151,19 @@ final class EpicyclicPanel extends VBox {
 
   private void addTable(TurnTable table, List<MemberId> members) {
     PanelTable grid = new PanelTable();
-    grid.row(new Label(""), heads(members));
     grid.row(
-        new Label("with the carrier"),
-        members.stream()
-            .map(id -> PanelTable.figure(Sign.exact(table.withCarrier())))
-            .toArray(Label[]::new));
-    grid.row(
-        new Label("carrier stands"),
-        members.stream()
-            .map(id -> PanelTable.figure(Sign.exact(table.apart().get(id))))
-            .toArray(Label[]::new));
-    grid.row(
-        Look.label("together", "product"),
-        members.stream()
-            .map(id -> PanelTable.figure(Sign.exact(table.turns().get(id))))
-            .toArray(Label[]::new));
+        new Label(""),
+        PanelTable.head("with the carrier", "All turn together, as one piece"),
+        PanelTable.head("carrier stands", "The wheels turned on against it"),
+        PanelTable.head("together", "The sum of both"));
+    for (MemberId id : members) {
+      grid.row(
+          new Label(Sign.shortName(id)),
+          PanelTable.figure(Sign.exact(table.withCarrier())),
+          PanelTable.figure(Sign.exact(table.apart().get(id))),
+          Look.styled(PanelTable.figure(Sign.exact(table.turns().get(id))), "product"));
+    }
     getChildren().addAll(Look.label("Turn table", "caption"), grid);
-  }
-
-  private static Label[] heads(List<MemberId> members) {
-    return members.stream()
-        .map(id -> PanelTable.head(Sign.shortName(id), ""))
-        .toArray(Label[]::new);
   }
 
   private void addPitchLine(PitchLine line) {

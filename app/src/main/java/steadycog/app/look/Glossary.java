@@ -11,9 +11,9 @@ public final class Glossary {
 
   private Glossary() {}
 
-  /** A member by the name its part gives it; a lettered wheel is a wheel. */
+  /** A member by the name its part gives it, in whichever row; a lettered wheel is a wheel. */
   public static String of(MemberId member) {
-    return find(member.name()).orElseGet(() -> BUNDLE.getString("wheel"));
+    return find(member.name().replaceFirst("\\d$", "")).orElseGet(() -> BUNDLE.getString("wheel"));
   }
 
   /** A rule by the code of its findings, where there is more to say than the finding does. */
