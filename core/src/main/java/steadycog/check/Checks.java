@@ -3,6 +3,8 @@ package steadycog.check;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
+import steadycog.train.Planetary;
 
 /** Runs every rule. */
 public final class Checks {
@@ -44,9 +46,26 @@ public final class Checks {
 
   /** All findings, worst first; within a severity in the order of the rules and of the card. */
   public static List<Finding> of(Subject subject) {
+    return of(subject, RULES);
+  }
+
+  /** The same by the rules that need not know where wheels stand: a tenth of the cost. */
+  public static List<Finding> withoutLayout(Subject subject) {
+    return of(subject, RULES.stream().filter(rule -> !rule.looksAtLayout()).toList());
+  }
+
+  private static List<Finding> of(Subject subject, List<Rule> rules) {
     List<Finding> all = new ArrayList<>();
-    RULES.forEach(rule -> all.addAll(rule.check(subject)));
+    rules.forEach(rule -> all.addAll(rule.check(subject)));
     all.sort(Comparator.comparing(Finding::severity).reversed());
     return List.copyOf(all);
+  }
+
+  /**
+   * The rule that keeps a planetary set from going together, quickly found: its shape alone, no
+   * roles. Empty where it fits, assembles, and keeps its planets and tips clear.
+   */
+  public static Optional<String> trouble(Planetary set) {
+    return Recount.trouble(set);
   }
 }

@@ -8,9 +8,14 @@ import steadycog.shape.FaceLayout;
 final class ClashRule implements Rule {
 
   @Override
+  public boolean looksAtLayout() {
+    return true;
+  }
+
+  @Override
   public List<Finding> check(Subject subject) {
     List<Finding> found = new ArrayList<>();
-    for (FaceLayout.Clash clash : subject.layout().clashes()) {
+    for (FaceLayout.Clash clash : subject.layout().get().clashes()) {
       Finding finding =
           Finding.of("clash", Severity.ERROR, List.of(clash.a(), clash.b()))
               .with("a", clash.a())

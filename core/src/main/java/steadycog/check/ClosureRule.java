@@ -16,13 +16,18 @@ import steadycog.train.Train;
 final class ClosureRule implements Rule {
 
   @Override
+  public boolean looksAtLayout() {
+    return true;
+  }
+
+  @Override
   public List<Finding> check(Subject subject) {
     Map<Set<Integer>, Mesh> first = new HashMap<>();
     List<Finding> found = new ArrayList<>();
     List<Mesh> onFixedAxes =
         subject.train().meshes().stream().filter(mesh -> mesh.carrier().isEmpty()).toList();
     for (Mesh mesh : onFixedAxes) {
-      Set<Integer> axes = axes(subject.layout(), mesh);
+      Set<Integer> axes = axes(subject.layout().get(), mesh);
       Mesh other = first.putIfAbsent(axes, mesh);
       if (other != null) {
         finding(subject.train(), other, mesh).ifPresent(found::add);

@@ -179,11 +179,28 @@ final class Recount {
 
   /** Whether a set fits, assembles, and keeps its planets and tips clear. */
   static boolean goesTogether(Planetary set) {
+    return trouble(set).isEmpty();
+  }
+
+  /** The code of the first rule that keeps a set from going together. */
+  static Optional<String> trouble(Planetary set) {
     PlanetGeometry geometry = new PlanetGeometry(set);
-    return fits(set, geometry)
-        && new PlanetPlaces(set).assembles()
-        && geometry.neighbourMargin() > 0
-        && set.meshes().stream().allMatch(mesh -> meshes(set, mesh));
+    PlanetPlaces places = new PlanetPlaces(set);
+    if (!fits(set, geometry)) {
+      return Optional.of(set.stepped() ? "row-closure" : "pitch-fit");
+    }
+    if (!places.assembles()) {
+      return Optional.of(places.identical() ? "assembly" : "indexing");
+    }
+    if (geometry.neighbourMargin() <= 0) {
+      return Optional.of("neighbour");
+    }
+    for (Mesh mesh : set.meshes()) {
+      if (!meshes(set, mesh)) {
+        return Optional.of(mesh.internal() ? "internal-interference" : "interference");
+      }
+    }
+    return Optional.empty();
   }
 
   /** Two rows are let off by a few teeth, but not both alike: that turns nothing. */

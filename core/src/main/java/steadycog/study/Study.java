@@ -30,7 +30,7 @@ public record Study(
     Motion motion = MotionSolver.solve(Mechanism.of(train));
     Torques torques = TorqueSolver.solve(motion);
     FaceLayout layout = FaceLayout.of(train);
-    List<Finding> findings = Checks.of(new Subject(train, motion, torques, layout));
+    List<Finding> findings = Checks.of(new Subject(train, motion, torques, () -> layout));
     return new Study(train, motion, torques, layout, findings);
   }
 

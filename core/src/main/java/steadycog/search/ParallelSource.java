@@ -1,0 +1,244 @@
+package steadycog.search;
+
+import java.math.BigInteger;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.atomic.AtomicInteger;
+import java.util.stream.IntStream;
+import org.apache.commons.numbers.fraction.BigFraction;
+import steadycog.train.Train;
+
+/**
+ * Pairs of wheels in series. A train's ratio is the product of its driven counts over the product
+ * of its drivers: for every product of drivers d the products of driven wheels next to i d are
+ * looked up in the sorted list of all, which is the two-pointer sweep over both lists. Every pair
+ * of products is covered, so what is found is proven best.
+ */
+final class ParallelSource implements Source {
+  private static final int CHUNKS = 256;
+
+  /** Errors below this are worked out exactly, so that an exact hit is 0. */
+  private static final double ROUNDING = 1e-11;
+
+  private final Query query;
+  private final int[] counts;
+  private final Map<Integer, List<Window>> kept = new HashMap<>();
+
+  ParallelSource(Query query) {
+    this.query = query;
+    this.counts = counts(query);
+  }
+
+  private static int[] counts(Query query) {
+    Limits limits = query.limits();
+    return query.wheels().stock().isEmpty()
+        ? IntStream.rangeClosed(limits.teeth().from(), limits.mostTeeth()).toArray()
+        : query.wheels().stock().keySet().stream()
+            .mapToInt(Integer::intValue)
+            .filter(count -> count <= limits.diameter().map(d -> d - 2).orElse(1e9))
+            .toArray();
+  }
+
+  @Override
+  public Kind kind() {
+    return Kind.PARALLEL;
+  }
+
+  /** Products of drivers and of the driven wheels that they may be paired with. */
+  private record Window(Products drivers, Products driven) {}
+
+  @Override
+  public void sweep(double above, double upTo, Leads leads, Tally tally, Watch watch) {
+    Range stages = query.limits().stages();
+    int from = Math.max(stages.from(), query.limits().coaxial() ? 2 : 1);
+    int to = query.limits().coaxial() ? 2 : stages.to();
+    for (int k = from; k <= to && counts.length > 0; k++) {
+      int drivers = k - query.wheels().drivers().size();
+      int driven = k - query.wheels().driven().size();
+      boolean turns = query.limits().direction().allows(k % 2 == 0 ? 1 : -1);
+      if (drivers >= 0 && driven >= 0 && turns) {
+        new Sweep(k, drivers, driven, above, upTo, leads, tally, watch).run();
+      } else if (!turns && above < 0) {
+        tally.reject("direction");
+      }
+    }
+  }
+
+  /** One number of stages over one reach of errors. */
+  private final class Sweep {
+    private final int stages;
+    private final int drivers;
+    private final int driven;
+    private final double above;
+    private final double upTo;
+    private final Leads leads;
+    private final Tally tally;
+    private final Watch watch;
+
+    /** Product of free driven wheels over that of free drivers that is wanted. */
+    private final BigFraction wanted;
+
+    private final double ratio;
+
+    Sweep(
+        int stages,
+        int drivers,
+        int driven,
+        double above,
+        double upTo,
+        Leads leads,
+        Tally tally,
+        Watch watch) {
+      this.stages = stages;
+      this.drivers = drivers;
+      this.driven = driven;
+      this.above = above;
+      this.upTo = upTo;
+      this.leads = leads;
+      this.tally = tally;
+      this.watch = watch;
+      BigFraction fixed = BigFraction.ONE;
+      for (int count : query.wheels().drivers()) {
+        fixed = fixed.multiply(count);
+      }
+      for (int count : query.wheels().driven()) {
+        fixed = fixed.divide(count);
+      }
+      this.wanted = query.target().ratio().multiply(fixed);
+      this.ratio = wanted.doubleValue();
+    }
+
+    void run() {
+      double least = Math.pow(counts[0], driven);
+      double most = Math.pow(counts[counts.length - 1], driven);
+      double widest = Math.min(Hunt.FURTHEST, query.mostError());
+      double low =
+          Math.max(Math.pow(counts[0], drivers), least / ratio / (1 + widest) * (1 - 1e-9));
+      double high =
+          Math.min(
+              Math.pow(counts[counts.length - 1], drivers),
+              most / ratio / (1 - widest) * (1 + 1e-9));
+      if (low > high) {
+        return;
+      }
+      long from = (long) Math.floor(low);
+      long to = (long) Math.ceil(high);
+      double span = Math.max(to - from, ratio * to - ratio * from);
+      int windows = (int) Math.ceil(span * (1 + 3 * widest) / Products.WIDEST) + 1;
+      windows = span * (1 + 3 * widest) + 2 * widest * ratio * to < Products.WIDEST ? 1 : windows;
+      for (int k = 0; k < windows && !watch.cancelled(); k++) {
+        long start = from + (long) ((double) (to - from) * k / windows) + (k > 0 ? 1 : 0);
+        long end = k == windows - 1 ? to : from + (long) ((double) (to - from) * (k + 1) / windows);
+        double reach = windows == 1 ? widest : upTo;
+        sweep(window(start, end, reach, windows == 1), k, windows);
+      }
+    }
+
+    /** A single window serves all reaches and is kept; of many each is made anew. */
+    private Window window(long start, long end, double reach, boolean single) {
+      if (single && kept.containsKey(stages)) {
+        return kept.get(stages).getFirst();
+      }
+      long least = (long) Math.max(1, Math.floor(ratio * start * (1 - reach)));
+      long most = (long) Math.min(1e18, Math.ceil(ratio * end * (1 + reach)));
+      Window window =
+          new Window(
+              Products.of(counts, drivers, start, end), Products.of(counts, driven, least, most));
+      if (single) {
+        kept.put(stages, List.of(window));
+      }
+      return window;
+    }
+
+    private void sweep(Window window, int index, int windows) {
+      if (above < 0) {
+        tally.examine(window.drivers.size() * window.driven.size());
+      }
+      AtomicInteger done = new AtomicInteger();
+      long low = window.drivers.low();
+      double step = (window.drivers.high() - low + 1.0) / CHUNKS;
+      IntStream.range(0, CHUNKS)
+          .parallel()
+          .forEach(
+              chunk -> {
+                if (!watch.cancelled()) {
+                  sweep(window, low + (long) (step * chunk), low + (long) (step * (chunk + 1)));
+                  double share = (index + done.incrementAndGet() / (double) CHUNKS) / windows;
+                  watch.progress(Kind.PARALLEL, share, tally.examined());
+                }
+              });
+    }
+
+    private void sweep(Window window, long from, long to) {
+      Products of = window.drivers;
+      for (long d = of.next(from, to - 1); d >= 0; d = of.next(d + 1, to - 1)) {
+        double reach = Math.min(upTo, leads.threshold());
+        double exact = ratio * d;
+        long last = (long) Math.ceil(exact * (1 + reach));
+        long first = (long) Math.floor(exact * (1 - reach));
+        for (long n = window.driven.next(first, last);
+            n >= 0;
+            n = window.driven.next(n + 1, last)) {
+          double error = error(n, d);
+          if (error > above && error <= reach) {
+            leads.add(error, least(n, d), lead(n, d));
+          }
+        }
+      }
+    }
+
+    private double error(long n, long d) {
+      double error = Math.abs(n - ratio * d) / (ratio * d);
+      return error > ROUNDING
+          ? error
+          : BigFraction.of(BigInteger.valueOf(n), BigInteger.valueOf(d))
+              .subtract(wanted)
+              .divide(wanted)
+              .abs()
+              .doubleValue();
+    }
+
+    /** No wheels of these products have fewer teeth together (mean inequality). */
+    private double least(long n, long d) {
+      double sum = sum(query.wheels().drivers()) + sum(query.wheels().driven());
+      sum += driven == 0 ? 0 : driven * Math.pow(n, 1.0 / driven);
+      sum += drivers == 0 ? 0 : drivers * Math.pow(d, 1.0 / drivers);
+      return Math.floor(sum - 1e-6);
+    }
+
+    private Lead.Builder lead(long n, long d) {
+      return (turnedDown, room) -> trains(n, d, turnedDown, room);
+    }
+
+    private List<Train> trains(long n, long d, Tally turnedDown, Lead.Room room) {
+      List<Train> trains = new ArrayList<>();
+      List<List<Integer>> numerators = Factors.of(n, driven, counts);
+      for (List<Integer> small : Factors.of(d, drivers, counts)) {
+        List<Integer> allDrivers = with(query.wheels().drivers(), small);
+        for (List<Integer> large : numerators) {
+          List<Integer> allDriven = with(query.wheels().driven(), large);
+          if (room.takes(sum(allDrivers) + sum(allDriven))) {
+            Pairing.of(query, allDrivers, allDriven, turnedDown).ifPresent(trains::add);
+          }
+        }
+      }
+      return trains;
+    }
+
+    private static int sum(List<Integer> counts) {
+      int sum = 0;
+      for (int count : counts) {
+        sum += count;
+      }
+      return sum;
+    }
+
+    private static List<Integer> with(List<Integer> given, List<Integer> free) {
+      List<Integer> all = new ArrayList<>(given);
+      all.addAll(free);
+      return all;
+    }
+  }
+}
