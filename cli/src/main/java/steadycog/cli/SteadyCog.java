@@ -24,7 +24,13 @@ import picocli.CommandLine.Spec;
       "CARD is a card (.txt) or a job (.cog.json), or - for standard input.",
       "Exit codes: 0 done, 1 done and a finding is an error, 2 the input could not be read."
     },
-    subcommands = {SolveCommand.class, BoardCommand.class, CheckCommand.class, ExportCommand.class})
+    subcommands = {
+      SolveCommand.class,
+      BoardCommand.class,
+      CheckCommand.class,
+      FindCommand.class,
+      ExportCommand.class
+    })
 public final class SteadyCog implements Callable<Integer> {
   @Spec CommandSpec spec;
 

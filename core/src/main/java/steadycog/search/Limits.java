@@ -45,7 +45,7 @@ public record Limits(
           new Range(3, 5),
           Optional.empty(),
           Direction.ANY,
-          1,
+          2,
           Optional.empty(),
           false,
           false);

@@ -1,6 +1,7 @@
 package steadycog.search;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
@@ -38,7 +39,7 @@ public record Wheels(List<Integer> drivers, List<Integer> driven, Map<Integer, I
   /** {@code 24, 36x2, 48}: wheels of 24 and 48 teeth, and two of 36. */
   public static Map<Integer, Integer> parseStock(String text) {
     Map<Integer, Integer> stock = new TreeMap<>();
-    for (String entry : text.strip().split("[,;\\s]+")) {
+    for (String entry : entries(text)) {
       String[] parts = entry.split("[xX\u00d7]", 2);
       try {
         int many = parts.length == 1 ? 1 : Integer.parseInt(parts[1]);
@@ -48,18 +49,24 @@ public record Wheels(List<Integer> drivers, List<Integer> driven, Map<Integer, I
         stock.merge(Integer.parseInt(parts[0]), many, Integer::sum);
       } catch (NumberFormatException none) {
         throw new IllegalArgumentException(
-            text.isBlank()
-                ? "the stock list is empty: write the counts you own, such as 24, 36x2, 48"
-                : "'" + entry + "' is no wheel: write its count, or 36x2 for two of 36 teeth");
+            "'" + entry + "' is no wheel: write its count, or 36x2 for two of 36 teeth");
       }
     }
+    if (stock.isEmpty()) {
+      throw new IllegalArgumentException(
+          "the stock list is empty: write the counts you own, such as 24, 36x2, 48");
+    }
     return stock;
+  }
+
+  private static List<String> entries(String text) {
+    return Arrays.stream(text.split("[,;\\s]+")).filter(entry -> !entry.isEmpty()).toList();
   }
 
   /** {@code 24, 96}: a count each. */
   public static List<Integer> parseCounts(String text) {
     List<Integer> counts = new ArrayList<>();
-    for (String entry : text.strip().split("[,;\\s]+")) {
+    for (String entry : entries(text)) {
       if (!entry.matches("\\d{1,4}")) {
         throw new IllegalArgumentException("'" + entry + "' is no tooth count: write 24 or 24, 96");
       }

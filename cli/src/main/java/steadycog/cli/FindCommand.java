@@ -1,0 +1,291 @@
+package steadycog.cli;
+
+import java.io.IOException;
+import java.io.PrintWriter;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.concurrent.Callable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Spec;
+import steadycog.format.csv.FoundCsv;
+import steadycog.format.file.JobFiles;
+import steadycog.format.json.FoundJson;
+import steadycog.format.json.UnreadableException;
+import steadycog.job.Job;
+import steadycog.notation.Card;
+import steadycog.number.Exact;
+import steadycog.number.Figures;
+import steadycog.search.Advice;
+import steadycog.search.Candidate;
+import steadycog.search.Found;
+import steadycog.search.Hunt;
+import steadycog.search.Kind;
+import steadycog.search.Limits;
+import steadycog.search.Limits.Direction;
+import steadycog.search.Nearby;
+import steadycog.search.Query;
+import steadycog.search.Range;
+import steadycog.search.Target;
+import steadycog.search.Tolerance;
+import steadycog.search.Watch;
+import steadycog.search.Wheels;
+
+/** {@code find}: from a ratio to tooth counts. */
+@Command(
+    name = "find",
+    mixinStandardHelpOptions = true,
+    description = "Tooth counts that make a ratio and go together, the nearest first.",
+    footer = {
+      "",
+      "A target is a ratio (85, 85:1, 1:4), two speeds (1500 rpm to 12 rpm) or a period",
+      "(23 h 56 min 4.0905 s from 1 rpm). Every candidate's card is ready for solve -."
+    })
+final class FindCommand implements Callable<Integer> {
+  @Spec CommandSpec spec;
+
+  @Option(names = "--target", paramLabel = "RATIO", description = "the reduction ratio wanted")
+  Optional<String> target = Optional.empty();
+
+  @Option(
+      names = "--kind",
+      paramLabel = "KIND",
+      description = "parallel, planetary, two-row, cycloidal, strainwave or all (default)")
+  String kind = "all";
+
+  @Option(names = "--stages", description = "pairs of wheels, or sets in series: 3 or 1..3")
+  Optional<String> stages = Optional.empty();
+
+  @Option(names = "--teeth", description = "wheels, suns and planets (default 12..120)")
+  Optional<String> teeth = Optional.empty();
+
+  @Option(names = "--ring", description = "rings (default: whatever follows)")
+  Optional<String> ring = Optional.empty();
+
+  @Option(names = "--planets", description = "planets on a carrier (default 3..5)")
+  Optional<String> planets = Optional.empty();
+
+  @Option(names = "--tolerance", description = "0.1%%, 50ppm or 0.5 teeth of the last wheel")
+  Optional<String> tolerance = Optional.empty();
+
+  @Option(names = "--same", description = "the output turns as the input does")
+  boolean same;
+
+  @Option(names = "--opposite", description = "the output turns the other way")
+  boolean opposite;
+
+  @Option(names = "--per-stage", description = "the largest step of a stage, such as 8")
+  Optional<Double> perStage = Optional.empty();
+
+  @Option(names = "--distortion", description = "teeth by which rows may differ (default 2)")
+  Optional<Integer> distortion = Optional.empty();
+
+  @Option(names = "--diameter", description = "the largest wheel, in modules")
+  Optional<Double> diameter = Optional.empty();
+
+  @Option(names = "--coaxial", description = "two pairs with input and output in line")
+  boolean coaxial;
+
+  @Option(names = "--sound", description = "no errors in trains of pairs either")
+  boolean sound;
+
+  @Option(names = "--driver", description = "counts that must drive, such as 24,18")
+  Optional<String> drivers = Optional.empty();
+
+  @Option(names = "--driven", description = "counts that must be driven")
+  Optional<String> driven = Optional.empty();
+
+  @Option(names = "--stock", description = "the wheels one owns, such as 24,36x2,48")
+  Optional<String> stock = Optional.empty();
+
+  @Option(names = "--top", description = "how many are listed (default 20)")
+  int top = 20;
+
+  @Option(
+      names = "--near",
+      paramLabel = "CARD",
+      description = "change as few counts of this train as possible, to the target or to no errors")
+  Optional<String> near = Optional.empty();
+
+  @Option(names = "--json", description = "print JSON")
+  boolean json;
+
+  @Option(names = "--csv", description = "print comma-separated values")
+  boolean csv;
+
+  @Override
+  public Integer call() {
+    try {
+      return near.isPresent() ? near(near.get()) : find();
+    } catch (IllegalArgumentException refused) {
+      return refuse("find: " + refused.getMessage());
+    }
+  }
+
+  private int find() {
+    if (target.isEmpty()) {
+      throw new IllegalArgumentException("no target: add --target 85");
+    }
+    Found found = Hunt.run(query(), Watch.NONE);
+    PrintWriter out = spec.commandLine().getOut();
+    out.print(
+        json
+            ? FoundJson.write(found)
+            : csv ? FoundCsv.write(found.candidates()) : table(found.candidates()) + said(found));
+    out.flush();
+    return Exit.DONE;
+  }
+
+  private Query query() {
+    if (same && opposite) {
+      throw new IllegalArgumentException("--same and --opposite exclude each other: leave one out");
+    }
+    Limits usual = Limits.USUAL;
+    Limits limits =
+        new Limits(
+            stages.map(Range::parse).orElse(usual.stages()),
+            teeth.map(Range::parse).orElse(usual.teeth()),
+            ring.map(Range::parse),
+            planets.map(Range::parse).orElse(usual.planets()),
+            perStage,
+            same ? Direction.SAME : opposite ? Direction.OPPOSITE : Direction.ANY,
+            distortion.orElse(usual.distortion()),
+            diameter,
+            coaxial,
+            sound);
+    Wheels wheels =
+        new Wheels(
+            drivers.map(Wheels::parseCounts).orElse(List.of()),
+            driven.map(Wheels::parseCounts).orElse(List.of()),
+            stock.map(Wheels::parseStock).orElse(Map.of()));
+    return new Query(
+        Target.parse(target.orElseThrow()),
+        kinds(),
+        tolerance.map(Tolerance::parse),
+        limits,
+        wheels,
+        top);
+  }
+
+  private Set<Kind> kinds() {
+    if (kind.equalsIgnoreCase("all")) {
+      return Query.everyKind();
+    }
+    Set<Kind> kinds = EnumSet.noneOf(Kind.class);
+    for (String word : kind.split(",")) {
+      kinds.add(
+          Kind.of(word.strip())
+              .orElseThrow(
+                  () ->
+                      new IllegalArgumentException(
+                          "'"
+                              + word
+                              + "' is no kind: use "
+                              + String.join(", ", Kind.all().stream().map(Kind::word).toList())
+                              + " or all")));
+    }
+    return kinds;
+  }
+
+  private int near(String source) {
+    try {
+      Job job =
+          source.equals("-") ? JobFiles.read(System.in, "train") : JobFiles.open(Path.of(source));
+      Optional<Card> card = job.sheets().getFirst().card();
+      if (job.sheets().size() != 1 || card.isEmpty()) {
+        return refuse(source + ":1:1: expected one train with a card");
+      }
+      Nearby.Changes changes =
+          Nearby.of(
+              card.get().train(),
+              target.map(Target::parse),
+              tolerance.map(Tolerance::parse),
+              top,
+              Watch.NONE);
+      PrintWriter out = spec.commandLine().getOut();
+      out.print(json ? FoundJson.write(changes) : table(changes));
+      out.flush();
+      return Exit.DONE;
+    } catch (UnreadableException unreadable) {
+      return refuse(unreadable.at(source.equals("-") ? "<stdin>" : source));
+    } catch (IOException broken) {
+      return refuse(source + ":1:1: cannot be read: " + broken.getMessage());
+    }
+  }
+
+  private static String table(Nearby.Changes changes) {
+    if (changes.list().isEmpty()) {
+      return "Nothing within three changed counts; "
+          + changes.examined()
+          + " trains examined. Widen the tolerance, or look without --near.\n";
+    }
+    TextTable table = new TextTable(1, "change", "i = in/out", "error ppm", "teeth changed");
+    for (Nearby.Change change : changes.list()) {
+      table.add(
+          change.words(),
+          Exact.text(change.candidate().ratio().reduction()),
+          ppm(change.candidate()),
+          Integer.toString(change.teeth()));
+    }
+    return table + "\n" + changes.examined() + " trains examined\n";
+  }
+
+  private static String table(List<Candidate> candidates) {
+    TextTable table =
+        new TextTable(1, "card", "i = in/out", "error ppm", "teeth", "planets", "off", "findings");
+    for (Candidate candidate : candidates) {
+      table.add(
+          Card.of(candidate.train()).text().strip().replace("\n", "; "),
+          Exact.text(candidate.ratio().reduction()),
+          ppm(candidate),
+          Integer.toString(candidate.size()),
+          candidate.planets() == 0 ? "-" : Integer.toString(candidate.planets()),
+          Integer.toString(candidate.distortion()),
+          candidate.worst().word());
+    }
+    return table.toString();
+  }
+
+  private static String ppm(Candidate candidate) {
+    return Figures.significant(candidate.errorPpm(), 5);
+  }
+
+  /** What was covered, and where nothing was found why. */
+  private static String said(Found found) {
+    List<String> words = new ArrayList<>();
+    words.add(
+        found.candidates().isEmpty()
+            ? "Nothing found."
+            : found.provenBest()
+                ? "Proven best within the limits."
+                : "Cut short: not proven best.");
+    words.add(found.examined() + " combinations covered.");
+    found
+        .rejected()
+        .forEach((rule, times) -> words.add(times + " near enough but refused: " + rule + "."));
+    if (found.candidates().isEmpty()) {
+      words.add(advice(found));
+    }
+    return "\n" + String.join("\n", words) + "\n";
+  }
+
+  private static String advice(Found found) {
+    return found.rejected().keySet().stream()
+        .findFirst()
+        .map(Advice::loosen)
+        .orElse("Allow more teeth, more stages or a wider tolerance.");
+  }
+
+  private int refuse(String reason) {
+    PrintWriter err = spec.commandLine().getErr();
+    err.println(reason.lines().findFirst().orElse(reason));
+    err.flush();
+    return Exit.NOT_READ;
+  }
+}

@@ -1,0 +1,47 @@
+package steadycog.format.csv;
+
+import java.util.List;
+import steadycog.notation.Card;
+import steadycog.number.Exact;
+import steadycog.number.Figures;
+import steadycog.search.Candidate;
+
+/** Candidates of a search, a line each; the card stands on one line, statements parted by ;. */
+public final class FoundCsv {
+  private static final List<String> TITLES =
+      List.of(
+          "card",
+          "kind",
+          "reduction ratio i = in/out",
+          "train value e = out/in",
+          "direction",
+          "error ppm",
+          "sum of teeth",
+          "largest wheel, modules",
+          "planets",
+          "distortion, teeth",
+          "planets in step",
+          "worst finding");
+
+  private FoundCsv() {}
+
+  public static String write(List<Candidate> candidates) {
+    return Csv.write(TITLES, candidates.stream().map(FoundCsv::line).toList());
+  }
+
+  private static List<String> line(Candidate candidate) {
+    return List.of(
+        Card.of(candidate.train()).text().strip().replace("\n", "; "),
+        candidate.kind().word(),
+        Exact.text(candidate.ratio().reduction()),
+        Exact.text(candidate.ratio().trainValue()),
+        candidate.ratio().sameDirection() ? "same" : "opposite",
+        Figures.significant(candidate.errorPpm(), 6),
+        Integer.toString(candidate.size()),
+        candidate.diameter() == 0 ? "" : Figures.significant(candidate.diameter(), 6),
+        candidate.planets() == 0 ? "" : Integer.toString(candidate.planets()),
+        Integer.toString(candidate.distortion()),
+        Boolean.toString(candidate.inStep()),
+        candidate.worst().word());
+  }
+}

@@ -1,0 +1,57 @@
+package steadycog.format.json;
+
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import steadycog.notation.Card;
+import steadycog.number.Exact;
+import steadycog.search.Candidate;
+import steadycog.search.Found;
+import steadycog.search.Nearby;
+
+/** What a search found as JSON; every candidate's card is whole, ready for {@code solve -}. */
+public final class FoundJson {
+  private FoundJson() {}
+
+  /** What {@code find --json} prints. */
+  public static String write(Found found) {
+    ObjectNode root = JobJson.MAPPER.createObjectNode();
+    ArrayNode list = root.putArray("candidates");
+    found.candidates().forEach(candidate -> add(list, candidate, null));
+    root.put("examined", found.examined());
+    ObjectNode rejected = root.putObject("rejected");
+    found.rejected().forEach(rejected::put);
+    root.put("provenBest", found.provenBest());
+    return PrettyJson.write(root);
+  }
+
+  /** What {@code find --near --json} prints: the same, each with what it changes. */
+  public static String write(Nearby.Changes changes) {
+    ObjectNode root = JobJson.MAPPER.createObjectNode();
+    ArrayNode list = root.putArray("candidates");
+    changes.list().forEach(change -> add(list, change.candidate(), change.words()));
+    root.put("examined", changes.examined());
+    root.putObject("rejected");
+    root.put("provenBest", changes.whole());
+    return PrettyJson.write(root);
+  }
+
+  private static void add(ArrayNode list, Candidate candidate, @Nullable String changes) {
+    ObjectNode node = list.addObject();
+    node.put("card", Card.of(candidate.train()).text());
+    node.put("kind", candidate.kind().word());
+    node.put("ratio", Exact.text(candidate.ratio().reduction()));
+    node.put("trainValue", Exact.text(candidate.ratio().trainValue()));
+    node.put("direction", candidate.ratio().sameDirection() ? "same" : "opposite");
+    node.put("errorPpm", candidate.errorPpm() + 0.0);
+    node.put("size", candidate.size());
+    Optional<Double> diameter = Optional.of(candidate.diameter()).filter(d -> d > 0);
+    node.put("diameterModules", diameter.orElse(null));
+    node.put("planets", candidate.planets() == 0 ? null : (Integer) candidate.planets());
+    node.put("distortion", candidate.distortion());
+    node.put("inStep", candidate.inStep());
+    node.put("worst", candidate.worst().word());
+    node.put("changes", changes);
+  }
+}
