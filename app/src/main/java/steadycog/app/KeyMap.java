@@ -32,7 +32,7 @@ final class KeyMap extends StackPane {
               new Entry("space, 0", "run or stop the crank; back to the marks")),
           List.of(
               new Entry("Ctrl+L, Esc", "to the train line, back to the drawing"),
-              new Entry("Ctrl+1 Ctrl+2", "lay out; drive & hold with the ratio board"),
+              new Entry("Ctrl+1 2 3", "lay out; drive & hold; find teeth"),
               new Entry("Ctrl+Z", "undo"),
               new Entry("Ctrl+Shift+Z", "redo (also Ctrl+Y)"),
               new Entry("Ctrl+N", "new job"),

@@ -24,6 +24,7 @@ import steadycog.app.crank.CrankBar;
 import steadycog.app.desk.Desk;
 import steadycog.app.desk.Preferences;
 import steadycog.app.desk.Station;
+import steadycog.app.find.FindStation;
 import steadycog.app.geartable.GearTable;
 import steadycog.app.ledger.Ledger;
 import steadycog.app.look.Icon;
@@ -39,6 +40,7 @@ public final class MainWindow extends StackPane {
   private final JobKeeper keeper;
   private final TrainLine trainLine;
   private final GearTable gearTable;
+  private final FindStation find;
   private final Head head;
   private final Label noticeText = new Label();
   private final HBox notice = new HBox();
@@ -62,9 +64,21 @@ public final class MainWindow extends StackPane {
     HBox.setHgrow(gearTable, Priority.ALWAYS);
     HBox middle = new HBox(8, gearTable, ledger);
     middle.setPadding(new Insets(0, 14, 2, 14));
-    BorderPane frame = new BorderPane(middle);
+    find = new FindStation(desk);
+    find.setPadding(new Insets(0, 14, 12, 14));
+    CrankBar crank = new CrankBar(desk);
+    StackPane stations = new StackPane(middle, find);
+    BorderPane frame = new BorderPane(stations);
     frame.setTop(new VBox(head, notice(), trainLine));
-    frame.setBottom(new CrankBar(desk));
+    frame.setBottom(crank);
+    desk.stationProperty()
+        .subscribe(
+            station -> {
+              boolean finding = station == Station.FIND_TEETH;
+              Look.show(find, finding);
+              Look.show(middle, !finding);
+              Look.show(crank, !finding);
+            });
     setAlignment(Pos.TOP_LEFT);
     getChildren().add(frame);
     setOnDragOver(this::acceptDrag);
@@ -76,6 +90,11 @@ public final class MainWindow extends StackPane {
 
   JobKeeper keeper() {
     return keeper;
+  }
+
+  /** Whether teeth are being looked for. */
+  boolean isSearching() {
+    return find.isSearching();
   }
 
   /** A picture of the face view alone. */
@@ -175,6 +194,7 @@ public final class MainWindow extends StackPane {
       case L -> trainLine::startTyping;
       case DIGIT1, NUMPAD1 -> () -> desk.stationProperty().set(Station.LAY_OUT);
       case DIGIT2, NUMPAD2 -> () -> desk.stationProperty().set(Station.DRIVE_AND_HOLD);
+      case DIGIT3, NUMPAD3 -> () -> desk.stationProperty().set(Station.FIND_TEETH);
       case PLUS, EQUALS, ADD -> () -> resizeText(1);
       case MINUS, SUBTRACT -> () -> resizeText(-1);
       case PAGE_DOWN -> () -> showNext(1);

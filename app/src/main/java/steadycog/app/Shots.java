@@ -23,6 +23,8 @@ final class Shots {
   private static final int GUIDING = 3;
   private static final int AZIMUTH = 4;
   private static final int ALTITUDE = 5;
+  private static final int FOCUSER = 6;
+  private static final int SKY = 7;
   private static final double EXAGGERATED = 6;
 
   private final Path folder;
@@ -56,7 +58,8 @@ final class Shots {
     }
     Map.Entry<String, Consumer<Opened>> shot = shots.remove();
     shot.getValue().accept(opened);
-    Picture.whenDrawn(
+    whenStill(
+        opened,
         () -> {
           try {
             Files.createDirectories(folder);
@@ -69,6 +72,18 @@ final class Shots {
             shots.clear();
           }
           next(opened, shots);
+        });
+  }
+
+  /** Runs {@code action} once nothing is being looked for and the window has come to rest. */
+  private static void whenStill(Opened opened, Runnable action) {
+    Picture.whenDrawn(
+        () -> {
+          if (opened.window().isSearching()) {
+            whenStill(opened, action);
+          } else {
+            Picture.whenDrawn(action);
+          }
         });
   }
 
@@ -86,6 +101,8 @@ final class Shots {
     shots.put("does-not-assemble", Shots::misfit);
     shots.put("cycloidal-drive", opened -> drive(opened, AZIMUTH, 40));
     shots.put("strain-wave-drive", Shots::altitude);
+    shots.put("two-rows", Shots::focuser);
+    shots.put("find-teeth", Shots::findTeeth);
     shots.put("dark", Shots::dark);
     return shots;
   }
@@ -175,7 +192,19 @@ final class Shots {
     opened.desk().exaggerationProperty().set(EXAGGERATED);
   }
 
+  private static void focuser(Opened opened) {
+    drive(opened, FOCUSER, 35);
+    opened.desk().exaggerationProperty().set(1);
+  }
+
+  private static void findTeeth(Opened opened) {
+    opened.desk().putDown(TernRock.job());
+    opened.desk().showSheet(SKY);
+    opened.desk().stationProperty().set(Station.FIND_TEETH);
+  }
+
   private static void dark(Opened opened) {
+    opened.desk().stationProperty().set(Station.LAY_OUT);
     domeRotator(opened);
     opened.desk().select(Optional.of(new MemberId("", "D")));
     opened.desk().preferencesProperty().set(Preferences.USUAL.inDark(true));

@@ -22,6 +22,7 @@ import javafx.scene.Parent;
 import javafx.scene.control.ButtonBase;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.Slider;
+import javafx.scene.control.TableView;
 import javafx.scene.control.TextArea;
 import javafx.scene.control.TextField;
 import javafx.scene.control.TextInputControl;
@@ -41,6 +42,8 @@ import steadycog.app.desk.Station;
 import steadycog.format.demo.TernRock;
 import steadycog.format.file.JobFiles;
 import steadycog.number.Unit;
+import steadycog.search.Candidate;
+import steadycog.search.Wanted;
 
 /** The real window, driven by keys and mouse on the platform without a display. */
 class WindowTest {
@@ -606,5 +609,70 @@ class WindowTest {
           module.fireEvent(new javafx.event.ActionEvent());
           assertEquals("module 2 mm", module.getText(), "what cannot be read is put back");
         });
+  }
+
+  @Test
+  void teethAreFoundComparedAndBroughtToTheBench() throws Exception {
+    type("parallel 18 ~ 72");
+    press(KeyCode.SHORTCUT, KeyCode.DIGIT3);
+    robot.clickOn("#want-target").write("85");
+    robot.clickOn("#kind-planetary").clickOn("#kind-parallel").clickOn("#kind-strainwave");
+    TableView<?> table = find("#candidates", TableView.class);
+    WaitForAsyncUtils.waitFor(
+        60, TimeUnit.SECONDS, () -> text("#find-status").contains("proven best"));
+    assertFalse(table.getItems().isEmpty());
+    assertEquals("two-row,cycloidal", opened.desk().job().wanted().text(Wanted.Field.KIND));
+    robot.interact(() -> table.getSelectionModel().select(1));
+    robot.clickOn("#keep");
+    robot.interact(() -> table.getSelectionModel().select(0));
+    robot.clickOn("#keep");
+    assertTrue(robot.lookup("#compare .differs").queryAll().size() >= 2, "what differs is marked");
+    robot.clickOn("#narrow").write("cycloidal");
+    settle();
+    assertTrue(
+        table.getItems().stream()
+            .allMatch(c -> ((Candidate) c).kind() == steadycog.search.Kind.CYCLOIDAL));
+    robot.clickOn("#bring");
+    settle();
+    assertEquals(Station.LAY_OUT, opened.desk().stationProperty().get());
+    assertEquals("85\u2009:\u20091", text("#ratio"));
+    assertEquals(2, opened.desk().job().sheets().size());
+    press(KeyCode.SHORTCUT, KeyCode.Z);
+    assertEquals(1, opened.desk().job().sheets().size());
+  }
+
+  @Test
+  void whatCannotBeLookedForIsSaidBeneathItsField() throws Exception {
+    press(KeyCode.SHORTCUT, KeyCode.DIGIT3);
+    robot.clickOn("#want-target").write("-3");
+    WaitForAsyncUtils.waitFor(
+        20, TimeUnit.SECONDS, () -> text("#bad-target").contains("a target has no sign"));
+    robot.clickOn("#want-target").push(KeyCode.SHORTCUT, KeyCode.A).write("3.5");
+    robot.clickOn("#want-teeth").write("9..2");
+    WaitForAsyncUtils.waitFor(
+        20, TimeUnit.SECONDS, () -> text("#bad-teeth").contains("smaller number first"));
+    assertEquals("9..2", find("#want-teeth", TextField.class).getText(), "nothing is lost");
+    robot.clickOn("#look-near");
+    settle();
+    assertTrue(robot.lookup("#wanted .bad-word").queryAll().size() > 0);
+  }
+
+  @Test
+  void aSecondRowIsBuiltOnTheDrawingAndTakenAwayAgain() {
+    type("planetary sun 24 planet 15 x3 ring 54\nhold ring; drive sun; take carrier");
+    press(KeyCode.ESCAPE);
+    focusTable();
+    clickWheel("sun");
+    robot.clickOn("#role-W");
+    settle();
+    String card = find("#train-line", TextArea.class).getText();
+    assertTrue(card.contains("sun 24/-") && card.contains("hold ring1"), card);
+    clickWheel("ring2");
+    focusTable();
+    press(KeyCode.DELETE);
+    assertTrue(
+        find("#train-line", TextArea.class).getText().startsWith("planetary sun 24 planet 15 x3"),
+        find("#train-line", TextArea.class).getText());
+    assertEquals("3.25\u2009:\u20091", text("#ratio"));
   }
 }

@@ -4,11 +4,10 @@ import java.io.IOException;
 import java.io.PrintWriter;
 import java.nio.file.Path;
 import java.util.ArrayList;
-import java.util.EnumSet;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
@@ -26,16 +25,13 @@ import steadycog.search.Advice;
 import steadycog.search.Candidate;
 import steadycog.search.Found;
 import steadycog.search.Hunt;
-import steadycog.search.Kind;
-import steadycog.search.Limits;
-import steadycog.search.Limits.Direction;
 import steadycog.search.Nearby;
 import steadycog.search.Query;
-import steadycog.search.Range;
 import steadycog.search.Target;
 import steadycog.search.Tolerance;
+import steadycog.search.Wanted;
+import steadycog.search.Wanted.Field;
 import steadycog.search.Watch;
-import steadycog.search.Wheels;
 
 /** {@code find}: from a ratio to tooth counts. */
 @Command(
@@ -74,29 +70,17 @@ final class FindCommand implements Callable<Integer> {
   @Option(names = "--tolerance", description = "0.1%%, 50ppm or 0.5 teeth of the last wheel")
   Optional<String> tolerance = Optional.empty();
 
-  @Option(names = "--same", description = "the output turns as the input does")
-  boolean same;
-
-  @Option(names = "--opposite", description = "the output turns the other way")
-  boolean opposite;
-
   @Option(names = "--per-stage", description = "the largest step of a stage, such as 8")
-  Optional<Double> perStage = Optional.empty();
+  Optional<String> perStage = Optional.empty();
 
   @Option(names = "--distortion", description = "teeth by which rows may differ (default 2)")
-  Optional<Integer> distortion = Optional.empty();
+  Optional<String> distortion = Optional.empty();
 
   @Option(names = "--diameter", description = "the largest wheel, in modules")
-  Optional<Double> diameter = Optional.empty();
-
-  @Option(names = "--coaxial", description = "two pairs with input and output in line")
-  boolean coaxial;
-
-  @Option(names = "--sound", description = "no errors in trains of pairs either")
-  boolean sound;
+  Optional<String> diameter = Optional.empty();
 
   @Option(names = "--driver", description = "counts that must drive, such as 24,18")
-  Optional<String> drivers = Optional.empty();
+  Optional<String> driver = Optional.empty();
 
   @Option(names = "--driven", description = "counts that must be driven")
   Optional<String> driven = Optional.empty();
@@ -105,7 +89,19 @@ final class FindCommand implements Callable<Integer> {
   Optional<String> stock = Optional.empty();
 
   @Option(names = "--top", description = "how many are listed (default 20)")
-  int top = 20;
+  Optional<String> top = Optional.empty();
+
+  @Option(names = "--same", description = "the output turns as the input does")
+  boolean same;
+
+  @Option(names = "--opposite", description = "the output turns the other way")
+  boolean opposite;
+
+  @Option(names = "--coaxial", description = "two pairs with input and output in line")
+  boolean coaxial;
+
+  @Option(names = "--sound", description = "no errors in trains of pairs either")
+  boolean sound;
 
   @Option(
       names = "--near",
@@ -124,14 +120,15 @@ final class FindCommand implements Callable<Integer> {
     try {
       return near.isPresent() ? near(near.get()) : find();
     } catch (IllegalArgumentException refused) {
-      return refuse("find: " + refused.getMessage());
+      return refuse("find: " + where(refused) + refused.getMessage());
     }
   }
 
+  private static String where(IllegalArgumentException refused) {
+    return refused instanceof Wanted.BadField bad ? "--" + bad.field().key() + ": " : "";
+  }
+
   private int find() {
-    if (target.isEmpty()) {
-      throw new IllegalArgumentException("no target: add --target 85");
-    }
     Found found = Hunt.run(query(), Watch.NONE);
     PrintWriter out = spec.commandLine().getOut();
     out.print(
@@ -146,51 +143,23 @@ final class FindCommand implements Callable<Integer> {
     if (same && opposite) {
       throw new IllegalArgumentException("--same and --opposite exclude each other: leave one out");
     }
-    Limits usual = Limits.USUAL;
-    Limits limits =
-        new Limits(
-            stages.map(Range::parse).orElse(usual.stages()),
-            teeth.map(Range::parse).orElse(usual.teeth()),
-            ring.map(Range::parse),
-            planets.map(Range::parse).orElse(usual.planets()),
-            perStage,
-            same ? Direction.SAME : opposite ? Direction.OPPOSITE : Direction.ANY,
-            distortion.orElse(usual.distortion()),
-            diameter,
-            coaxial,
-            sound);
-    Wheels wheels =
-        new Wheels(
-            drivers.map(Wheels::parseCounts).orElse(List.of()),
-            driven.map(Wheels::parseCounts).orElse(List.of()),
-            stock.map(Wheels::parseStock).orElse(Map.of()));
-    return new Query(
-        Target.parse(target.orElseThrow()),
-        kinds(),
-        tolerance.map(Tolerance::parse),
-        limits,
-        wheels,
-        top);
-  }
-
-  private Set<Kind> kinds() {
-    if (kind.equalsIgnoreCase("all")) {
-      return Query.everyKind();
-    }
-    Set<Kind> kinds = EnumSet.noneOf(Kind.class);
-    for (String word : kind.split(",")) {
-      kinds.add(
-          Kind.of(word.strip())
-              .orElseThrow(
-                  () ->
-                      new IllegalArgumentException(
-                          "'"
-                              + word
-                              + "' is no kind: use "
-                              + String.join(", ", Kind.all().stream().map(Kind::word).toList())
-                              + " or all")));
-    }
-    return kinds;
+    Map<Field, String> texts = new EnumMap<>(Field.class);
+    texts.put(Field.KIND, kind);
+    target.ifPresent(text -> texts.put(Field.TARGET, text));
+    stages.ifPresent(text -> texts.put(Field.STAGES, text));
+    teeth.ifPresent(text -> texts.put(Field.TEETH, text));
+    ring.ifPresent(text -> texts.put(Field.RING, text));
+    planets.ifPresent(text -> texts.put(Field.PLANETS, text));
+    tolerance.ifPresent(text -> texts.put(Field.TOLERANCE, text));
+    perStage.ifPresent(text -> texts.put(Field.PER_STAGE, text));
+    distortion.ifPresent(text -> texts.put(Field.DISTORTION, text));
+    diameter.ifPresent(text -> texts.put(Field.DIAMETER, text));
+    driver.ifPresent(text -> texts.put(Field.DRIVER, text));
+    driven.ifPresent(text -> texts.put(Field.DRIVEN, text));
+    stock.ifPresent(text -> texts.put(Field.STOCK, text));
+    top.ifPresent(text -> texts.put(Field.TOP, text));
+    texts.put(Field.DIRECTION, same ? "same" : opposite ? "opposite" : "");
+    return new Wanted(texts).with(Field.COAXIAL, coaxial).with(Field.SOUND, sound).query();
   }
 
   private int near(String source) {
@@ -206,7 +175,7 @@ final class FindCommand implements Callable<Integer> {
               card.get().train(),
               target.map(Target::parse),
               tolerance.map(Tolerance::parse),
-              top,
+              top.map(Integer::parseInt).orElse(Query.USUAL_TOP),
               Watch.NONE);
       PrintWriter out = spec.commandLine().getOut();
       out.print(json ? FoundJson.write(changes) : table(changes));

@@ -3,6 +3,8 @@ package steadycog.cli;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
 import java.io.ByteArrayInputStream;
 import java.io.InputStream;
 import java.io.PrintWriter;
@@ -161,5 +163,58 @@ class CommandLineTest {
     assertTrue(out.toString().startsWith("error no-sun: Virtual sun of 0 teeth"), out.toString());
     assertEquals(2, run("planetary sun 24 planet 15 x99 ring 54\n", "check", "-"));
     assertTrue(err.toString().startsWith("<stdin>:1:28: found 'x99'"), err.toString());
+  }
+
+  @Test
+  void findsTeethWhoseCardsSolveToTheRatioTheyPromise() throws Exception {
+    assertEquals(
+        0,
+        run(
+            "",
+            "find",
+            "--target",
+            "85",
+            "--kind",
+            "two-row",
+            "--teeth",
+            "12..40",
+            "--top",
+            "3",
+            "--json"));
+    JsonNode found = new ObjectMapper().readTree(out.toString());
+    assertTrue(found.get("provenBest").asBoolean());
+    assertTrue(found.get("examined").asLong() > 1000);
+    assertEquals(3, found.get("candidates").size());
+    for (JsonNode candidate : found.get("candidates")) {
+      assertEquals(0, run(candidate.get("card").asText(), "solve", "-", "--json"));
+      JsonNode solved = new ObjectMapper().readTree(out.toString());
+      assertEquals(candidate.get("ratio").asText(), solved.get("ratio").asText());
+    }
+    assertEquals(0, run("", "find", "--target", "6", "--kind", "parallel", "--csv", "--top", "4"));
+    assertEquals(5, out.toString().lines().count());
+    assertEquals(0, run(DOME, "find", "--near", "-", "--target", "130"));
+    assertTrue(out.toString().contains("F 136 -> 138"), out.toString());
+  }
+
+  @Test
+  void whatCannotBeFoundIsSaidInOneLine() {
+    for (String[] bad :
+        new String[][] {
+          {"--target", "0"},
+          {"--target", "-85"},
+          {"--target", "85", "--teeth", "0..3"},
+          {"--target", "85", "--stock", ","},
+          {"--target", "85", "--kind", "magic"},
+          {"--target", "85", "--same", "--opposite"},
+          {}
+        }) {
+      String[] args = new String[bad.length + 1];
+      args[0] = "find";
+      System.arraycopy(bad, 0, args, 1, bad.length);
+      assertEquals(2, run("", args), String.join(" ", bad));
+      assertEquals("", out.toString());
+      assertEquals(1, err.toString().lines().count());
+      assertTrue(err.toString().startsWith("find: "), err.toString());
+    }
   }
 }

@@ -60,6 +60,9 @@ final class PlanetarySource implements Source {
   private List<Option> every = List.of();
   private List<Option> distinct = List.of();
 
+  /** Of {@link #distinct}, side by side in memory: the sweep looks at nothing else. */
+  private double[] ratios = {};
+
   PlanetarySource(Query query) {
     this.query = query;
     double ratio = query.target().ratio().doubleValue();
@@ -106,6 +109,7 @@ final class PlanetarySource implements Source {
       }
     }
     distinct = firsts;
+    ratios = firsts.stream().mapToDouble(Option::ratio).toArray();
   }
 
   @Override
@@ -131,7 +135,7 @@ final class PlanetarySource implements Source {
     AtomicInteger done = new AtomicInteger();
     IntStream.range(0, distinct.size())
         .parallel()
-        .filter(k -> Math.pow(distinct.get(k).ratio, 3) <= target * (1 + reach.upTo))
+        .filter(k -> Math.pow(ratios[k], 3) <= target * (1 + reach.upTo))
         .forEach(
             k -> {
               if (!watch.cancelled()) {
@@ -145,22 +149,21 @@ final class PlanetarySource implements Source {
 
   /** Two sets whose product is near {@code rest}, the slower one not before {@code from}. */
   private void pairs(List<Option> before, int from, double rest, Reach reach) {
-    int high = distinct.size() - 1;
-    for (int low = from; low < distinct.size(); low++) {
-      Option one = distinct.get(low);
-      while (high > low && one.ratio * distinct.get(high).ratio > rest * (1 + reach.upTo)) {
+    double most = rest * (1 + reach.upTo);
+    double least = rest * (1 - reach.upTo);
+    int high = ratios.length - 1;
+    for (int low = from; low <= high; low++) {
+      double one = ratios[low];
+      while (high > low && one * ratios[high] > most) {
         high--;
       }
-      for (int k = high;
-          k >= low && one.ratio * distinct.get(k).ratio >= rest * (1 - reach.upTo);
-          k--) {
-        List<Option> all = new ArrayList<>(before);
-        all.add(one);
-        all.add(distinct.get(k));
-        reach.offer(all);
-      }
-      if (high <= low) {
-        return;
+      for (int k = high; k >= low && one * ratios[k] >= least; k--) {
+        if (one * ratios[k] <= most) {
+          List<Option> all = new ArrayList<>(before);
+          all.add(distinct.get(low));
+          all.add(distinct.get(k));
+          reach.offer(all);
+        }
       }
     }
   }

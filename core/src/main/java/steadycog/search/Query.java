@@ -18,6 +18,7 @@ public record Query(
     Wheels wheels,
     int top) {
   public static final int MOST_LISTED = 1000;
+  public static final int USUAL_TOP = 20;
 
   public Query {
     kinds = Set.copyOf(kinds);
@@ -44,7 +45,7 @@ public record Query(
 
   /** Everything as usual. */
   public static Query of(Target target, Set<Kind> kinds) {
-    return new Query(target, kinds, Optional.empty(), Limits.USUAL, Wheels.ANY, 20);
+    return new Query(target, kinds, Optional.empty(), Limits.USUAL, Wheels.ANY, USUAL_TOP);
   }
 
   public static Set<Kind> everyKind() {

@@ -32,7 +32,7 @@ class PlanetaryTest {
 
   static Stream<Planetary> sets() {
     Random random = new Random(41);
-    return Stream.generate(() -> RandomTrains.planetary("", random)).limit(120);
+    return Stream.generate(() -> RandomTrains.planetary("", random)).limit(70);
   }
 
   /** Every kind of part with three coaxial shafts. */

@@ -23,6 +23,7 @@ import steadycog.notation.Card;
 import steadycog.notation.CardException;
 import steadycog.notation.CardProblem;
 import steadycog.number.Quantity;
+import steadycog.search.Wanted;
 import steadycog.train.Drive;
 import steadycog.train.Member;
 import steadycog.train.MemberId;
@@ -319,6 +320,13 @@ public final class Desk {
     if (!text.equals(sheet().notes())) {
       boolean one = isOneKeystroke(sheet().notes(), text);
       change(page.get().with(sheet().noting(text)), "noting", one);
+    }
+  }
+
+  /** Says what teeth are looked for; changes that follow each other are one step to undo. */
+  public void want(Wanted wanted) {
+    if (!wanted.equals(job().wanted())) {
+      change(new Page(job().wanting(wanted), page.get().index()), "wanted", true);
     }
   }
 

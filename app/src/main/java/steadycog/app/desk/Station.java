@@ -5,7 +5,9 @@ public enum Station {
   /** Wheels and shafts: what is here and who touches whom. */
   LAY_OUT("Lay out"),
   /** Roles: who is driven, held and taken off, and what comes of it. */
-  DRIVE_AND_HOLD("Drive & hold");
+  DRIVE_AND_HOLD("Drive & hold"),
+  /** Tooth counts for a ratio. */
+  FIND_TEETH("Find teeth");
 
   private final String title;
 

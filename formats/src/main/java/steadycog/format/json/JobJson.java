@@ -18,9 +18,10 @@ public final class JobJson {
 
   /**
    * The newest version that can be read, and the one that is written. Version 2 lets cards hold
-   * planetary sets and the size of teeth; version 1 is read as it is, since its cards say the same.
+   * planetary sets and the size of teeth, version 3 two rows of planets, and keeps what teeth are
+   * looked for. Older versions are read as they are, since their cards say the same.
    */
-  public static final int VERSION = 2;
+  public static final int VERSION = 3;
 
   private static final int DEEPEST = 8;
   private static final int LONGEST_STRING = 1 << 20;
@@ -50,6 +51,10 @@ public final class JobJson {
         lines(sheet.notes()).forEach(train.putArray("notes")::add);
       }
       sheet.draft().ifPresent(draft -> lines(draft).forEach(train.putArray("draft")::add));
+    }
+    if (!job.wanted().texts().isEmpty()) {
+      ObjectNode find = root.putObject("find");
+      job.wanted().texts().forEach((field, text) -> find.put(field.key(), text));
     }
     return PrettyJson.write(root);
   }

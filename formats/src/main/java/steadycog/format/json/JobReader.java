@@ -6,6 +6,7 @@ import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.core.JsonToken;
 import java.io.IOException;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
@@ -14,6 +15,7 @@ import steadycog.job.Sheet;
 import steadycog.notation.Card;
 import steadycog.notation.CardException;
 import steadycog.notation.CardProblem;
+import steadycog.search.Wanted;
 
 /** Reads a job token by token; the version is looked at before anything else. */
 final class JobReader {
@@ -89,12 +91,14 @@ final class JobReader {
     expect(JsonToken.START_OBJECT, "a job");
     String title = "";
     List<Sheet> sheets = new ArrayList<>();
+    Wanted wanted = Wanted.NOTHING;
     while (parser.nextToken() == JsonToken.FIELD_NAME) {
       switch (parser.currentName()) {
         case "format", "version" -> parser.nextToken();
         case "title" -> title = string("title");
         case "trains" -> sheets = trains();
-        default -> throw unknownField("format, version, title or trains");
+        case "find" -> wanted = wanted();
+        default -> throw unknownField("format, version, title, trains or find");
       }
     }
     if (sheets.isEmpty()) {
@@ -103,7 +107,21 @@ final class JobReader {
     if (parser.nextToken() != null) {
       throw here("text after the end of the job");
     }
-    return new Job(title, sheets);
+    return new Job(title, sheets, wanted);
+  }
+
+  private Wanted wanted() throws IOException, UnreadableException {
+    expect(JsonToken.START_OBJECT, "what is looked for: {\"target\": …}");
+    Wanted wanted = Wanted.NOTHING;
+    while (parser.nextToken() == JsonToken.FIELD_NAME) {
+      Optional<Wanted.Field> field = Wanted.Field.of(parser.currentName());
+      if (field.isEmpty()) {
+        List<String> known = Arrays.stream(Wanted.Field.values()).map(Wanted.Field::key).toList();
+        throw unknownField(String.join(", ", known));
+      }
+      wanted = wanted.with(field.get(), string(field.get().key()));
+    }
+    return wanted;
   }
 
   private List<Sheet> trains() throws IOException, UnreadableException {

@@ -20,6 +20,8 @@ import steadycog.job.Job;
 import steadycog.job.Sheet;
 import steadycog.notation.Card;
 import steadycog.notation.CardException;
+import steadycog.search.Wanted;
+import steadycog.search.Wanted.Field;
 
 class JobJsonTest {
 
@@ -30,7 +32,7 @@ class JobJsonTest {
             + "\"card\":[\"parallel 18 ~ 72\"]}]}";
     Job job = JobJson.read(old);
     assertEquals("parallel 18 ~ 72\n", job.sheets().getFirst().text());
-    assertTrue(JobJson.write(job).contains("\"version\": 2"), JobJson.write(job));
+    assertTrue(JobJson.write(job).contains("\"version\": 3"), JobJson.write(job));
     assertEquals(job, JobJson.read(JobJson.write(job)));
   }
 
@@ -55,7 +57,8 @@ class JobJsonTest {
                 "bought twice\n\nsee shelf\n"),
             Sheet.of("two", Card.read("parallel 9 ~ 9\n")),
             Sheet.empty("three"),
-            new Sheet("four", Optional.empty(), Optional.of("para\n"), "")));
+            new Sheet("four", Optional.empty(), Optional.of("para\n"), "")),
+        Wanted.NOTHING.with(Field.TARGET, "1 : \"4\"").with(Field.SOUND, true));
   }
 
   @ParameterizedTest
@@ -67,7 +70,7 @@ class JobJsonTest {
         "{\"format\":\"other\",\"version\":1}|1:11: not a Steady Cog job",
         "{\"format\":\"steady-cog-job\"}|1:1: not a Steady Cog job: \"version\" is missing",
         "{\"format\":\"steady-cog-job\",\"version\":\"1\"}|1:38: version: expected",
-        "{\"format\":\"steady-cog-job\",\"version\":3,\"news\":[]}|1:38: made by a newer",
+        "{\"format\":\"steady-cog-job\",\"version\":4,\"news\":[]}|1:38: made by a newer",
         "{\"format\":\"steady-cog-job\",\"version\":1}|1:39: no train in the job",
         "{\"format\":\"steady-cog-job\",\"version\":1,\"titel\":\"\"}|1:40: unknown field 'titel'",
         "{\"format\":\"steady-cog-job\",\"version\":1,\"trains\":[{\"card\":[\"parallel"

@@ -1,0 +1,211 @@
+package steadycog.app.find;
+
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.collections.FXCollections;
+import javafx.collections.ObservableList;
+import javafx.collections.transformation.FilteredList;
+import javafx.collections.transformation.SortedList;
+import javafx.css.PseudoClass;
+import javafx.scene.control.Label;
+import javafx.scene.control.TableCell;
+import javafx.scene.control.TableColumn;
+import javafx.scene.control.TableRow;
+import javafx.scene.control.TableView;
+import javafx.scene.control.Tooltip;
+import javafx.scene.input.KeyCode;
+import steadycog.app.look.Look;
+import steadycog.search.Candidate;
+
+/** Candidates, a line each; sorted by any column, narrowed by words. */
+final class CandidateTable extends TableView<Candidate> {
+  private static final double ROW_HEIGHT = 26;
+
+  /** In a narrower table these columns give way; the chosen one's are said beside it. */
+  private static final double LEAST_FOR_ALL = 560;
+
+  private static final Set<String> SPARED =
+      Set.of("column-kind", "column-planets", "column-rows off", "column-\u00d8");
+
+  private static final PseudoClass COMPARED = PseudoClass.getPseudoClass("compared");
+
+  private final Finder finder;
+  private final ObservableList<Candidate> all = FXCollections.observableArrayList();
+  private final FilteredList<Candidate> shown = new FilteredList<>(all);
+
+  CandidateTable(Finder finder) {
+    this.finder = finder;
+    setId("candidates");
+    getStyleClass().add("candidates");
+    setColumnResizePolicy(CONSTRAINED_RESIZE_POLICY_FLEX_LAST_COLUMN);
+    setPlaceholder(new Label(""));
+    setFixedCellSize(ROW_HEIGHT);
+    SortedList<Candidate> sorted = new SortedList<>(shown);
+    sorted.comparatorProperty().bind(comparatorProperty());
+    setItems(sorted);
+    add("kind", 82, c -> Candidates.kind(c.kind()), Comparator.comparing(Candidate::kind), "");
+    add("wheels", 222, Candidates::wheels, Comparator.comparing(Candidates::wheels), "");
+    add(
+        "i",
+        76,
+        Candidates::ratio,
+        Comparator.comparingDouble(c -> c.ratio().reduction().doubleValue()),
+        "Reduction ratio, in / out");
+    add(
+        "off by",
+        76,
+        Candidates::error,
+        Comparator.comparingDouble(c -> Math.abs(c.error())),
+        "Against the target");
+    add("teeth", 46, c -> "" + c.size(), Comparator.comparingInt(Candidate::size), "Of all wheels");
+    add(
+        "\u00d8",
+        42,
+        Candidates::diameter,
+        Comparator.comparingDouble(Candidate::diameter),
+        "Largest wheel over its teeth, in modules");
+    add(
+        "planets",
+        54,
+        Candidates::planets,
+        Comparator.comparingInt(Candidate::planets),
+        "On a carrier");
+    add(
+        "rows off",
+        56,
+        Candidates::distortion,
+        Comparator.comparingInt(Candidate::distortion),
+        "Teeth by which its rows differ");
+    add(
+        "worst",
+        66,
+        Candidates::findings,
+        Comparator.comparing(Candidate::worst),
+        "The worst that any rule finds");
+    widthProperty()
+        .subscribe(
+            width ->
+                getColumns()
+                    .forEach(
+                        column ->
+                            column.setVisible(
+                                width.doubleValue() > LEAST_FOR_ALL
+                                    || !SPARED.contains(column.getId()))));
+    setRowFactory(table -> row());
+    getSelectionModel()
+        .selectedItemProperty()
+        .addListener(
+            (o, old, now) -> {
+              if (now != null) {
+                finder.chosenProperty().set(Optional.of(now));
+              }
+            });
+    finder.candidatesProperty().subscribe(this::show);
+    finder.chosenProperty().subscribe(this::choose);
+    finder.comparedProperty().addListener(o -> refresh());
+    setOnKeyPressed(
+        key -> {
+          Candidate now = getSelectionModel().getSelectedItem();
+          if (now != null && key.getCode() == KeyCode.ENTER) {
+            finder.bring(now);
+            key.consume();
+          } else if (now != null && key.getCode() == KeyCode.C && !key.isShortcutDown()) {
+            finder.compare(now);
+            key.consume();
+          }
+        });
+  }
+
+  /** Leaves the candidates in whose line all of {@code words} occur. */
+  void narrow(String words) {
+    List<String> each = List.of(words.toLowerCase(java.util.Locale.ROOT).strip().split("\\s+"));
+    shown.setPredicate(
+        c -> {
+          String line =
+              String.join(
+                      " ",
+                      Candidates.kind(c.kind()),
+                      Candidates.wheels(c),
+                      Candidates.direction(c),
+                      Candidates.findings(c),
+                      Candidates.phasing(c))
+                  .toLowerCase(java.util.Locale.ROOT);
+          return each.stream().allMatch(line::contains);
+        });
+  }
+
+  private void show(List<Candidate> now) {
+    if (!all.equals(now)) {
+      all.setAll(now);
+    }
+  }
+
+  private void choose(Optional<Candidate> candidate) {
+    if (candidate.isEmpty()) {
+      getSelectionModel().clearSelection();
+    } else if (!candidate.get().equals(getSelectionModel().getSelectedItem())) {
+      getSelectionModel().select(candidate.get());
+    }
+  }
+
+  private TableRow<Candidate> row() {
+    TableRow<Candidate> row =
+        new TableRow<>() {
+          @Override
+          protected void updateItem(Candidate item, boolean empty) {
+            super.updateItem(item, empty);
+            pseudoClassStateChanged(
+                COMPARED, !empty && finder.comparedProperty().get().contains(item));
+          }
+        };
+    row.setOnMouseClicked(
+        click -> {
+          if (click.getClickCount() == 2 && !row.isEmpty()) {
+            finder.bring(row.getItem());
+          }
+        });
+    return row;
+  }
+
+  private void add(
+      String title,
+      double width,
+      Function<Candidate, String> words,
+      Comparator<Candidate> order,
+      String help) {
+    TableColumn<Candidate, Candidate> column = new TableColumn<>();
+    Label head = Look.label(title);
+    if (!help.isEmpty()) {
+      head.setTooltip(new Tooltip(help));
+    }
+    column.setGraphic(head);
+    column.setId("column-" + title);
+    column.setPrefWidth(width);
+    column.setMinWidth(title.equals("wheels") ? 120 : Math.min(width, 42));
+    if (!title.equals("wheels")) {
+      column.setMaxWidth(1.2 * width);
+    }
+    column.setCellValueFactory(cell -> new ReadOnlyObjectWrapper<>(cell.getValue()));
+    column.setComparator(order);
+    boolean left = title.equals("kind") || title.equals("wheels");
+    column.getStyleClass().add(left ? "left-column" : "figure-column");
+    column.setCellFactory(
+        c ->
+            new TableCell<>() {
+              {
+                getStyleClass().add(left ? "left-cell" : "figure-cell");
+              }
+
+              @Override
+              protected void updateItem(Candidate item, boolean empty) {
+                super.updateItem(item, empty);
+                setText(empty || item == null ? "" : words.apply(item));
+              }
+            });
+    getColumns().add(column);
+  }
+}

@@ -1,0 +1,87 @@
+package steadycog.app.find;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.stream.Collectors;
+import steadycog.app.look.Sign;
+import steadycog.check.Severity;
+import steadycog.notation.Card;
+import steadycog.number.Figures;
+import steadycog.search.Candidate;
+import steadycog.search.Kind;
+import steadycog.train.Part;
+import steadycog.train.Train;
+
+/** How candidates are written. */
+final class Candidates {
+  private static final int DECIMALS = 4;
+
+  private Candidates() {}
+
+  /** The parts of its card, without keywords that the kind says already. */
+  static String wheels(Candidate candidate) {
+    return candidate.train().parts().stream()
+        .map(Candidates::wheels)
+        .collect(Collectors.joining("  then  "));
+  }
+
+  private static String wheels(Part part) {
+    String line = Card.of(Train.of(List.of(part))).text().lines().findFirst().orElse("");
+    return line.replaceFirst("^(\\w+: )?(parallel|planetary|cycloidal|strainwave) ", "")
+        .replace(" x", "\u2009\u00d7\u2009")
+        .replace("planet ", "planets ")
+        .replaceFirst(" discs \\d+", "");
+  }
+
+  static String ratio(Candidate candidate) {
+    return Sign.colon(candidate.ratio().reduction(), DECIMALS);
+  }
+
+  static String error(Candidate candidate) {
+    double ppm = candidate.errorPpm();
+    if (ppm == 0) {
+      return "exact";
+    }
+    double size = Math.abs(ppm);
+    String number =
+        size >= 1000
+            ? String.format(Locale.ROOT, "%+.3f\u2009%%", ppm / 1e4)
+            : (ppm > 0 ? "+" : "") + Figures.significant(ppm, 3) + "\u2009ppm";
+    return Figures.typeset(number);
+  }
+
+  static String planets(Candidate candidate) {
+    return candidate.planets() == 0 ? Sign.DASH : Integer.toString(candidate.planets());
+  }
+
+  static String distortion(Candidate candidate) {
+    return candidate.distortion() == 0 ? Sign.DASH : Integer.toString(candidate.distortion());
+  }
+
+  static String phasing(Candidate candidate) {
+    boolean set = candidate.kind() == Kind.PLANETARY || candidate.kind() == Kind.TWO_ROW;
+    return !set ? Sign.DASH : candidate.inStep() ? "in step" : "in turn";
+  }
+
+  static String diameter(Candidate candidate) {
+    return candidate.diameter() == 0 ? Sign.DASH : Figures.significant(candidate.diameter(), 3);
+  }
+
+  static String findings(Candidate candidate) {
+    return candidate.worst() == Severity.OK ? "none" : candidate.worst().word();
+  }
+
+  static String kind(Kind kind) {
+    return switch (kind) {
+      case PARALLEL -> "pairs";
+      case PLANETARY -> "planetary";
+      case TWO_ROW -> "two rows";
+      case CYCLOIDAL -> "cycloidal";
+      case STRAIN_WAVE -> "strain wave";
+    };
+  }
+
+  static String direction(Candidate candidate) {
+    return candidate.ratio().sameDirection() ? "same" : "opposite";
+  }
+}

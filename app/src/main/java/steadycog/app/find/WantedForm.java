@@ -1,0 +1,235 @@
+package steadycog.app.find;
+
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.VBox;
+import steadycog.app.desk.Desk;
+import steadycog.app.look.Look;
+import steadycog.search.Kind;
+import steadycog.search.Limits.Direction;
+import steadycog.search.Query;
+import steadycog.search.Wanted;
+import steadycog.search.Wanted.BadField;
+import steadycog.search.Wanted.Field;
+
+/** What is looked for, a field a line; what cannot be understood is said beneath its field. */
+final class WantedForm extends VBox {
+  private final Finder finder;
+  private final Map<Field, TextField> fields = new EnumMap<>(Field.class);
+  private final Map<Field, Label> errors = new EnumMap<>(Field.class);
+  private final Map<Field, CheckBox> checks = new EnumMap<>(Field.class);
+  private final Map<Kind, ToggleButton> kinds = new EnumMap<>(Kind.class);
+  private final Map<Direction, ToggleButton> directions = new EnumMap<>(Direction.class);
+  private final Label together = Look.label("", "bad-word");
+  private boolean showing;
+
+  WantedForm(Desk desk, Finder finder) {
+    this.finder = finder;
+    getStyleClass().addAll("panel", "wanted");
+    setId("wanted");
+    getChildren().addAll(Look.label("What is wanted", "caption"), grid());
+    together.setWrapText(true);
+    Button near = Look.styled(new Button("Near the train on the bench"), "cure");
+    near.setId("look-near");
+    near.setTooltip(
+        new Tooltip(
+            "Change as few counts of that train as possible: to reach the target, or without one to"
+                + " cure its errors"));
+    near.setOnAction(e -> finder.lookNear());
+    getChildren().addAll(together, near);
+    desk.pageProperty().subscribe(page -> show(page.job().wanted()));
+    finder.problemProperty().subscribe(this::showProblem);
+  }
+
+  private GridPane grid() {
+    GridPane grid = Look.styled(new GridPane(), "wanted-grid");
+    List<Runnable> rows = new ArrayList<>();
+    int[] at = {0};
+    rows.add(
+        () ->
+            line(
+                grid,
+                at,
+                Field.TARGET,
+                "Target",
+                "85 \u00b7 1500 rpm to 12 rpm",
+                "A ratio (85, 1:4), speeds in and out (1500 rpm to 12 rpm), or one turn of the"
+                    + " output (23 h 56 min 4.0905 s from 1 rpm)"));
+    rows.add(
+        () ->
+            line(
+                grid,
+                at,
+                Field.TOLERANCE,
+                "Within",
+                "the nearest",
+                "0.1%, 50ppm, or 0.5 teeth of the last wheel a turn; empty: the nearest there"
+                    + " are"));
+    rows.forEach(Runnable::run);
+    put(grid, at, "Turns", directions());
+    put(grid, at, "Kinds", kinds());
+    line(grid, at, Field.STAGES, "Stages", "1..3", "Pairs of wheels, or sets in series");
+    line(grid, at, Field.TEETH, "Teeth", "12..120", "Of wheels, suns and planets");
+    line(
+        grid, at, Field.RING, "Rings", "any", "Rings follow from sun and planets; limit them here");
+    line(grid, at, Field.PLANETS, "Planets", "3..5", "On one carrier: as many as go in are taken");
+    line(
+        grid, at, Field.DISTORTION, "Rows off", "2 teeth", "By how many teeth two rows may differ");
+    line(grid, at, Field.PER_STAGE, "Step", "any", "The largest ratio of one stage, such as 8");
+    line(grid, at, Field.DIAMETER, "Largest \u00d8", "any", "Of any wheel, in modules");
+    line(grid, at, Field.DRIVER, "Driver", "free", "Counts that must drive, as on the motor: 18");
+    line(grid, at, Field.DRIVEN, "Driven", "free", "Counts that must be driven: 96");
+    line(grid, at, Field.STOCK, "Own only", "any wheel", "The wheels there are: 24, 36x2, 48");
+    check(grid, at, Field.COAXIAL, "Input and output in line", "Two pairs of one centre distance");
+    check(grid, at, Field.SOUND, "Pairs without errors", "No interference: large pinions only");
+    return grid;
+  }
+
+  private void line(GridPane grid, int[] at, Field field, String name, String prompt, String help) {
+    TextField text = new TextField();
+    text.setId("want-" + field.key());
+    text.setPromptText(prompt);
+    text.setAccessibleText(name + ": " + help);
+    text.setTooltip(new Tooltip(help));
+    text.textProperty()
+        .addListener(
+            (o, old, now) -> {
+              if (!showing) {
+                finder.want(field, now);
+              }
+            });
+    Label error = Look.label("", "bad-word", "small");
+    error.setWrapText(true);
+    error.setId("bad-" + field.key());
+    Look.show(error, false);
+    fields.put(field, text);
+    errors.put(field, error);
+    put(grid, at, name, new VBox(1, text, error));
+  }
+
+  private static void put(GridPane grid, int[] at, String name, javafx.scene.Node node) {
+    Label label = Look.label(name, "soft");
+    label.setMinWidth(USE_PREF_SIZE);
+    grid.addRow(at[0]++, label, node);
+    GridPane.setHgrow(node, javafx.scene.layout.Priority.ALWAYS);
+    GridPane.setValignment(label, javafx.geometry.VPos.TOP);
+  }
+
+  private void check(GridPane grid, int[] at, Field field, String words, String help) {
+    CheckBox box = new CheckBox(words);
+    box.setId("want-" + field.key());
+    box.setTooltip(new Tooltip(help));
+    box.setOnAction(e -> finder.want(field, box.isSelected() ? "yes" : ""));
+    checks.put(field, box);
+    grid.add(box, 0, at[0]++, 2, 1);
+  }
+
+  private FlowPane kinds() {
+    FlowPane row = Look.styled(new FlowPane(3, 3), "chips");
+    for (Kind kind : Kind.all()) {
+      ToggleButton chip = Look.styled(new ToggleButton(Candidates.kind(kind)), "chip");
+      chip.setId("kind-" + kind.word());
+      chip.setOnAction(e -> chooseKinds());
+      kinds.put(kind, chip);
+      row.getChildren().add(chip);
+    }
+    return row;
+  }
+
+  private void chooseKinds() {
+    String words =
+        Kind.all().stream()
+            .filter(kind -> kinds.get(kind).isSelected())
+            .map(Kind::word)
+            .collect(Collectors.joining(","));
+    boolean all = kinds.values().stream().allMatch(ToggleButton::isSelected);
+    finder.want(Field.KIND, all ? "" : words);
+  }
+
+  private FlowPane directions() {
+    FlowPane row = Look.styled(new FlowPane(3, 3), "chips");
+    ToggleGroup group = new ToggleGroup();
+    for (Direction direction : Direction.values()) {
+      String word =
+          switch (direction) {
+            case ANY -> "either way";
+            case SAME -> "the same";
+            case OPPOSITE -> "the other";
+          };
+      ToggleButton chip = Look.styled(new ToggleButton(word), "chip");
+      chip.setId("turns-" + direction.name().toLowerCase(java.util.Locale.ROOT));
+      chip.setToggleGroup(group);
+      chip.setOnAction(
+          e -> {
+            chip.setSelected(true);
+            finder.want(
+                Field.DIRECTION,
+                direction == Direction.ANY
+                    ? ""
+                    : direction.name().toLowerCase(java.util.Locale.ROOT));
+          });
+      directions.put(direction, chip);
+      row.getChildren().add(chip);
+    }
+    row.setAlignment(Pos.CENTER_LEFT);
+    return row;
+  }
+
+  /** Brings the fields in step with the job, whoever changed it. */
+  private void show(Wanted wanted) {
+    showing = true;
+    fields.forEach(
+        (field, text) -> {
+          if (!text.getText().equals(wanted.text(field))) {
+            text.setText(wanted.text(field));
+          }
+        });
+    checks.forEach((field, box) -> box.setSelected(wanted.is(field)));
+    Set<Kind> chosen = kindsOf(wanted);
+    kinds.forEach((kind, chip) -> chip.setSelected(chosen.contains(kind)));
+    String direction = wanted.text(Field.DIRECTION);
+    directions.forEach(
+        (each, chip) ->
+            chip.setSelected(
+                direction.isEmpty()
+                    ? each == Direction.ANY
+                    : each.name().equalsIgnoreCase(direction)));
+    showing = false;
+  }
+
+  private static Set<Kind> kindsOf(Wanted wanted) {
+    try {
+      return wanted.kinds();
+    } catch (BadField unknown) {
+      return Query.everyKind();
+    }
+  }
+
+  private void showProblem(Optional<Finder.Problem> problem) {
+    Optional<Field> at = problem.flatMap(Finder.Problem::field).filter(errors::containsKey);
+    errors.forEach(
+        (field, label) -> {
+          boolean here = at.filter(field::equals).isPresent();
+          label.setText(here ? problem.orElseThrow().message() : "");
+          Look.show(label, here);
+        });
+    boolean elsewhere = problem.isPresent() && at.isEmpty();
+    together.setText(elsewhere ? problem.orElseThrow().message() : "");
+    Look.show(together, elsewhere);
+  }
+}

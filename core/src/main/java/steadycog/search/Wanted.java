@@ -1,0 +1,198 @@
+package steadycog.search;
+
+import java.util.Collections;
+import java.util.EnumMap;
+import java.util.EnumSet;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
+import steadycog.search.Limits.Direction;
+
+/**
+ * What is looked for, as it was typed: also while it is half typed or wrong. One text a field; a
+ * field that is left empty is not among them and means what is usual.
+ */
+public record Wanted(Map<Field, String> texts) {
+  public static final Wanted NOTHING = new Wanted(Map.of());
+  private static final String YES = "yes";
+  private static final String ALL = "all";
+
+  /** What can be said about what is looked for. */
+  public enum Field {
+    TARGET("target"),
+    TOLERANCE("tolerance"),
+    KIND("kind"),
+    DIRECTION("direction"),
+    STAGES("stages"),
+    TEETH("teeth"),
+    RING("ring"),
+    PLANETS("planets"),
+    PER_STAGE("per-stage"),
+    DIAMETER("diameter"),
+    DISTORTION("distortion"),
+    DRIVER("driver"),
+    DRIVEN("driven"),
+    STOCK("stock"),
+    COAXIAL("coaxial"),
+    SOUND("sound"),
+    TOP("top");
+
+    private final String key;
+
+    Field(String key) {
+      this.key = key;
+    }
+
+    /** What it is called in files and on the command line. */
+    public String key() {
+      return key;
+    }
+
+    public static Optional<Field> of(String key) {
+      for (Field field : values()) {
+        if (field.key.equals(key)) {
+          return Optional.of(field);
+        }
+      }
+      return Optional.empty();
+    }
+  }
+
+  /** A field that cannot be understood, with what would be right. */
+  public static final class BadField extends IllegalArgumentException {
+    private static final long serialVersionUID = 1L;
+    private final Field field;
+
+    BadField(Field field, String message) {
+      super(message);
+      this.field = field;
+    }
+
+    public Field field() {
+      return field;
+    }
+  }
+
+  public Wanted {
+    Map<Field, String> kept = new EnumMap<>(Field.class);
+    texts.forEach(
+        (field, text) -> {
+          if (!text.isBlank()) {
+            kept.put(field, text);
+          }
+        });
+    texts = Collections.unmodifiableMap(kept);
+  }
+
+  /** The text of a field, or "". */
+  public String text(Field field) {
+    return texts.getOrDefault(field, "");
+  }
+
+  /** The same with another text in one field. */
+  public Wanted with(Field field, String text) {
+    Map<Field, String> changed = new EnumMap<>(Field.class);
+    changed.putAll(texts);
+    changed.put(field, text);
+    return new Wanted(changed);
+  }
+
+  public Wanted with(Field field, boolean yes) {
+    return with(field, yes ? YES : "");
+  }
+
+  public boolean is(Field field) {
+    return text(field).equals(YES);
+  }
+
+  /** The kinds asked for: none chosen means all. */
+  public Set<Kind> kinds() {
+    return read(Field.KIND, Wanted::readKinds).orElse(Query.everyKind());
+  }
+
+  private static Set<Kind> readKinds(String text) {
+    if (text.strip().equalsIgnoreCase(ALL)) {
+      return Query.everyKind();
+    }
+    Set<Kind> kinds = EnumSet.noneOf(Kind.class);
+    for (String word : text.split(",")) {
+      kinds.add(
+          Kind.of(word.strip())
+              .orElseThrow(
+                  () ->
+                      new IllegalArgumentException(
+                          "'"
+                              + word.strip()
+                              + "' is no kind: use "
+                              + String.join(", ", Kind.all().stream().map(Kind::word).toList())
+                              + " or all")));
+    }
+    return kinds;
+  }
+
+  /**
+   * The query that the texts ask for.
+   *
+   * @throws BadField naming the first field that cannot be understood
+   * @throws IllegalArgumentException where fields contradict each other or lie beyond all bounds
+   */
+  public Query query() {
+    Limits usual = Limits.USUAL;
+    Target target =
+        read(Field.TARGET, Target::parse)
+            .orElseThrow(() -> new BadField(Field.TARGET, "no target: say a ratio such as 85"));
+    Limits limits =
+        new Limits(
+            read(Field.STAGES, Range::parse).orElse(usual.stages()),
+            read(Field.TEETH, Range::parse).orElse(usual.teeth()),
+            read(Field.RING, Range::parse),
+            read(Field.PLANETS, Range::parse).orElse(usual.planets()),
+            read(Field.PER_STAGE, Wanted::number),
+            read(Field.DIRECTION, Wanted::direction).orElse(usual.direction()),
+            read(Field.DISTORTION, Wanted::number).map(Double::intValue).orElse(usual.distortion()),
+            read(Field.DIAMETER, Wanted::number),
+            is(Field.COAXIAL),
+            is(Field.SOUND));
+    Wheels wheels =
+        new Wheels(
+            read(Field.DRIVER, Wheels::parseCounts).orElse(Wheels.ANY.drivers()),
+            read(Field.DRIVEN, Wheels::parseCounts).orElse(Wheels.ANY.driven()),
+            read(Field.STOCK, Wheels::parseStock).orElse(Wheels.ANY.stock()));
+    int top = read(Field.TOP, Wanted::number).map(Double::intValue).orElse(Query.USUAL_TOP);
+    return new Query(target, kinds(), read(Field.TOLERANCE, Tolerance::parse), limits, wheels, top);
+  }
+
+  private <T> Optional<T> read(Field field, Function<String, T> reader) {
+    String text = text(field);
+    if (text.isEmpty()) {
+      return Optional.empty();
+    }
+    try {
+      return Optional.of(reader.apply(text));
+    } catch (IllegalArgumentException refused) {
+      throw new BadField(field, String.valueOf(refused.getMessage()));
+    }
+  }
+
+  private static double number(String text) {
+    try {
+      double number = Double.parseDouble(text.strip());
+      if (Double.isFinite(number) && Math.abs(number) < 1e6) {
+        return number;
+      }
+    } catch (NumberFormatException none) {
+      // Said below, together with numbers out of all bounds.
+    }
+    throw new IllegalArgumentException("'" + text.strip() + "' is no number that helps here");
+  }
+
+  private static Direction direction(String text) {
+    for (Direction direction : Direction.values()) {
+      if (direction.name().equalsIgnoreCase(text.strip())) {
+        return direction;
+      }
+    }
+    throw new IllegalArgumentException("'" + text + "' is no direction: use same or opposite");
+  }
+}
