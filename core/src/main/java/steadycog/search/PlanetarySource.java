@@ -82,11 +82,12 @@ final class PlanetarySource implements Source {
       for (int planet = limits.teeth().from(); planet <= limits.teeth().to(); planet++) {
         int ring = sun + 2 * planet;
         tally.examine(Way.values().length);
+        Tally concerned = isNear(sun, ring) ? tally : new Tally();
         if (!limits.allowsRing(ring)) {
-          tally.reject("ring");
+          concerned.reject("ring");
           continue;
         }
-        Optional<Integer> planets = SetPlanets.most(limits, sun, planet, ring, tally);
+        Optional<Integer> planets = SetPlanets.most(limits, sun, planet, ring, concerned);
         if (planets.isPresent()) {
           int n = planets.get();
           all.add(new Option(sun, planet, n, Way.RING_HELD, 1 + (double) ring / sun));
@@ -110,6 +111,16 @@ final class PlanetarySource implements Source {
     }
     distinct = firsts;
     ratios = firsts.stream().mapToDouble(Option::ratio).toArray();
+  }
+
+  /** Whether a single set would be near enough, so that it matters what turns it down. */
+  private boolean isNear(int sun, int ring) {
+    double reach = Math.min(Hunt.FURTHEST, query.mostError());
+    double held = 1 + (double) ring / sun;
+    return query.limits().stages().contains(1)
+        && (Errors.of(held, target, faster) <= reach
+            || Errors.of(held - 1, target, faster) <= reach
+            || Errors.of(held / (held - 1), target, faster) <= reach);
   }
 
   @Override

@@ -12,6 +12,7 @@ import steadycog.shape.PlacedPlate.Kind;
 import steadycog.train.Member;
 import steadycog.train.MemberId;
 import steadycog.train.Planetary;
+import steadycog.train.Role;
 import steadycog.train.StrainWave;
 import steadycog.train.Train;
 
@@ -220,12 +221,18 @@ final class EdgeBodies {
     return all;
   }
 
+  /** Between two hollow shafts there is no room for a carrier's that nobody turns or holds. */
+  private boolean hasRole(PlacedCarrier carrier) {
+    boolean joined = train.joins().stream().anyMatch(join -> join.touches(carrier.id()));
+    return joined || train.rolesInForce().of(carrier.id()) != Role.FREE;
+  }
+
   /** Planets have a pin instead; further discs go with the first. */
-  private static boolean hasShaft(Placed body) {
+  private boolean hasShaft(Placed body) {
     return switch (body) {
       case PlacedPlate plate -> plate.copy() == 0;
       case PlacedFlex flex -> true;
-      case PlacedCarrier carrier -> true;
+      case PlacedCarrier carrier -> !isStepped(carrier) || hasRole(carrier);
       case PlacedWheel wheel -> wheel.orbit().isEmpty();
     };
   }

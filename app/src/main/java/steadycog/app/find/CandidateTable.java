@@ -11,6 +11,7 @@ import javafx.collections.ObservableList;
 import javafx.collections.transformation.FilteredList;
 import javafx.collections.transformation.SortedList;
 import javafx.css.PseudoClass;
+import javafx.geometry.Insets;
 import javafx.scene.control.Label;
 import javafx.scene.control.TableCell;
 import javafx.scene.control.TableColumn;
@@ -18,6 +19,7 @@ import javafx.scene.control.TableRow;
 import javafx.scene.control.TableView;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
+import javafx.scene.layout.StackPane;
 import steadycog.app.look.Look;
 import steadycog.search.Candidate;
 
@@ -28,21 +30,30 @@ final class CandidateTable extends TableView<Candidate> {
   /** In a narrower table these columns give way; the chosen one's are said beside it. */
   private static final double LEAST_FOR_ALL = 560;
 
-  private static final Set<String> SPARED =
-      Set.of("column-kind", "column-planets", "column-rows off", "column-\u00d8");
+  /** Wheels take what the other columns leave. */
+  private static final String WHEELS = "column-wheels";
+
+  private static final double SCROLL_BAR = 24;
+  private static final String KIND = "column-kind";
+  private static final String PLANETS = "column-planets";
+  private static final String ROWS_OFF = "column-rows off";
+  private static final Set<String> SPARED = Set.of(KIND, PLANETS, ROWS_OFF, "column-\u00d8");
 
   private static final PseudoClass COMPARED = PseudoClass.getPseudoClass("compared");
 
   private final Finder finder;
   private final ObservableList<Candidate> all = FXCollections.observableArrayList();
+  private final Label why = Look.label("", "soft");
   private final FilteredList<Candidate> shown = new FilteredList<>(all);
 
   CandidateTable(Finder finder) {
     this.finder = finder;
     setId("candidates");
     getStyleClass().add("candidates");
-    setColumnResizePolicy(CONSTRAINED_RESIZE_POLICY_FLEX_LAST_COLUMN);
-    setPlaceholder(new Label(""));
+    why.setWrapText(true);
+    why.setId("why-empty");
+    StackPane.setMargin(why, new Insets(0, 30, 0, 30));
+    setPlaceholder(new StackPane(why));
     setFixedCellSize(ROW_HEIGHT);
     SortedList<Candidate> sorted = new SortedList<>(shown);
     sorted.comparatorProperty().bind(comparatorProperty());
@@ -51,13 +62,13 @@ final class CandidateTable extends TableView<Candidate> {
     add("wheels", 222, Candidates::wheels, Comparator.comparing(Candidates::wheels), "");
     add(
         "i",
-        76,
+        96,
         Candidates::ratio,
         Comparator.comparingDouble(c -> c.ratio().reduction().doubleValue()),
         "Reduction ratio, in / out");
     add(
         "off by",
-        76,
+        84,
         Candidates::error,
         Comparator.comparingDouble(c -> Math.abs(c.error())),
         "Against the target");
@@ -86,15 +97,7 @@ final class CandidateTable extends TableView<Candidate> {
         Candidates::findings,
         Comparator.comparing(Candidate::worst),
         "The worst that any rule finds");
-    widthProperty()
-        .subscribe(
-            width ->
-                getColumns()
-                    .forEach(
-                        column ->
-                            column.setVisible(
-                                width.doubleValue() > LEAST_FOR_ALL
-                                    || !SPARED.contains(column.getId()))));
+    widthProperty().addListener(o -> showColumns());
     setRowFactory(table -> row());
     getSelectionModel()
         .selectedItemProperty()
@@ -120,6 +123,11 @@ final class CandidateTable extends TableView<Candidate> {
         });
   }
 
+  /** Says why there is nothing. */
+  void explain(String words) {
+    why.setText(words);
+  }
+
   /** Leaves the candidates in whose line all of {@code words} occur. */
   void narrow(String words) {
     List<String> each = List.of(words.toLowerCase(java.util.Locale.ROOT).strip().split("\\s+"));
@@ -141,7 +149,31 @@ final class CandidateTable extends TableView<Candidate> {
   private void show(List<Candidate> now) {
     if (!all.equals(now)) {
       all.setAll(now);
+      showColumns();
     }
+  }
+
+  /** Leaves out columns in which all candidates say the same, and in a narrow table more. */
+  private void showColumns() {
+    boolean wide = getWidth() > LEAST_FOR_ALL;
+    for (TableColumn<Candidate, ?> column : getColumns()) {
+      boolean telling =
+          switch (column.getId()) {
+            case KIND -> all.stream().map(Candidate::kind).distinct().count() > 1;
+            case PLANETS -> all.stream().anyMatch(c -> c.planets() > 0);
+            case ROWS_OFF -> all.stream().anyMatch(c -> c.distortion() > 0);
+            default -> true;
+          };
+      column.setVisible(telling && (wide || !SPARED.contains(column.getId())));
+    }
+    double others =
+        getColumns().stream()
+            .filter(column -> column.isVisible() && !column.getId().equals(WHEELS))
+            .mapToDouble(TableColumn::getWidth)
+            .sum();
+    getColumns().stream()
+        .filter(column -> column.getId().equals(WHEELS))
+        .forEach(column -> column.setPrefWidth(getWidth() - others - SCROLL_BAR));
   }
 
   private void choose(Optional<Candidate> candidate) {
@@ -186,9 +218,6 @@ final class CandidateTable extends TableView<Candidate> {
     column.setId("column-" + title);
     column.setPrefWidth(width);
     column.setMinWidth(title.equals("wheels") ? 120 : Math.min(width, 42));
-    if (!title.equals("wheels")) {
-      column.setMaxWidth(1.2 * width);
-    }
     column.setCellValueFactory(cell -> new ReadOnlyObjectWrapper<>(cell.getValue()));
     column.setComparator(order);
     boolean left = title.equals("kind") || title.equals("wheels");

@@ -29,10 +29,14 @@ import steadycog.format.csv.FoundCsv;
 import steadycog.search.Advice;
 import steadycog.search.Candidate;
 import steadycog.search.Found;
+import steadycog.search.Wanted.Field;
 
 /** From a ratio in mind to tooth counts: what is wanted, what there is, and what it looks like. */
 public final class FindStation extends HBox {
   private static final double FORM_WIDTH = 244;
+  private static final String FIRST_STEPS =
+      "Write the ratio you have in mind on the left: 85, or 1500 rpm to 12 rpm, or how long one"
+          + " turn of the output takes. Tooth counts that make it appear here, the nearest first.";
   private static final double COMPARE_HEIGHT = 262;
   private static final double SIDE_WIDTH = 306;
 
@@ -121,6 +125,7 @@ public final class FindStation extends HBox {
 
   private VBox side() {
     name.setWrapText(true);
+    ratio.setWrapText(true);
     bring.setId("bring");
     bring.setTooltip(new Tooltip("Put it on the bench as a train of its own (Enter)"));
     bring.setOnAction(e -> finder.chosenProperty().get().ifPresent(this::bring));
@@ -189,6 +194,11 @@ public final class FindStation extends HBox {
     Look.show(bar, progress.isPresent());
     Look.show(stop, progress.isPresent());
     copy.setDisable(finder.candidatesProperty().get().isEmpty());
+    boolean nothing = ended.filter(found -> found.candidates().isEmpty()).isPresent();
+    table.explain(
+        nothing
+            ? why(ended.orElseThrow())
+            : desk.job().wanted().text(Field.TARGET).isBlank() ? FIRST_STEPS : "");
     progress.ifPresent(now -> bar.setProgress(now.share()));
     status.setText(
         progress
@@ -211,19 +221,24 @@ public final class FindStation extends HBox {
   }
 
   private static String said(Found found) {
-    if (found.candidates().isEmpty()) {
-      List<String> rules = List.copyOf(found.rejected().keySet());
-      String refused =
-          found.rejected().entrySet().stream()
-              .map(e -> e.getValue() + " by " + e.getKey())
-              .collect(Collectors.joining(", "));
-      return rules.isEmpty()
-          ? "Nothing comes near enough. " + Advice.loosen("")
-          : "Nothing found; refused: " + refused + ". " + Advice.loosen(rules.getFirst());
-    }
-    return found.candidates().size()
-        + (found.provenBest() ? ", proven best of " : ", cut short after ")
-        + many(found.examined());
+    return found.candidates().isEmpty()
+        ? "Nothing found."
+        : found.candidates().size()
+            + (found.provenBest() ? ", proven best of " : ", cut short after ")
+            + many(found.examined());
+  }
+
+  /** Why nothing was found, and what would help. */
+  private static String why(Found found) {
+    List<String> rules = List.copyOf(found.rejected().keySet());
+    String refused =
+        found.rejected().entrySet().stream()
+            .map(e -> e.getKey() + " turned down " + e.getValue())
+            .collect(Collectors.joining(", "));
+    String covered = many(found.examined()) + " combinations covered. ";
+    return rules.isEmpty()
+        ? covered + "None comes near enough. " + Advice.loosen("")
+        : covered + "Of those near enough " + refused + ". " + Advice.loosen(rules.getFirst());
   }
 
   private static String many(double number) {

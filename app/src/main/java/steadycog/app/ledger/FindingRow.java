@@ -67,7 +67,7 @@ final class FindingRow extends HBox {
     icon.show(icon(finding.severity()));
     STATES.forEach((each, state) -> pseudoClassStateChanged(state, each == finding.severity()));
     severity.setText(word);
-    message.setText(finding.message());
+    message.setText(finding.message().replace("->", "\u2192"));
     showCures(finding.cures());
     String rest = advice(finding);
     advice.setText(rest);
