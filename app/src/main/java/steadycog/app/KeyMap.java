@@ -33,6 +33,7 @@ final class KeyMap extends StackPane {
           List.of(
               new Entry("Ctrl+L, Esc", "to the train line, back to the drawing"),
               new Entry("Ctrl+1 2 3", "lay out; drive & hold; find teeth"),
+              new Entry("Enter, C", "a candidate to the bench; keep it to compare"),
               new Entry("Ctrl+Z", "undo"),
               new Entry("Ctrl+Shift+Z", "redo (also Ctrl+Y)"),
               new Entry("Ctrl+N", "new job"),

@@ -43,6 +43,7 @@ import steadycog.format.demo.TernRock;
 import steadycog.format.file.JobFiles;
 import steadycog.number.Unit;
 import steadycog.search.Candidate;
+import steadycog.search.Kind;
 import steadycog.search.Wanted;
 
 /** The real window, driven by keys and mouse on the platform without a display. */
@@ -629,9 +630,7 @@ class WindowTest {
     assertTrue(robot.lookup("#compare .differs").queryAll().size() >= 2, "what differs is marked");
     robot.clickOn("#narrow").write("cycloidal");
     settle();
-    assertTrue(
-        table.getItems().stream()
-            .allMatch(c -> ((Candidate) c).kind() == steadycog.search.Kind.CYCLOIDAL));
+    assertTrue(table.getItems().stream().allMatch(c -> ((Candidate) c).kind() == Kind.CYCLOIDAL));
     robot.clickOn("#bring");
     settle();
     assertEquals(Station.LAY_OUT, opened.desk().stationProperty().get());

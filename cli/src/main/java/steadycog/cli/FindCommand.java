@@ -26,9 +26,6 @@ import steadycog.search.Candidate;
 import steadycog.search.Found;
 import steadycog.search.Hunt;
 import steadycog.search.Nearby;
-import steadycog.search.Query;
-import steadycog.search.Target;
-import steadycog.search.Tolerance;
 import steadycog.search.Wanted;
 import steadycog.search.Wanted.Field;
 import steadycog.search.Watch;
@@ -76,7 +73,7 @@ final class FindCommand implements Callable<Integer> {
   @Option(names = "--distortion", description = "teeth by which rows may differ (default 2)")
   Optional<String> distortion = Optional.empty();
 
-  @Option(names = "--diameter", description = "the largest wheel, in modules")
+  @Option(names = "--diameter", description = "the largest wheel: 40 modules, or 60 mm at 1.5 mm")
   Optional<String> diameter = Optional.empty();
 
   @Option(names = "--driver", description = "counts that must drive, such as 24,18")
@@ -129,7 +126,7 @@ final class FindCommand implements Callable<Integer> {
   }
 
   private int find() {
-    Found found = Hunt.run(query(), Watch.NONE);
+    Found found = Hunt.run(wanted().query(), Watch.NONE);
     PrintWriter out = spec.commandLine().getOut();
     out.print(
         json
@@ -139,7 +136,7 @@ final class FindCommand implements Callable<Integer> {
     return Exit.DONE;
   }
 
-  private Query query() {
+  private Wanted wanted() {
     if (same && opposite) {
       throw new IllegalArgumentException("--same and --opposite exclude each other: leave one out");
     }
@@ -159,7 +156,7 @@ final class FindCommand implements Callable<Integer> {
     stock.ifPresent(text -> texts.put(Field.STOCK, text));
     top.ifPresent(text -> texts.put(Field.TOP, text));
     texts.put(Field.DIRECTION, same ? "same" : opposite ? "opposite" : "");
-    return new Wanted(texts).with(Field.COAXIAL, coaxial).with(Field.SOUND, sound).query();
+    return new Wanted(texts).with(Field.COAXIAL, coaxial).with(Field.SOUND, sound);
   }
 
   private int near(String source) {
@@ -170,13 +167,10 @@ final class FindCommand implements Callable<Integer> {
       if (job.sheets().size() != 1 || card.isEmpty()) {
         return refuse(source + ":1:1: expected one train with a card");
       }
+      Wanted wanted = wanted();
       Nearby.Changes changes =
           Nearby.of(
-              card.get().train(),
-              target.map(Target::parse),
-              tolerance.map(Tolerance::parse),
-              top.map(Integer::parseInt).orElse(Query.USUAL_TOP),
-              Watch.NONE);
+              card.get().train(), wanted.target(), wanted.tolerance(), wanted.top(), Watch.NONE);
       PrintWriter out = spec.commandLine().getOut();
       out.print(json ? FoundJson.write(changes) : table(changes));
       out.flush();

@@ -1,5 +1,6 @@
 package steadycog.search;
 
+import java.util.Locale;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.apache.commons.numbers.fraction.BigFraction;
@@ -45,7 +46,7 @@ public record Tolerance(BigFraction amount, Unit unit) {
           "'" + text + "' is no tolerance: write 0.1%, 50ppm or 0.5 teeth");
     }
     Unit unit =
-        switch (match.group(2).toLowerCase(java.util.Locale.ROOT)) {
+        switch (match.group(2).toLowerCase(Locale.ROOT)) {
           case "%" -> Unit.PERCENT;
           case "ppm" -> Unit.PPM;
           default -> Unit.TEETH;

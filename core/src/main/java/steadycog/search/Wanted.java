@@ -7,6 +7,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import steadycog.search.Limits.Direction;
 
 /**
@@ -17,6 +19,8 @@ public record Wanted(Map<Field, String> texts) {
   public static final Wanted NOTHING = new Wanted(Map.of());
   private static final String YES = "yes";
   private static final String ALL = "all";
+  private static final Pattern SIZED =
+      Pattern.compile("(\\d+(?:\\.\\d+)?)\\s*mm\\s+at\\s+(\\d*\\.?\\d*[1-9]\\d*)\\s*mm");
 
   /** What can be said about what is looked for. */
   public enum Field {
@@ -140,8 +144,7 @@ public record Wanted(Map<Field, String> texts) {
   public Query query() {
     Limits usual = Limits.USUAL;
     Target target =
-        read(Field.TARGET, Target::parse)
-            .orElseThrow(() -> new BadField(Field.TARGET, "no target: say a ratio such as 85"));
+        target().orElseThrow(() -> new BadField(Field.TARGET, "no target: say a ratio such as 85"));
     Limits limits =
         new Limits(
             read(Field.STAGES, Range::parse).orElse(usual.stages()),
@@ -151,7 +154,7 @@ public record Wanted(Map<Field, String> texts) {
             read(Field.PER_STAGE, Wanted::number),
             read(Field.DIRECTION, Wanted::direction).orElse(usual.direction()),
             read(Field.DISTORTION, Wanted::number).map(Double::intValue).orElse(usual.distortion()),
-            read(Field.DIAMETER, Wanted::number),
+            read(Field.DIAMETER, Wanted::modules),
             is(Field.COAXIAL),
             is(Field.SOUND));
     Wheels wheels =
@@ -159,8 +162,21 @@ public record Wanted(Map<Field, String> texts) {
             read(Field.DRIVER, Wheels::parseCounts).orElse(Wheels.ANY.drivers()),
             read(Field.DRIVEN, Wheels::parseCounts).orElse(Wheels.ANY.driven()),
             read(Field.STOCK, Wheels::parseStock).orElse(Wheels.ANY.stock()));
-    int top = read(Field.TOP, Wanted::number).map(Double::intValue).orElse(Query.USUAL_TOP);
-    return new Query(target, kinds(), read(Field.TOLERANCE, Tolerance::parse), limits, wheels, top);
+    return new Query(target, kinds(), tolerance(), limits, wheels, top());
+  }
+
+  /** The ratio alone; empty where none is said. */
+  public Optional<Target> target() {
+    return read(Field.TARGET, Target::parse);
+  }
+
+  public Optional<Tolerance> tolerance() {
+    return read(Field.TOLERANCE, Tolerance::parse);
+  }
+
+  /** How many are listed. */
+  public int top() {
+    return read(Field.TOP, Wanted::number).map(Double::intValue).orElse(Query.USUAL_TOP);
   }
 
   private <T> Optional<T> read(Field field, Function<String, T> reader) {
@@ -185,6 +201,12 @@ public record Wanted(Map<Field, String> texts) {
       // Said below, together with numbers out of all bounds.
     }
     throw new IllegalArgumentException("'" + text.strip() + "' is no number that helps here");
+  }
+
+  /** A length in modules: {@code 40}, or {@code 60 mm at 1.5 mm}, the module standing behind. */
+  private static double modules(String text) {
+    Matcher sized = SIZED.matcher(text.strip());
+    return sized.matches() ? number(sized.group(1)) / number(sized.group(2)) : number(text);
   }
 
   private static Direction direction(String text) {

@@ -7,7 +7,10 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.Comparator;
 import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -24,6 +27,7 @@ import steadycog.notation.Card;
 import steadycog.notation.CardException;
 import steadycog.number.Exact;
 import steadycog.search.Limits.Direction;
+import steadycog.search.Wanted.Field;
 import steadycog.shape.PlanetGeometry;
 import steadycog.shape.PlanetPlaces;
 import steadycog.study.Study;
@@ -84,7 +88,7 @@ class HuntTest {
   private record Brute(List<Integer> drivers, List<Integer> driven, double error, int size) {}
 
   private static List<Brute> brute(BigFraction target, int from, int to, int stages) {
-    Set<List<Integer>> sets = new java.util.LinkedHashSet<>();
+    Set<List<Integer>> sets = new LinkedHashSet<>();
     choose(from, to, stages, new ArrayList<>(), sets);
     List<Brute> all = new ArrayList<>();
     for (List<Integer> drivers : sets) {
@@ -99,7 +103,7 @@ class HuntTest {
       }
     }
     all.removeIf(one -> one.error > Hunt.FURTHEST);
-    all.sort(java.util.Comparator.comparingDouble(Brute::error).thenComparingInt(Brute::size));
+    all.sort(Comparator.comparingDouble(Brute::error).thenComparingInt(Brute::size));
     return all;
   }
 
@@ -122,7 +126,7 @@ class HuntTest {
     List<Candidate> candidates = found.candidates();
     assertTrue(found.provenBest());
     assertEquals(Math.min(25, brute.size()), candidates.size());
-    Set<List<List<Integer>>> listed = new java.util.HashSet<>();
+    Set<List<List<Integer>>> listed = new HashSet<>();
     for (int k = 0; k < candidates.size(); k++) {
       Candidate one = candidates.get(k);
       assertEquals(brute.get(k).error, Math.abs(one.error()), 1e-15, "error at " + k);
@@ -397,5 +401,19 @@ class HuntTest {
                 Optional.empty(),
                 5,
                 Watch.NONE));
+  }
+
+  @Test
+  void whatIsTypedIsReadOrNamedWithItsField() {
+    Wanted wanted = Wanted.NOTHING.with(Field.TARGET, "5").with(Field.DIAMETER, "60 mm at 1.5 mm");
+    assertEquals(Optional.of(40.0), wanted.query().limits().diameter());
+    assertEquals(Query.everyKind(), wanted.query().kinds());
+    Wanted half = wanted.with(Field.KIND, "two-r");
+    assertEquals(
+        Field.KIND, assertThrows(Wanted.BadField.class, half::query).field(), "half typed");
+    assertEquals("two-r", half.text(Field.KIND), "and kept");
+    for (Field field : Field.values()) {
+      assertEquals(Optional.of(field), Field.of(field.key()));
+    }
   }
 }

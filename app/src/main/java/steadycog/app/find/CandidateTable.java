@@ -2,6 +2,7 @@ package steadycog.app.find;
 
 import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
@@ -130,7 +131,7 @@ final class CandidateTable extends TableView<Candidate> {
 
   /** Leaves the candidates in whose line all of {@code words} occur. */
   void narrow(String words) {
-    List<String> each = List.of(words.toLowerCase(java.util.Locale.ROOT).strip().split("\\s+"));
+    List<String> each = List.of(words.toLowerCase(Locale.ROOT).strip().split("\\s+"));
     shown.setPredicate(
         c -> {
           String line =
@@ -141,7 +142,7 @@ final class CandidateTable extends TableView<Candidate> {
                       Candidates.direction(c),
                       Candidates.findings(c),
                       Candidates.phasing(c))
-                  .toLowerCase(java.util.Locale.ROOT);
+                  .toLowerCase(Locale.ROOT);
           return each.stream().allMatch(line::contains);
         });
   }

@@ -1,6 +1,7 @@
 package steadycog.app.find;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.function.Function;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -70,7 +71,7 @@ final class ComparePanel extends VBox {
     Button name = Look.styled(new Button(Candidates.wheels(candidate)), "plain", "small");
     name.setWrapText(true);
     name.setMaxWidth(110);
-    name.setOnAction(e -> finder.chosenProperty().set(java.util.Optional.of(candidate)));
+    name.setOnAction(e -> finder.chosenProperty().set(Optional.of(candidate)));
     Button drop = Look.styled(new Button(), "plain");
     drop.setGraphic(Icon.CLOSE.node());
     drop.setAccessibleText("Let " + Candidates.wheels(candidate) + " go");

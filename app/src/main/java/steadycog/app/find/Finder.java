@@ -2,9 +2,11 @@ package steadycog.app.find;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.concurrent.atomic.AtomicLong;
 import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.Consumer;
 import java.util.function.Function;
@@ -20,6 +22,8 @@ import steadycog.search.Hunt;
 import steadycog.search.Kind;
 import steadycog.search.Nearby;
 import steadycog.search.Query;
+import steadycog.search.Target;
+import steadycog.search.Tolerance;
 import steadycog.search.Wanted;
 import steadycog.search.Wanted.BadField;
 import steadycog.search.Wanted.Field;
@@ -119,11 +123,15 @@ public final class Finder {
     try {
       Query query = searched.query();
       start(watch -> Hunt.run(query, watch));
-    } catch (BadField bad) {
-      problem.set(Optional.of(new Problem(Optional.of(bad.field()), bad.getMessage())));
     } catch (IllegalArgumentException bad) {
-      problem.set(Optional.of(new Problem(Optional.empty(), String.valueOf(bad.getMessage()))));
+      refuse(bad);
     }
+  }
+
+  private void refuse(IllegalArgumentException bad) {
+    Optional<Field> field =
+        bad instanceof BadField named ? Optional.of(named.field()) : Optional.empty();
+    problem.set(Optional.of(new Problem(field, String.valueOf(bad.getMessage()))));
   }
 
   /**
@@ -140,26 +148,22 @@ public final class Finder {
     }
     searched = wanted();
     try {
-      Optional<Query> query =
-          searched.text(Field.TARGET).isBlank() ? Optional.empty() : Optional.of(searched.query());
+      Optional<Target> target = searched.target();
+      Optional<Tolerance> tolerance = searched.tolerance();
+      int top = searched.top();
       problem.set(Optional.empty());
       start(
           watch -> {
             Nearby.Changes near =
-                Nearby.of(
-                    bench.get().card().train(),
-                    query.map(Query::target),
-                    query.flatMap(Query::tolerance),
-                    query.map(Query::top).orElse(Query.USUAL_TOP),
-                    watch);
+                Nearby.of(bench.get().card().train(), target, tolerance, top, watch);
             return new Found(
                 near.list().stream().map(Nearby.Change::candidate).toList(),
                 near.examined(),
-                java.util.Map.of(),
+                Map.of(),
                 near.whole());
           });
-    } catch (IllegalArgumentException bad) {
-      problem.set(Optional.of(new Problem(Optional.empty(), String.valueOf(bad.getMessage()))));
+    } catch (BadField bad) {
+      refuse(bad);
     }
   }
 
@@ -176,25 +180,18 @@ public final class Finder {
       Found found = search.apply(hunting);
       onScreen.accept(
           () -> {
-            if (current.get() == hunting || hunting.stopped) {
-              end(hunting, found);
+            if (current.get() == hunting) {
+              progress.set(Optional.empty());
+              show(found.candidates());
+              ended.set(Optional.of(found));
             }
           });
     } catch (IllegalArgumentException refused) {
       onScreen.accept(
           () -> {
             progress.set(Optional.empty());
-            problem.set(
-                Optional.of(new Problem(Optional.empty(), String.valueOf(refused.getMessage()))));
+            refuse(refused);
           });
-    }
-  }
-
-  private void end(Hunting hunting, Found found) {
-    if (current.get() == hunting) {
-      progress.set(Optional.empty());
-      show(found.candidates());
-      ended.set(Optional.of(found));
     }
   }
 
@@ -242,25 +239,24 @@ public final class Finder {
     private static final long SHOW_EVERY = 80_000_000;
     private final long started = System.nanoTime();
     private volatile boolean stopped;
-    private volatile long shown;
+    private final AtomicLong told = new AtomicLong();
+    private final AtomicLong shown = new AtomicLong();
 
     @Override
     public boolean cancelled() {
       return stopped;
     }
 
-    private boolean isTime() {
+    /** The screen is brought up to date now and then, not at every step. */
+    private static boolean isTime(AtomicLong last) {
       long now = System.nanoTime();
-      boolean due = now - shown > SHOW_EVERY;
-      if (due) {
-        shown = now;
-      }
-      return due;
+      long before = last.get();
+      return now - before > SHOW_EVERY && last.compareAndSet(before, now);
     }
 
     @Override
     public void progress(Kind kind, double share, long examined) {
-      if (isTime()) {
+      if (isTime(told)) {
         double seconds = (System.nanoTime() - started) / 1e9;
         Progress now = new Progress(kind, share, examined, examined / seconds);
         onScreen.accept(
@@ -274,12 +270,14 @@ public final class Finder {
 
     @Override
     public void found(List<Candidate> best) {
-      onScreen.accept(
-          () -> {
-            if (current.get() == this && !stopped) {
-              show(best);
-            }
-          });
+      if (isTime(shown)) {
+        onScreen.accept(
+            () -> {
+              if (current.get() == this && !stopped) {
+                show(best);
+              }
+            });
+      }
     }
   }
 }

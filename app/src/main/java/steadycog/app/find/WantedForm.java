@@ -1,13 +1,14 @@
 package steadycog.app.find;
 
-import java.util.ArrayList;
 import java.util.EnumMap;
-import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import javafx.geometry.Pos;
+import javafx.geometry.VPos;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
@@ -17,6 +18,7 @@ import javafx.scene.control.ToggleGroup;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.GridPane;
+import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import steadycog.app.desk.Desk;
 import steadycog.app.look.Look;
@@ -58,49 +60,42 @@ final class WantedForm extends VBox {
 
   private GridPane grid() {
     GridPane grid = Look.styled(new GridPane(), "wanted-grid");
-    List<Runnable> rows = new ArrayList<>();
-    int[] at = {0};
-    rows.add(
-        () ->
-            line(
-                grid,
-                at,
-                Field.TARGET,
-                "Target",
-                "85 \u00b7 1500 rpm to 12 rpm",
-                "A ratio (85, 1:4), speeds in and out (1500 rpm to 12 rpm), or one turn of the"
-                    + " output (23 h 56 min 4.0905 s from 1 rpm)"));
-    rows.add(
-        () ->
-            line(
-                grid,
-                at,
-                Field.TOLERANCE,
-                "Within",
-                "the nearest",
-                "0.1%, 50ppm, or 0.5 teeth of the last wheel a turn; empty: the nearest there"
-                    + " are"));
-    rows.forEach(Runnable::run);
-    put(grid, at, "Turns", directions());
-    put(grid, at, "Kinds", kinds());
-    line(grid, at, Field.STAGES, "Stages", "1..3", "Pairs of wheels, or sets in series");
-    line(grid, at, Field.TEETH, "Teeth", "12..120", "Of wheels, suns and planets");
     line(
-        grid, at, Field.RING, "Rings", "any", "Rings follow from sun and planets; limit them here");
-    line(grid, at, Field.PLANETS, "Planets", "3..5", "On one carrier: as many as go in are taken");
+        grid,
+        Field.TARGET,
+        "Target",
+        "85 \u00b7 1500 rpm to 12 rpm",
+        "A ratio (85, 1:4), speeds in and out (1500 rpm to 12 rpm), or one turn of the output (23 h"
+            + " 56 min 4.0905 s from 1 rpm)");
     line(
-        grid, at, Field.DISTORTION, "Rows off", "2 teeth", "By how many teeth two rows may differ");
-    line(grid, at, Field.PER_STAGE, "Step", "any", "The largest ratio of one stage, such as 8");
-    line(grid, at, Field.DIAMETER, "Largest \u00d8", "any", "Of any wheel, in modules");
-    line(grid, at, Field.DRIVER, "Driver", "free", "Counts that must drive, as on the motor: 18");
-    line(grid, at, Field.DRIVEN, "Driven", "free", "Counts that must be driven: 96");
-    line(grid, at, Field.STOCK, "Own only", "any wheel", "The wheels there are: 24, 36x2, 48");
-    check(grid, at, Field.COAXIAL, "Input and output in line", "Two pairs of one centre distance");
-    check(grid, at, Field.SOUND, "Pairs without errors", "No interference: large pinions only");
+        grid,
+        Field.TOLERANCE,
+        "Within",
+        "the nearest",
+        "0.1%, 50ppm, or 0.5 teeth of the last wheel a turn; empty: the nearest there are");
+    put(grid, "Turns", directions());
+    put(grid, "Kinds", kinds());
+    line(grid, Field.STAGES, "Stages", "1..3", "Pairs of wheels, or sets in series");
+    line(grid, Field.TEETH, "Teeth", "12..120", "Of wheels, suns and planets");
+    line(grid, Field.RING, "Rings", "any", "Rings follow from sun and planets; limit them here");
+    line(grid, Field.PLANETS, "Planets", "3..5", "On one carrier: as many as go in are taken");
+    line(grid, Field.DISTORTION, "Rows off", "2 teeth", "By how many teeth two rows may differ");
+    line(grid, Field.PER_STAGE, "Step", "any", "The largest ratio of one stage, such as 8");
+    line(
+        grid,
+        Field.DIAMETER,
+        "Largest \u00d8",
+        "any",
+        "Of any wheel: 40 modules, or 60 mm at 1.5 mm");
+    line(grid, Field.DRIVER, "Driver", "free", "Counts that must drive, as on the motor: 18");
+    line(grid, Field.DRIVEN, "Driven", "free", "Counts that must be driven: 96");
+    line(grid, Field.STOCK, "Own only", "any wheel", "The wheels there are: 24, 36x2, 48");
+    check(grid, Field.COAXIAL, "Input and output in line", "Two pairs of one centre distance");
+    check(grid, Field.SOUND, "Pairs without errors", "No interference: large pinions only");
     return grid;
   }
 
-  private void line(GridPane grid, int[] at, Field field, String name, String prompt, String help) {
+  private void line(GridPane grid, Field field, String name, String prompt, String help) {
     TextField text = new TextField();
     text.setId("want-" + field.key());
     text.setPromptText(prompt);
@@ -119,24 +114,24 @@ final class WantedForm extends VBox {
     Look.show(error, false);
     fields.put(field, text);
     errors.put(field, error);
-    put(grid, at, name, new VBox(1, text, error));
+    put(grid, name, new VBox(1, text, error));
   }
 
-  private static void put(GridPane grid, int[] at, String name, javafx.scene.Node node) {
+  private static void put(GridPane grid, String name, Node node) {
     Label label = Look.label(name, "soft");
     label.setMinWidth(USE_PREF_SIZE);
-    grid.addRow(at[0]++, label, node);
-    GridPane.setHgrow(node, javafx.scene.layout.Priority.ALWAYS);
-    GridPane.setValignment(label, javafx.geometry.VPos.TOP);
+    grid.addRow(grid.getRowCount(), label, node);
+    GridPane.setHgrow(node, Priority.ALWAYS);
+    GridPane.setValignment(label, VPos.TOP);
   }
 
-  private void check(GridPane grid, int[] at, Field field, String words, String help) {
+  private void check(GridPane grid, Field field, String words, String help) {
     CheckBox box = new CheckBox(words);
     box.setId("want-" + field.key());
     box.setTooltip(new Tooltip(help));
     box.setOnAction(e -> finder.want(field, box.isSelected() ? "yes" : ""));
     checks.put(field, box);
-    grid.add(box, 0, at[0]++, 2, 1);
+    grid.add(box, 0, grid.getRowCount(), 2, 1);
   }
 
   private FlowPane kinds() {
@@ -172,16 +167,14 @@ final class WantedForm extends VBox {
             case OPPOSITE -> "the other";
           };
       ToggleButton chip = Look.styled(new ToggleButton(word), "chip");
-      chip.setId("turns-" + direction.name().toLowerCase(java.util.Locale.ROOT));
+      chip.setId("turns-" + direction.name().toLowerCase(Locale.ROOT));
       chip.setToggleGroup(group);
       chip.setOnAction(
           e -> {
             chip.setSelected(true);
             finder.want(
                 Field.DIRECTION,
-                direction == Direction.ANY
-                    ? ""
-                    : direction.name().toLowerCase(java.util.Locale.ROOT));
+                direction == Direction.ANY ? "" : direction.name().toLowerCase(Locale.ROOT));
           });
       directions.put(direction, chip);
       row.getChildren().add(chip);
