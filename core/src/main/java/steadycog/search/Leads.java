@@ -34,7 +34,12 @@ final class Leads {
     }
   }
 
-  /** Whether there were more than are kept. */
+  /** Says that there may be leads that were not looked for, the reach being beyond bounds. */
+  void cutShort() {
+    dropped = true;
+  }
+
+  /** Whether there were, or may have been, more than are kept. */
   boolean dropped() {
     return dropped;
   }

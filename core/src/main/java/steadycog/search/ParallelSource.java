@@ -19,12 +19,18 @@ import steadycog.train.Train;
 final class ParallelSource implements Source {
   private static final int CHUNKS = 256;
 
+  /**
+   * More windows than any range within the limits needs, unless errors of many percent are swept.
+   */
+  private static final int MOST_WINDOWS = 5_000;
+
   /** Errors below this are worked out exactly, so that an exact hit is 0. */
   private static final double ROUNDING = 1e-11;
 
   private final Query query;
   private final int[] counts;
-  private final Map<Integer, List<Window>> kept = new HashMap<>();
+  private final Map<Integer, long[]> halves = new HashMap<>();
+  private final Map<Integer, Window> kept = new HashMap<>();
 
   ParallelSource(Query query) {
     this.query = query;
@@ -64,6 +70,15 @@ final class ParallelSource implements Source {
         tally.reject("direction");
       }
     }
+  }
+
+  private Products products(int factors, long low, long high) {
+    return Products.of(half((factors + 1) / 2), half(factors / 2), low, high);
+  }
+
+  /** Half products serve all windows and reaches. */
+  private long[] half(int factors) {
+    return halves.computeIfAbsent(factors, many -> Products.distinct(counts, many));
   }
 
   /** One number of stages over one reach of errors. */
@@ -125,29 +140,44 @@ final class ParallelSource implements Source {
       }
       long from = (long) Math.floor(low);
       long to = (long) Math.ceil(high);
-      double span = Math.max(to - from, ratio * to - ratio * from);
-      int windows = (int) Math.ceil(span * (1 + 3 * widest) / Products.WIDEST) + 1;
-      windows = span * (1 + 3 * widest) + 2 * widest * ratio * to < Products.WIDEST ? 1 : windows;
+      boolean single = span(from, to, widest) <= Products.WIDEST;
+      int windows = single ? 1 : windows(from, to);
+      if (windows > MOST_WINDOWS) {
+        leads.cutShort();
+        return;
+      }
       for (int k = 0; k < windows && !watch.cancelled(); k++) {
         long start = from + (long) ((double) (to - from) * k / windows) + (k > 0 ? 1 : 0);
         long end = k == windows - 1 ? to : from + (long) ((double) (to - from) * (k + 1) / windows);
-        double reach = windows == 1 ? widest : upTo;
-        sweep(window(start, end, reach, windows == 1), k, windows);
+        sweep(window(start, end, single ? widest : upTo, single), k, windows);
       }
+    }
+
+    /** How wide a window drivers of these products and what they are paired with need. */
+    private double span(double start, double end, double reach) {
+      return Math.max(end - start, ratio * (end - start) + reach * ratio * (start + end)) + 1000;
+    }
+
+    /** How many windows keep every one of them within bounds; endless where none do. */
+    private int windows(long from, long to) {
+      int windows = 2;
+      while (windows <= MOST_WINDOWS
+          && span(to - (double) (to - from) / windows, to, upTo) > Products.WIDEST) {
+        windows++;
+      }
+      return windows;
     }
 
     /** A single window serves all reaches and is kept; of many each is made anew. */
     private Window window(long start, long end, double reach, boolean single) {
       if (single && kept.containsKey(stages)) {
-        return kept.get(stages).getFirst();
+        return kept.get(stages);
       }
       long least = (long) Math.max(1, Math.floor(ratio * start * (1 - reach)));
       long most = (long) Math.min(1e18, Math.ceil(ratio * end * (1 + reach)));
-      Window window =
-          new Window(
-              Products.of(counts, drivers, start, end), Products.of(counts, driven, least, most));
+      Window window = new Window(products(drivers, start, end), products(driven, least, most));
       if (single) {
-        kept.put(stages, List.of(window));
+        kept.put(stages, window);
       }
       return window;
     }

@@ -12,7 +12,7 @@ final class Products {
   /** The widest window. */
   static final long WIDEST = 1L << 28;
 
-  private static final int PARTS = 16;
+  private static final int PARTS = 8;
 
   private final long low;
   private final long high;
@@ -30,9 +30,12 @@ final class Products {
    * @param counts in rising order, each once
    */
   static Products of(int[] counts, int factors, long low, long high) {
+    return of(distinct(counts, (factors + 1) / 2), distinct(counts, factors / 2), low, high);
+  }
+
+  /** The products of one of {@code larger} and one of {@code smaller}, both rising, in a window. */
+  static Products of(long[] larger, long[] smaller, long low, long high) {
     Products products = new Products(low, high);
-    long[] larger = distinct(counts, (factors + 1) / 2);
-    long[] smaller = distinct(counts, factors / 2);
     long words = products.bits.length;
     IntStream.range(0, PARTS)
         .parallel()
@@ -61,13 +64,17 @@ final class Products {
     return products;
   }
 
+  /** As {@code larger} rises, the first of {@code smaller} that reaches the window falls. */
   private void mark(long[] larger, long[] smaller, long from, long to) {
+    int first = smaller.length;
     for (long a : larger) {
       if (a * smaller[0] > to) {
         break;
       }
-      int first = Arrays.binarySearch(smaller, (from + a - 1) / a);
-      for (int k = first < 0 ? -first - 1 : first; k < smaller.length; k++) {
+      while (first > 0 && a * smaller[first - 1] >= from) {
+        first--;
+      }
+      for (int k = first; k < smaller.length; k++) {
         long product = a * smaller[k];
         if (product > to) {
           break;
