@@ -26,7 +26,10 @@ public final class Nearby {
   private static final int MOST_WHEELS = 3;
   private static final int REACH_FOR_RATIO = 8;
   private static final int REACH_FOR_CURE = 3;
-  private static final Tolerance USUAL_TOLERANCE = Tolerance.parse("0.1%");
+
+  /** Where no tolerance is given they are tried one after the other, until something is found. */
+  private static final List<Tolerance> USUAL =
+      List.of(Tolerance.parse("0.1%"), Tolerance.parse("1%"), Tolerance.parse("5%"));
 
   /**
    * A train near the one there is.
@@ -51,8 +54,7 @@ public final class Nearby {
   private final Watch watch;
   private final Tally tally = new Tally();
 
-  private Nearby(
-      Train train, Optional<Target> target, Optional<Tolerance> tolerance, int top, Watch watch) {
+  private Nearby(Train train, Optional<Target> target, Tolerance tolerance, int top, Watch watch) {
     this.train = train;
     this.target = target;
     this.top = top;
@@ -68,18 +70,28 @@ public final class Nearby {
                 () ->
                     new IllegalArgumentException(
                         "the train has no ratio yet: drive a member, hold and take off others"));
-    this.tolerance = tolerance.orElse(USUAL_TOLERANCE).share(Candidate.size(train));
+    this.tolerance = tolerance.share(Candidate.size(train));
   }
 
   /**
-   * Trains near {@code train} that make {@code target} within the tolerance, or without a target
-   * whose findings hold no error. All of them are free of errors.
+   * Trains near {@code train} that make {@code target} within the tolerance (without one, within as
+   * small a one as gives any), or without a target whose findings hold no error. All of them are
+   * free of errors.
    *
    * @throws IllegalArgumentException where the train has no ratio
    */
   public static Changes of(
       Train train, Optional<Target> target, Optional<Tolerance> tolerance, int top, Watch watch) {
-    return new Nearby(train, target, tolerance, top, watch).run();
+    List<Tolerance> tolerances = tolerance.map(List::of).orElse(USUAL);
+    Changes changes = new Changes(List.of(), 0, true);
+    for (Tolerance next : target.isPresent() ? tolerances : tolerances.subList(0, 1)) {
+      Changes more = new Nearby(train, target, next, top, watch).run();
+      changes = new Changes(more.list, changes.examined + more.examined, more.whole);
+      if (!more.list.isEmpty() || !more.whole) {
+        return changes;
+      }
+    }
+    return changes;
   }
 
   private Changes run() {
