@@ -3,6 +3,7 @@ package steadycog.app;
 import java.io.File;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Optional;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -40,8 +41,11 @@ public final class MainWindow extends StackPane {
   private final JobKeeper keeper;
   private final TrainLine trainLine;
   private final GearTable gearTable;
-  private final FindStation find;
   private final Head head;
+
+  /** Made when it is first gone to, so that it costs nothing at the start. */
+  private Optional<FindStation> find = Optional.empty();
+
   private final Label noticeText = new Label();
   private final HBox notice = new HBox();
 
@@ -64,10 +68,8 @@ public final class MainWindow extends StackPane {
     HBox.setHgrow(gearTable, Priority.ALWAYS);
     HBox middle = new HBox(8, gearTable, ledger);
     middle.setPadding(new Insets(0, 14, 2, 14));
-    find = new FindStation(desk);
-    find.setPadding(new Insets(0, 14, 12, 14));
     CrankBar crank = new CrankBar(desk);
-    StackPane stations = new StackPane(middle, find);
+    StackPane stations = new StackPane(middle);
     BorderPane frame = new BorderPane(stations);
     frame.setTop(new VBox(head, notice(), trainLine));
     frame.setBottom(crank);
@@ -75,7 +77,13 @@ public final class MainWindow extends StackPane {
         .subscribe(
             station -> {
               boolean finding = station == Station.FIND_TEETH;
-              Look.show(find, finding);
+              if (finding && find.isEmpty()) {
+                stations.getChildren().add(findStation());
+                // Laid out at once, so that the first click finds everything in its place.
+                frame.applyCss();
+                frame.layout();
+              }
+              find.ifPresent(shown -> Look.show(shown, finding));
               Look.show(middle, !finding);
               Look.show(crank, !finding);
             });
@@ -92,9 +100,16 @@ public final class MainWindow extends StackPane {
     return keeper;
   }
 
+  private FindStation findStation() {
+    FindStation made = new FindStation(desk);
+    made.setPadding(new Insets(0, 14, 12, 14));
+    find = Optional.of(made);
+    return made;
+  }
+
   /** Whether teeth are being looked for. */
   boolean isSearching() {
-    return find.isSearching();
+    return find.filter(FindStation::isSearching).isPresent();
   }
 
   /** A picture of the face view alone. */

@@ -547,6 +547,7 @@ class WindowTest {
             "planetary sun 24 planet 15 x3 ring 54\ndrive sun\ndrive ring\ntake carrier",
             "strainwave nominal 80\nhold circular\ndrive wave\ntake flex")) {
       robot.interact(() -> opened.desk().type(card + "\n"));
+      robot.interact(() -> opened.desk().stationProperty().set(Station.FIND_TEETH));
       robot.interact(() -> opened.desk().stationProperty().set(Station.DRIVE_AND_HOLD));
       shows("#findings", "");
       List<String> nameless =

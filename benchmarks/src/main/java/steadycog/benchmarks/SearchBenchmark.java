@@ -1,7 +1,6 @@
 package steadycog.benchmarks;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
 import org.chocosolver.solver.Model;
@@ -134,12 +133,7 @@ public class SearchBenchmark {
       Wanted all = Wanted.NOTHING;
       for (String word : wanted.split(" ")) {
         String[] parts = word.split("=", 2);
-        Field field =
-            Arrays.stream(Field.values())
-                .filter(f -> f.key().equals(parts[0]))
-                .findFirst()
-                .orElseThrow();
-        all = all.with(field, parts[1]);
+        all = all.with(Field.of(parts[0]).orElseThrow(), parts[1]);
       }
       return Hunt.run(all.query(), Watch.NONE);
     }

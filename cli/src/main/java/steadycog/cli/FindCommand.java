@@ -21,7 +21,6 @@ import steadycog.job.Job;
 import steadycog.notation.Card;
 import steadycog.number.Exact;
 import steadycog.number.Figures;
-import steadycog.search.Advice;
 import steadycog.search.Candidate;
 import steadycog.search.Found;
 import steadycog.search.Hunt;
@@ -233,16 +232,9 @@ final class FindCommand implements Callable<Integer> {
         .rejected()
         .forEach((rule, times) -> words.add(times + " near enough but refused: " + rule + "."));
     if (found.candidates().isEmpty()) {
-      words.add(advice(found));
+      words.add(found.advice());
     }
     return "\n" + String.join("\n", words) + "\n";
-  }
-
-  private static String advice(Found found) {
-    return found.rejected().keySet().stream()
-        .findFirst()
-        .map(Advice::loosen)
-        .orElse("Allow more teeth, more stages or a wider tolerance.");
   }
 
   private int refuse(String reason) {

@@ -52,18 +52,29 @@ final class AssemblyRule extends PlanetaryRule {
     int place = new PlanetGeometry(set).stretch().orElse(0) == 0 ? 0 : cures.size();
     nearest(working, set.count())
         .ifPresent(n -> cures.add(place, Cure.set(train, set, set.withCount(n))));
-    Planetary uneven = set.spaced(Spacing.UNEVEN);
-    int places = new PlanetPlaces(uneven).count().orElse(0);
-    if (places >= set.count() && new PlanetGeometry(uneven).neighbourMargin() > 0) {
-      cures.add(Cure.set(train, set, uneven));
-    }
+    uneven(train, set).ifPresent(cures::add);
     Finding full =
         found
             .with("misfits", misfits(set, row))
             .with("largest", working.isEmpty() ? "none" : Integer.toString(working.getLast()))
             .with("works", listed(working))
-            .with("positions", places < set.count() ? "no places" : positions(uneven));
+            .with(
+                "positions",
+                room(set) < set.count() ? "no places" : positions(set.spaced(Spacing.UNEVEN)));
     return working.isEmpty() ? full.curedBy(cures).worded("never") : full.curedBy(cures);
+  }
+
+  /** Places that planets made alike can have round the carrier. */
+  private static int room(Planetary set) {
+    return new PlanetPlaces(set.spaced(Spacing.UNEVEN)).count().orElse(0);
+  }
+
+  /** Uneven places as a cure, where there are enough and planets keep clear in them. */
+  static Optional<Cure> uneven(Train train, Planetary set) {
+    Planetary uneven = set.spaced(Spacing.UNEVEN);
+    return room(set) >= set.count() && new PlanetGeometry(uneven).neighbourMargin() > 0
+        ? Optional.of(Cure.set(train, set, uneven))
+        : Optional.empty();
   }
 
   private static int ring(Planetary set, int row) {
@@ -96,7 +107,7 @@ final class AssemblyRule extends PlanetaryRule {
                     : Integer.compare(b, a));
   }
 
-  static String listed(List<Integer> numbers) {
+  private static String listed(List<Integer> numbers) {
     return numbers.stream().map(String::valueOf).collect(Collectors.joining(", "));
   }
 

@@ -5,7 +5,6 @@ import java.util.List;
 import java.util.Optional;
 import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.number.Exact;
-import steadycog.shape.PlanetGeometry;
 import steadycog.shape.PlanetPlaces;
 import steadycog.train.Planetary;
 import steadycog.train.Planetary.Spacing;
@@ -63,11 +62,7 @@ final class IndexingRule extends TwoRowRule {
     List<Cure> cures = new ArrayList<>(PlanetaryRule.recounts(train, set));
     AssemblyRule.nearest(AssemblyRule.workingCounts(set), set.count())
         .ifPresent(n -> cures.addFirst(Cure.set(train, set, set.withCount(n))));
-    Planetary uneven = set.spaced(Spacing.UNEVEN);
-    if (new PlanetPlaces(uneven).count().orElse(0) >= set.count()
-        && new PlanetGeometry(uneven).neighbourMargin() > 0) {
-      cures.add(Cure.set(train, set, uneven));
-    }
+    AssemblyRule.uneven(train, set).ifPresent(cures::add);
     cures.add(Cure.set(train, set, set.spaced(Spacing.CLOCKED)));
     return cures;
   }

@@ -11,8 +11,11 @@ final class InterferenceRule extends PairRule {
 
   @Override
   Optional<Finding> check(Train train, Mesh mesh) {
+    if (mesh.internal()) {
+      return Optional.empty();
+    }
     double margin = PairGeometry.in(train, mesh).interferenceMargin();
-    if (mesh.internal() || margin >= 0) {
+    if (margin >= 0) {
       return Optional.empty();
     }
     return Optional.of(

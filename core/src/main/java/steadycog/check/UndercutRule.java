@@ -21,8 +21,7 @@ final class UndercutRule implements Rule {
     List<Finding> found = new ArrayList<>();
     for (Member member : subject.train().involuteWheels()) {
       Optional<Teeth> teeth = member.teeth().filter(t -> !t.internal() && t.count() < LEAST);
-      double has = Cut.of(subject.train(), member.id()).shift();
-      if (teeth.filter(t -> has < needed(t.count())).isPresent()) {
+      if (teeth.filter(t -> shift(subject, member) < needed(t.count())).isPresent()) {
         int count = teeth.get().count();
         double shift = needed(count);
         found.add(
@@ -35,6 +34,11 @@ final class UndercutRule implements Rule {
       }
     }
     return found;
+  }
+
+  /** The profile shift that a wheel has. */
+  private static double shift(Subject subject, Member member) {
+    return Cut.of(subject.train(), member.id()).shift();
   }
 
   /** The profile shift from which on the rack leaves the flank whole, in modules. */

@@ -1,11 +1,11 @@
 package steadycog.search;
 
 /** Which limit to loosen when a rule turns everything down. */
-public final class Advice {
+final class Advice {
   private Advice() {}
 
   /** Advice for the rule that turned down most. */
-  public static String loosen(String rule) {
+  static String loosen(String rule) {
     return switch (rule) {
       case "direction" -> "Allow either direction, or another number of stages.";
       case "ring" -> "Allow other rings, or a larger diameter.";

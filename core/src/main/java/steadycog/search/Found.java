@@ -17,4 +17,9 @@ public record Found(
   public Found {
     candidates = List.copyOf(candidates);
   }
+
+  /** Which limit to loosen where nothing was found: the one that turned down most. */
+  public String advice() {
+    return Advice.loosen(rejected.keySet().stream().findFirst().orElse(""));
+  }
 }

@@ -70,7 +70,7 @@ public final class Hunt {
     for (double reach = FIRST_REACH; above < widest; reach *= WIDENING) {
       double upTo = Math.min(reach, widest);
       Leads leads = new Leads();
-      source.sweep(above, upTo, leads, tally, watch);
+      source.sweep(new Reach(query.limits(), above, upTo, leads, tally, watch));
       boolean enough = check(source.kind(), leads, best);
       if (enough || watch.cancelled()) {
         return;

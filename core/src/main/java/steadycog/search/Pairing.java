@@ -5,14 +5,12 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import steadycog.train.Drive;
 import steadycog.train.Join;
 import steadycog.train.MemberId;
 import steadycog.train.Parallel;
 import steadycog.train.Parallel.Link;
 import steadycog.train.Part;
 import steadycog.train.Roles;
-import steadycog.train.Take;
 import steadycog.train.Teeth;
 import steadycog.train.Train;
 
@@ -110,7 +108,7 @@ final class Pairing {
     Part chain = new Parallel("", wheels, links);
     MemberId in = chain.members().getFirst().id();
     MemberId out = chain.members().getLast().id();
-    Roles roles = new Roles(List.of(Drive.of(in)), List.of(), Optional.of(Take.of(out)), List.of());
+    Roles roles = Roles.between(in, List.of(), out);
     List<Join> coaxial = query.limits().coaxial() ? List.of(new Join(in, out)) : List.of();
     return new Train(List.of(chain), List.of(), coaxial, List.of(), Optional.empty(), roles);
   }

@@ -56,7 +56,7 @@ final class ParallelSource implements Source {
   private record Window(Products drivers, Products driven) {}
 
   @Override
-  public void sweep(double above, double upTo, Leads leads, Tally tally, Watch watch) {
+  public void sweep(Reach reach) {
     Range stages = query.limits().stages();
     int from = Math.max(stages.from(), query.limits().coaxial() ? 2 : 1);
     int to = query.limits().coaxial() ? 2 : stages.to();
@@ -65,9 +65,9 @@ final class ParallelSource implements Source {
       int driven = k - query.wheels().driven().size();
       boolean turns = query.limits().direction().allows(k % 2 == 0 ? 1 : -1);
       if (drivers >= 0 && driven >= 0 && turns) {
-        new Sweep(k, drivers, driven, above, upTo, leads, tally, watch).run();
-      } else if (!turns && above < 0) {
-        tally.reject("direction");
+        new Sweep(k, drivers, driven, reach).run();
+      } else if (!turns && reach.first()) {
+        reach.tally().reject("direction");
       }
     }
   }
@@ -86,34 +86,18 @@ final class ParallelSource implements Source {
     private final int stages;
     private final int drivers;
     private final int driven;
-    private final double above;
-    private final double upTo;
-    private final Leads leads;
-    private final Tally tally;
-    private final Watch watch;
+    private final Reach reach;
 
     /** Product of free driven wheels over that of free drivers that is wanted. */
     private final BigFraction wanted;
 
     private final double ratio;
 
-    Sweep(
-        int stages,
-        int drivers,
-        int driven,
-        double above,
-        double upTo,
-        Leads leads,
-        Tally tally,
-        Watch watch) {
+    Sweep(int stages, int drivers, int driven, Reach reach) {
       this.stages = stages;
       this.drivers = drivers;
       this.driven = driven;
-      this.above = above;
-      this.upTo = upTo;
-      this.leads = leads;
-      this.tally = tally;
-      this.watch = watch;
+      this.reach = reach;
       BigFraction fixed = BigFraction.ONE;
       for (int count : query.wheels().drivers()) {
         fixed = fixed.multiply(count);
@@ -143,38 +127,38 @@ final class ParallelSource implements Source {
       boolean single = span(from, to, widest) <= Products.WIDEST;
       int windows = single ? 1 : windows(from, to);
       if (windows > MOST_WINDOWS) {
-        leads.cutShort();
+        reach.leads().cutShort();
         return;
       }
-      for (int k = 0; k < windows && !watch.cancelled(); k++) {
+      for (int k = 0; k < windows && !reach.watch().cancelled(); k++) {
         long start = from + (long) ((double) (to - from) * k / windows) + (k > 0 ? 1 : 0);
         long end = k == windows - 1 ? to : from + (long) ((double) (to - from) * (k + 1) / windows);
-        sweep(window(start, end, single ? widest : upTo, single), k, windows);
+        sweep(window(start, end, single ? widest : reach.upTo(), single), k, windows);
       }
     }
 
     /** How wide a window drivers of these products and what they are paired with need. */
-    private double span(double start, double end, double reach) {
-      return Math.max(end - start, ratio * (end - start) + reach * ratio * (start + end)) + 1000;
+    private double span(double start, double end, double within) {
+      return Math.max(end - start, ratio * (end - start) + within * ratio * (start + end)) + 1000;
     }
 
     /** How many windows keep every one of them within bounds; endless where none do. */
     private int windows(long from, long to) {
       int windows = 2;
       while (windows <= MOST_WINDOWS
-          && span(to - (double) (to - from) / windows, to, upTo) > Products.WIDEST) {
+          && span(to - (double) (to - from) / windows, to, reach.upTo()) > Products.WIDEST) {
         windows++;
       }
       return windows;
     }
 
     /** A single window serves all reaches and is kept; of many each is made anew. */
-    private Window window(long start, long end, double reach, boolean single) {
+    private Window window(long start, long end, double within, boolean single) {
       if (single && kept.containsKey(stages)) {
         return kept.get(stages);
       }
-      long least = (long) Math.max(1, Math.floor(ratio * start * (1 - reach)));
-      long most = (long) Math.min(1e18, Math.ceil(ratio * end * (1 + reach)));
+      long least = (long) Math.max(1, Math.floor(ratio * start * (1 - within)));
+      long most = (long) Math.min(1e18, Math.ceil(ratio * end * (1 + within)));
       Window window = new Window(products(drivers, start, end), products(driven, least, most));
       if (single) {
         kept.put(stages, window);
@@ -183,8 +167,8 @@ final class ParallelSource implements Source {
     }
 
     private void sweep(Window window, int index, int windows) {
-      if (above < 0) {
-        tally.examine(window.drivers.size() * window.driven.size());
+      if (reach.first()) {
+        reach.tally().examine(window.drivers.size() * window.driven.size());
       }
       AtomicInteger done = new AtomicInteger();
       long low = window.drivers.low();
@@ -193,10 +177,10 @@ final class ParallelSource implements Source {
           .parallel()
           .forEach(
               chunk -> {
-                if (!watch.cancelled()) {
+                if (!reach.watch().cancelled()) {
                   sweep(window, low + (long) (step * chunk), low + (long) (step * (chunk + 1)));
                   double share = (index + done.incrementAndGet() / (double) CHUNKS) / windows;
-                  watch.progress(Kind.PARALLEL, share, tally.examined());
+                  reach.watch().progress(Kind.PARALLEL, share, reach.tally().examined());
                 }
               });
     }
@@ -204,16 +188,16 @@ final class ParallelSource implements Source {
     private void sweep(Window window, long from, long to) {
       Products of = window.drivers;
       for (long d = of.next(from, to - 1); d >= 0; d = of.next(d + 1, to - 1)) {
-        double reach = Math.min(upTo, leads.threshold());
+        double furthest = Math.min(reach.upTo(), reach.leads().threshold());
         double exact = ratio * d;
-        long last = (long) Math.ceil(exact * (1 + reach));
-        long first = (long) Math.floor(exact * (1 - reach));
+        long last = (long) Math.ceil(exact * (1 + furthest));
+        long first = (long) Math.floor(exact * (1 - furthest));
         for (long n = window.driven.next(first, last);
             n >= 0;
             n = window.driven.next(n + 1, last)) {
           double error = error(n, d);
-          if (error > above && error <= reach) {
-            leads.add(error, least(n, d), lead(n, d));
+          if (reach.contains(error) && error <= furthest) {
+            reach.leads().add(error, least(n, d), lead(n, d));
           }
         }
       }

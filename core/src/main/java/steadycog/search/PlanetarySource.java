@@ -7,13 +7,10 @@ import java.util.Optional;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.stream.IntStream;
 import steadycog.check.Checks;
-import steadycog.train.Drive;
 import steadycog.train.Join;
 import steadycog.train.MemberId;
-import steadycog.train.Part;
 import steadycog.train.Planetary;
 import steadycog.train.Roles;
-import steadycog.train.Take;
 import steadycog.train.Train;
 
 /**
@@ -52,10 +49,7 @@ final class PlanetarySource implements Source {
   }
 
   private final Query query;
-  private final double target;
-
-  /** For a ratio below 1 the same trains are driven from the other end. */
-  private final boolean faster;
+  private final Goal goal;
 
   private List<Option> every = List.of();
   private List<Option> distinct = List.of();
@@ -65,9 +59,7 @@ final class PlanetarySource implements Source {
 
   PlanetarySource(Query query) {
     this.query = query;
-    double ratio = query.target().ratio().doubleValue();
-    this.faster = ratio < 1;
-    this.target = faster ? 1 / ratio : ratio;
+    this.goal = Goal.of(query);
   }
 
   @Override
@@ -118,50 +110,49 @@ final class PlanetarySource implements Source {
     double reach = Math.min(Hunt.FURTHEST, query.mostError());
     double held = 1 + (double) ring / sun;
     return query.limits().stages().contains(1)
-        && (Errors.of(held, target, faster) <= reach
-            || Errors.of(held - 1, target, faster) <= reach
-            || Errors.of(held / (held - 1), target, faster) <= reach);
+        && (goal.error(held) <= reach
+            || goal.error(held - 1) <= reach
+            || goal.error(held / (held - 1)) <= reach);
   }
 
   @Override
-  public void sweep(double above, double upTo, Leads leads, Tally tally, Watch watch) {
-    if (above < 0) {
-      list(tally);
+  public void sweep(Reach reach) {
+    if (reach.first()) {
+      list(reach.tally());
     }
     int stages = Math.min(MOST_IN_SERIES, query.limits().stages().to());
-    for (int k = query.limits().stages().from(); k <= stages && !watch.cancelled(); k++) {
-      Reach reach = new Reach(above, upTo, leads, tally);
+    for (int k = query.limits().stages().from(); k <= stages && !reach.watch().cancelled(); k++) {
       switch (k) {
-        case 1 -> every.forEach(option -> reach.offer(List.of(option)));
-        case 2 -> pairs(List.of(), 0, target, reach);
-        default -> triples(reach, watch);
+        case 1 -> every.forEach(option -> offer(reach, List.of(option)));
+        case 2 -> pairs(List.of(), 0, goal.ratio(), reach);
+        default -> triples(reach);
       }
-      if (above < 0 && k > 1) {
-        tally.examine((long) Math.pow(distinct.size(), k));
+      if (reach.first() && k > 1) {
+        reach.tally().examine((long) Math.pow(distinct.size(), k));
       }
     }
   }
 
-  private void triples(Reach reach, Watch watch) {
+  private void triples(Reach reach) {
     AtomicInteger done = new AtomicInteger();
     IntStream.range(0, distinct.size())
         .parallel()
-        .filter(k -> Math.pow(ratios[k], 3) <= target * (1 + reach.upTo))
+        .filter(k -> Math.pow(ratios[k], 3) <= goal.ratio() * (1 + reach.upTo()))
         .forEach(
             k -> {
-              if (!watch.cancelled()) {
+              if (!reach.watch().cancelled()) {
                 Option first = distinct.get(k);
-                pairs(List.of(first), k, target / first.ratio, reach);
+                pairs(List.of(first), k, goal.ratio() / first.ratio, reach);
                 double share = (double) done.incrementAndGet() / distinct.size();
-                watch.progress(Kind.PLANETARY, share, reach.tally.examined());
+                reach.watch().progress(Kind.PLANETARY, share, reach.tally().examined());
               }
             });
   }
 
   /** Two sets whose product is near {@code rest}, the slower one not before {@code from}. */
   private void pairs(List<Option> before, int from, double rest, Reach reach) {
-    double most = rest * (1 + reach.upTo);
-    double least = rest * (1 - reach.upTo);
+    double most = rest * (1 + reach.upTo());
+    double least = rest * (1 - reach.upTo());
     int high = ratios.length - 1;
     for (int low = from; low <= high; low++) {
       double one = ratios[low];
@@ -173,48 +164,29 @@ final class PlanetarySource implements Source {
           List<Option> all = new ArrayList<>(before);
           all.add(distinct.get(low));
           all.add(distinct.get(k));
-          reach.offer(all);
+          offer(reach, all);
         }
       }
     }
   }
 
-  /** Errors that are swept, and where leads go. */
-  private final class Reach {
-    private final double above;
-    private final double upTo;
-    private final Leads leads;
-    private final Tally tally;
-
-    Reach(double above, double upTo, Leads leads, Tally tally) {
-      this.above = above;
-      this.upTo = upTo;
-      this.leads = leads;
-      this.tally = tally;
+  private void offer(Reach reach, List<Option> options) {
+    double product = 1;
+    int sign = 1;
+    int size = 0;
+    for (Option option : options) {
+      product *= option.ratio;
+      sign *= option.sign();
+      size += option.size();
     }
-
-    void offer(List<Option> options) {
-      double product = 1;
-      int sign = 1;
-      int size = 0;
-      for (Option option : options) {
-        product *= option.ratio;
-        sign *= option.sign();
-        size += option.size();
-      }
-      double error = Errors.of(product, target, faster);
-      if (error > above && error <= upTo) {
-        if (query.limits().direction().allows(sign)) {
-          leads.add(error, size, (turnedDown, room) -> build(options, turnedDown));
-        } else {
-          tally.reject("direction");
-        }
-      }
+    double error = goal.error(product);
+    if (reach.contains(error) && reach.turns(sign)) {
+      reach.leads().add(error, size, (turnedDown, room) -> build(options, turnedDown));
     }
   }
 
   private List<Train> build(List<Option> options, Tally tally) {
-    List<Part> parts = new ArrayList<>();
+    List<Planetary> sets = new ArrayList<>();
     for (int k = 0; k < options.size(); k++) {
       Option option = options.get(k);
       String name = options.size() == 1 ? "" : NAMES.get(k);
@@ -224,31 +196,26 @@ final class PlanetarySource implements Source {
         tally.reject(trouble.get());
         return List.of();
       }
-      parts.add(set);
+      sets.add(set);
     }
-    return List.of(joined(options, parts));
+    return List.of(joined(options, sets));
   }
 
-  private Train joined(List<Option> options, List<Part> parts) {
+  private Train joined(List<Option> options, List<Planetary> sets) {
     List<Join> joins = new ArrayList<>();
     List<MemberId> holds = new ArrayList<>();
-    for (int k = 0; k < parts.size(); k++) {
-      Planetary set = (Planetary) parts.get(k);
-      holds.add(held(set, options.get(k).way));
+    for (int k = 0; k < sets.size(); k++) {
+      Way way = options.get(k).way;
+      holds.add(held(sets.get(k), way));
       if (k > 0) {
-        Planetary before = (Planetary) parts.get(k - 1);
-        joins.add(new Join(out(before, options.get(k - 1).way), in(set, options.get(k).way)));
+        MemberId before = out(sets.get(k - 1), options.get(k - 1).way);
+        joins.add(new Join(before, in(sets.get(k), way)));
       }
     }
-    MemberId in = in((Planetary) parts.getFirst(), options.getFirst().way);
-    MemberId out = out((Planetary) parts.getLast(), options.getLast().way);
-    Roles roles =
-        new Roles(
-            List.of(Drive.of(faster ? out : in)),
-            holds,
-            Optional.of(Take.of(faster ? in : out)),
-            List.of());
-    return new Train(parts, joins, List.of(), List.of(), Optional.empty(), roles);
+    MemberId in = in(sets.getFirst(), options.getFirst().way);
+    MemberId out = out(sets.getLast(), options.getLast().way);
+    Roles roles = goal.roles(in, holds, out);
+    return new Train(List.copyOf(sets), joins, List.of(), List.of(), Optional.empty(), roles);
   }
 
   private static MemberId in(Planetary set, Way way) {

@@ -5,11 +5,6 @@ interface Source {
 
   Kind kind();
 
-  /**
-   * Adds every lead whose error lies above {@code above} and not above {@code upTo}, both as
-   * shares.
-   *
-   * @param tally counts combinations, once each however often they are swept
-   */
-  void sweep(double above, double upTo, Leads leads, Tally tally, Watch watch);
+  /** Adds every lead whose error lies within the reach. */
+  void sweep(Reach reach);
 }

@@ -6,12 +6,9 @@ import java.util.concurrent.atomic.AtomicInteger;
 import java.util.stream.IntStream;
 import steadycog.check.Checks;
 import steadycog.shape.PlanetPlaces;
-import steadycog.train.Drive;
 import steadycog.train.MemberId;
 import steadycog.train.Planetary;
 import steadycog.train.Planetary.Row;
-import steadycog.train.Roles;
-import steadycog.train.Take;
 import steadycog.train.Train;
 
 /**
@@ -37,14 +34,11 @@ final class TwoRowSource implements Source {
   }
 
   private final Query query;
-  private final double target;
-  private final boolean faster;
+  private final Goal goal;
 
   TwoRowSource(Query query) {
     this.query = query;
-    double ratio = query.target().ratio().doubleValue();
-    this.faster = ratio < 1;
-    this.target = faster ? 1 / ratio : ratio;
+    this.goal = Goal.of(query);
   }
 
   @Override
@@ -53,17 +47,17 @@ final class TwoRowSource implements Source {
   }
 
   @Override
-  public void sweep(double above, double upTo, Leads leads, Tally tally, Watch watch) {
+  public void sweep(Reach reach) {
     Range teeth = query.limits().teeth();
     AtomicInteger done = new AtomicInteger();
     IntStream.rangeClosed(teeth.from(), teeth.to())
         .parallel()
         .forEach(
             sun -> {
-              if (!watch.cancelled()) {
-                new Sweep(above, upTo, leads, tally).all(sun);
+              if (!reach.watch().cancelled()) {
+                new Sweep(reach).all(sun);
                 double share = done.incrementAndGet() / (teeth.to() - teeth.from() + 1.0);
-                watch.progress(Kind.TWO_ROW, share, tally.examined());
+                reach.watch().progress(Kind.TWO_ROW, share, reach.tally().examined());
               }
             });
   }
@@ -82,17 +76,11 @@ final class TwoRowSource implements Source {
   }
 
   private final class Sweep {
-    private final double above;
-    private final double upTo;
-    private final Leads leads;
-    private final Tally tally;
+    private final Reach reach;
     private long examined;
 
-    Sweep(double above, double upTo, Leads leads, Tally tally) {
-      this.above = above;
-      this.upTo = upTo;
-      this.leads = leads;
-      this.tally = tally;
+    Sweep(Reach reach) {
+      this.reach = reach;
     }
 
     void all(int sun) {
@@ -102,8 +90,8 @@ final class TwoRowSource implements Source {
           rows(sun, one, two);
         }
       }
-      if (above < 0) {
-        tally.examine(examined);
+      if (reach.first()) {
+        reach.tally().examine(examined);
       }
     }
 
@@ -144,21 +132,21 @@ final class TwoRowSource implements Source {
         Way way,
         int off) {
       examined++;
-      double error = Errors.of(Math.abs(ratio), target, faster);
-      if (!(error > above && error <= upTo)) {
+      double error = goal.error(Math.abs(ratio));
+      if (!reach.contains(error) || !reach.turns(ratio < 0 ? -1 : 1)) {
         return;
       }
-      if (!query.limits().direction().allows(ratio < 0 ? -1 : 1)) {
-        tally.reject("direction");
-      } else if (ring1 > 0 && !query.limits().allowsRing(ring1)
+      if (ring1 > 0 && !query.limits().allowsRing(ring1)
           || ring2 > 0 && !query.limits().allowsRing(ring2)) {
-        tally.reject("ring");
+        reach.tally().reject("ring");
       } else {
         Counts counts = new Counts(sun1, planet1, ring1, sun2, planet2, ring2, way, off);
-        leads.add(
-            error,
-            Candidate.rank(off, counts.size()),
-            (turnedDown, room) -> build(counts, turnedDown));
+        reach
+            .leads()
+            .add(
+                error,
+                Candidate.rank(off, counts.size()),
+                (turnedDown, room) -> build(counts, turnedDown));
       }
     }
   }
@@ -205,12 +193,6 @@ final class TwoRowSource implements Source {
           case CARRIER_OUT -> set.carrierId();
           case TWO_SUNS -> set.sunId(1);
         };
-    Roles roles =
-        new Roles(
-            List.of(Drive.of(faster ? out : in)),
-            List.of(held),
-            Optional.of(Take.of(faster ? in : out)),
-            List.of());
-    return Train.of(List.of(set)).withRoles(roles);
+    return Train.of(List.of(set)).withRoles(goal.roles(in, List.of(held), out));
   }
 }

@@ -12,14 +12,12 @@ import steadycog.shape.CycloidGeometry;
 import steadycog.shape.FaceLayout;
 import steadycog.shape.PlanetGeometry;
 import steadycog.train.Cycloidal;
-import steadycog.train.Drive;
 import steadycog.train.Join;
 import steadycog.train.MemberId;
 import steadycog.train.Part;
 import steadycog.train.Planetary;
 import steadycog.train.Roles;
 import steadycog.train.StrainWave;
-import steadycog.train.Take;
 import steadycog.train.Train;
 
 /**
@@ -101,8 +99,7 @@ public record KindChoice(
   }
 
   private static Roles roles(MemberId drive, MemberId hold, MemberId take) {
-    return new Roles(
-        List.of(Drive.of(drive)), List.of(hold), Optional.of(Take.of(take)), List.of());
+    return Roles.between(drive, List.of(hold), take);
   }
 
   /** The set of three planets nearest to a ratio, the smaller of equally near ones. */
@@ -143,11 +140,10 @@ public record KindChoice(
             two -> {
               boolean same = wanted.signum() > 0;
               Roles roles =
-                  new Roles(
-                      List.of(Drive.of(one.sunId(0))),
+                  Roles.between(
+                      one.sunId(0),
                       List.of(one.ringId(0), same ? two.ringId(0) : two.carrierId()),
-                      Optional.of(Take.of(same ? two.carrierId() : two.ringId(0))),
-                      List.of());
+                      same ? two.carrierId() : two.ringId(0));
               Train train =
                   new Train(
                       List.of(one, two),

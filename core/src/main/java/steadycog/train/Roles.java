@@ -30,6 +30,11 @@ public record Roles(
     take.ifPresent(taken -> claim(busy, taken.member()));
   }
 
+  /** One member driven, some held, one taken off, none locked. */
+  public static Roles between(MemberId drive, List<MemberId> holds, MemberId take) {
+    return new Roles(List.of(Drive.of(drive)), holds, Optional.of(Take.of(take)), List.of());
+  }
+
   private static void claim(Set<MemberId> busy, MemberId member) {
     if (!busy.add(member)) {
       throw new IllegalArgumentException(member + " has two roles");

@@ -1,6 +1,5 @@
 package steadycog.app.find;
 
-import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
@@ -26,7 +25,6 @@ import steadycog.app.look.Later;
 import steadycog.app.look.Look;
 import steadycog.app.look.Sign;
 import steadycog.format.csv.FoundCsv;
-import steadycog.search.Advice;
 import steadycog.search.Candidate;
 import steadycog.search.Found;
 import steadycog.search.Wanted.Field;
@@ -230,15 +228,14 @@ public final class FindStation extends HBox {
 
   /** Why nothing was found, and what would help. */
   private static String why(Found found) {
-    List<String> rules = List.copyOf(found.rejected().keySet());
     String refused =
         found.rejected().entrySet().stream()
             .map(e -> e.getKey() + " turned down " + e.getValue())
             .collect(Collectors.joining(", "));
     String covered = many(found.examined()) + " combinations covered. ";
-    return rules.isEmpty()
-        ? covered + "None comes near enough. " + Advice.loosen("")
-        : covered + "Of those near enough " + refused + ". " + Advice.loosen(rules.getFirst());
+    return found.rejected().isEmpty()
+        ? covered + "None comes near enough. " + found.advice()
+        : covered + "Of those near enough " + refused + ". " + found.advice();
   }
 
   private static String many(double number) {
