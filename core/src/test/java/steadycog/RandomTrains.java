@@ -1,6 +1,7 @@
 package steadycog;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
@@ -8,7 +9,10 @@ import steadycog.number.Exact;
 import steadycog.number.Quantity;
 import steadycog.number.Unit;
 import steadycog.train.Cycloidal;
+import steadycog.train.Differential;
 import steadycog.train.Drive;
+import steadycog.train.Element;
+import steadycog.train.Join;
 import steadycog.train.MemberId;
 import steadycog.train.Parallel;
 import steadycog.train.Parallel.Link;
@@ -17,6 +21,8 @@ import steadycog.train.Planetary;
 import steadycog.train.Planetary.Row;
 import steadycog.train.Planetary.Spacing;
 import steadycog.train.Roles;
+import steadycog.train.ShiftPlan;
+import steadycog.train.State;
 import steadycog.train.StrainWave;
 import steadycog.train.Take;
 import steadycog.train.Teeth;
@@ -132,6 +138,67 @@ public final class RandomTrains {
         ? drive
         : drive.sized(
             new StrainWave.Sizes(StrainWave.Mount.HAT, Optional.empty(), Optional.of(250)));
+  }
+
+  /**
+   * Two to four parts on one line, joined at one or two members each, with a brake on every member
+   * of some and clutches, and states that engage one to three of them; many jam or are neutral.
+   */
+  public static Train combined(Random random) {
+    List<Part> parts = new ArrayList<>();
+    int many = random.nextInt(2, 5);
+    for (int k = 0; k < many; k++) {
+      int sun = random.nextInt(12, 40);
+      int planet = random.nextInt(12, 30);
+      String name = "p" + k;
+      parts.add(
+          switch (random.nextInt(8)) {
+            case 0 -> new Differential(name, sun, planet, 2);
+            case 1 -> drive(name, random);
+            case 2 ->
+                new Planetary(name, twoRows(name, random).rows(), false, false, 3, Spacing.EQUAL);
+            default -> Planetary.of(name, sun, planet, 3, sun + 2 * planet);
+          });
+    }
+    List<Join> joins = new ArrayList<>();
+    for (int k = 1; k < many; k++) {
+      List<MemberId> before = parts.get(random.nextInt(k)).shafts();
+      List<MemberId> own = parts.get(k).shafts();
+      int ties = random.nextInt(1, 3);
+      for (int tie = 0; tie < ties; tie++) {
+        joins.add(new Join(any(before, random), any(own, random)));
+      }
+    }
+    MemberId in = parts.getFirst().shafts().getFirst();
+    MemberId out = parts.getLast().shafts().getLast();
+    Train train =
+        new Train(
+            parts,
+            joins,
+            List.of(),
+            List.of(),
+            Optional.empty(),
+            Roles.between(in, List.of(), out));
+    ShiftPlan plan = ShiftPlan.NONE;
+    for (MemberId shaft : parts.stream().flatMap(part -> part.shafts().stream()).toList()) {
+      if (!shaft.equals(in) && !shaft.equals(out) && random.nextBoolean()) {
+        plan = plan.declaring(new Element.Brake(shaft));
+      }
+    }
+    MemberId clutched = parts.getFirst().shafts().getLast();
+    plan = plan.declaring(Element.Clutch.of(in, clutched));
+    for (int k = 0; k < 4; k++) {
+      List<Element> on = new ArrayList<>(plan.elements());
+      Collections.shuffle(on, random);
+      plan =
+          plan.adding(
+              State.engaging("s" + k, on.subList(0, Math.min(on.size(), random.nextInt(1, 4)))));
+    }
+    return train.withShifts(plan);
+  }
+
+  private static MemberId any(List<MemberId> members, Random random) {
+    return members.get(random.nextInt(members.size()));
   }
 
   /** A chain driven at its first wheel and taken off at its last. */

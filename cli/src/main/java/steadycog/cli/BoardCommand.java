@@ -10,10 +10,10 @@ import picocli.CommandLine.Spec;
 import steadycog.format.csv.BoardCsv;
 import steadycog.format.json.StudyJson;
 import steadycog.job.Sheet;
+import steadycog.motion.RatioBoard;
 import steadycog.motion.RatioBoard.Configuration;
 import steadycog.number.Exact;
 import steadycog.study.ConfigurationBoard;
-import steadycog.train.MemberId;
 
 /** {@code board}: every drive, hold and take-off choice with its ratio. */
 @Command(
@@ -40,11 +40,13 @@ final class BoardCommand implements Callable<Integer> {
     PrintWriter out = spec.commandLine().getOut();
     out.print(json ? StudyJson.board(board) : csv ? BoardCsv.write(board) : table(board));
     out.flush();
-    if (board.freedoms() > 2) {
+    if (!board.whole()) {
       spec.commandLine()
           .getErr()
           .println(
-              board.freedoms() + " members are free to choose: hold or join some of them first");
+              "too many shafts to list all: the first "
+                  + RatioBoard.MOST
+                  + " choices of drive, holds and take-off were tried");
     }
     return Exit.DONE;
   }
@@ -56,7 +58,7 @@ final class BoardCommand implements Callable<Integer> {
       Configuration one = row.configuration();
       table.add(
           one.drive().toString(),
-          one.hold().map(MemberId::toString).orElseGet(() -> lock(one)),
+          one.heldText().orElseGet(() -> lock(one)),
           one.take().toString(),
           Exact.text(one.ratio().reduction()),
           Exact.text(one.ratio().trainValue()),

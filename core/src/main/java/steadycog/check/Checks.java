@@ -34,13 +34,17 @@ public final class Checks {
           new UndercutRule(),
           new DeadWheelRule(),
           new EndsRule(),
+          new FeedbackRule(),
+          new SharedCarrierRule(),
+          new DifferentialRule(),
           new IdlerRule(),
           new StageRatioRule(),
           new SensitivityRule(),
           new TallPlanetRule(),
           new IdleSunRule(),
           new PhasingRule(),
-          new HuntingRule());
+          new HuntingRule(),
+          new BevelRule());
 
   private Checks() {}
 

@@ -2,10 +2,12 @@ package steadycog.check;
 
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import steadycog.shape.Axes;
 import steadycog.shape.FaceLayout;
 import steadycog.train.MemberId;
 import steadycog.train.Mesh;
@@ -16,28 +18,27 @@ import steadycog.train.Train;
 final class ClosureRule implements Rule {
 
   @Override
-  public boolean looksAtLayout() {
-    return true;
-  }
-
-  @Override
   public List<Finding> check(Subject subject) {
     Map<Set<Integer>, Mesh> first = new HashMap<>();
     List<Finding> found = new ArrayList<>();
+    Axes axes = Axes.of(subject.train());
     List<Mesh> onFixedAxes =
-        subject.train().meshes().stream().filter(mesh -> mesh.carrier().isEmpty()).toList();
+        subject.train().involuteMeshes().stream().filter(mesh -> mesh.carrier().isEmpty()).toList();
     for (Mesh mesh : onFixedAxes) {
-      Set<Integer> axes = axes(subject.layout().get(), mesh);
-      Mesh other = first.putIfAbsent(axes, mesh);
+      Set<Integer> pair = new HashSet<>(List.of(axes.of(mesh.a()), axes.of(mesh.b())));
+      if (pair.size() == 1) {
+        found.add(
+            Finding.of("reverted-closure", Severity.ERROR, List.of(mesh.a(), mesh.b()))
+                .worded("same")
+                .with("one", mesh.a() + " ~ " + mesh.b()));
+        continue;
+      }
+      Mesh other = first.putIfAbsent(pair, mesh);
       if (other != null) {
         finding(subject.train(), other, mesh).ifPresent(found::add);
       }
     }
     return found;
-  }
-
-  private static Set<Integer> axes(FaceLayout layout, Mesh mesh) {
-    return Set.of(layout.wheel(mesh.a()).axis(), layout.wheel(mesh.b()).axis());
   }
 
   private static Optional<Finding> finding(Train train, Mesh one, Mesh two) {

@@ -44,10 +44,10 @@ public record Mechanism(List<MemberId> bodies, List<Relation> relations, Roles r
     return index;
   }
 
-  /** Na wa + s Nb wb - (Na + s Nb) wc = 0, s = +1 external, -1 internal (Willis). */
+  /** Na wa + s Nb wb - (Na + s Nb) wc = 0, s = {@link Mesh#sign} (Willis). */
   private static Relation meshing(Mesh mesh, Map<MemberId, Integer> index) {
     long na = mesh.teethA().count();
-    long nb = mesh.internal() ? -mesh.teethB().count() : mesh.teethB().count();
+    long nb = (long) mesh.sign() * mesh.teethB().count();
     List<Term> terms = new ArrayList<>();
     terms.add(new Term(index.get(mesh.a()), BigFraction.of(na)));
     terms.add(new Term(index.get(mesh.b()), BigFraction.of(nb)));

@@ -1,5 +1,6 @@
 package steadycog.motion;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.apache.commons.numbers.fraction.BigFraction;
@@ -58,20 +59,41 @@ public record Motion(
    * pi or a first drive at rest with a second that moves.
    */
   public Optional<BigFraction> turnsPerInputTurn(MemberId member) {
-    Optional<List<BigFraction>> shares = perDrive.get(mechanism.indexOf(member));
+    return pace(0).flatMap(pace -> turns(member, pace));
+  }
+
+  /** Turns of the member once each drive has made so many turns; empty where it floats. */
+  public Optional<BigFraction> turns(MemberId member, List<BigFraction> driveTurns) {
+    return perDrive
+        .get(mechanism.indexOf(member))
+        .map(
+            shares -> {
+              BigFraction sum = BigFraction.ZERO;
+              for (int k = 0; k < shares.size(); k++) {
+                sum = sum.add(shares.get(k).multiply(driveTurns.get(k)));
+              }
+              return sum;
+            });
+  }
+
+  /**
+   * Turns of each drive while drive {@code reference} makes one turn, all at their speeds. Empty
+   * where there is no such drive, or the numbers would need pi or a reference at rest.
+   */
+  public Optional<List<BigFraction>> pace(int reference) {
     List<Drive> drives = mechanism.roles().drives();
-    if (shares.isEmpty() || drives.isEmpty()) {
-      return Optional.empty();
-    }
-    BigFraction sum = shares.get().getFirst();
-    for (int k = 1; k < drives.size(); k++) {
-      Optional<BigFraction> pace = pace(drives.getFirst(), drives.get(k));
+    List<BigFraction> turns = new ArrayList<>();
+    for (int k = 0; k < drives.size(); k++) {
+      Optional<BigFraction> pace =
+          k == reference
+              ? Optional.of(BigFraction.ONE)
+              : pace(drives.get(reference), drives.get(k));
       if (pace.isEmpty()) {
         return Optional.empty();
       }
-      sum = sum.add(shares.get().get(k).multiply(pace.get()));
+      turns.add(pace.get());
     }
-    return Optional.of(sum);
+    return reference < turns.size() ? Optional.of(List.copyOf(turns)) : Optional.empty();
   }
 
   private static Optional<BigFraction> pace(Drive first, Drive other) {

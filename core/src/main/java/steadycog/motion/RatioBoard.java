@@ -2,34 +2,61 @@ package steadycog.motion;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import steadycog.number.Quantity;
 import steadycog.number.Ratio;
 import steadycog.train.Drive;
 import steadycog.train.Join;
 import steadycog.train.MemberId;
 import steadycog.train.Roles;
+import steadycog.train.ShiftPlan;
 import steadycog.train.Take;
 import steadycog.train.Train;
 
 /**
  * Every way to drive a train and take off from it. Wheels of one shaft count once, by the first of
- * them. With one freedom any two shafts make a configuration; with two a third one is held.
+ * them. With one freedom any two shafts make a configuration; with more of them others are held, as
+ * many as are needed and no more.
  *
- * @param configurations in the order of drive, hold and take-off on the card; those without a ratio
- *     are left out
- * @param freedoms of the train with nothing held; the board knows one and two
+ * @param configurations in the order of drive, holds and take-off on the card; those without a
+ *     ratio are left out
+ * @param freedoms of the train with nothing held
+ * @param whole whether all were tried; with very many shafts only the first {@value #MOST} are
  */
-public record RatioBoard(List<Configuration> configurations, int freedoms) {
+public record RatioBoard(List<Configuration> configurations, int freedoms, boolean whole) {
+  /** So many configurations are tried at most. */
+  public static final int MOST = 20_000;
 
-  /** One way to use the train: a member held, or two locked, or neither where nothing need be. */
+  /**
+   * One way to use the train.
+   *
+   * @param holds whatever is held, in the order of the card; none where two members are locked or
+   *     nothing need be held
+   */
   public record Configuration(
-      MemberId drive, Optional<MemberId> hold, MemberId take, Optional<Join> lock, Ratio ratio) {
+      MemberId drive, List<MemberId> holds, MemberId take, Optional<Join> lock, Ratio ratio) {
+    public Configuration {
+      holds = List.copyOf(holds);
+    }
+
+    /** The held member, the first of several; empty where none is. */
+    public Optional<MemberId> hold() {
+      return holds.stream().findFirst();
+    }
+
+    /** All that is held, as {@code A.ring, B.sun}; empty where none is. */
+    public Optional<String> heldText() {
+      return holds.isEmpty()
+          ? Optional.empty()
+          : Optional.of(holds.stream().map(MemberId::toString).collect(Collectors.joining(", ")));
+    }
 
     /** Whether {@code other} drives, holds, takes off and locks the same members. */
     public boolean isLike(Configuration other) {
       return drive.equals(other.drive)
-          && hold.equals(other.hold)
+          && holds.equals(other.holds)
           && take.equals(other.take)
           && lock.equals(other.lock);
     }
@@ -40,10 +67,7 @@ public record RatioBoard(List<Configuration> configurations, int freedoms) {
           roles.drives().stream().findFirst().orElseGet(() -> Drive.of(drive)).movedTo(drive);
       Optional<Quantity> load = roles.take().flatMap(Take::load);
       return new Roles(
-          List.of(driven),
-          hold.stream().toList(),
-          Optional.of(new Take(take, load)),
-          lock.stream().toList());
+          List.of(driven), holds, Optional.of(new Take(take, load)), lock.stream().toList());
     }
   }
 
@@ -52,26 +76,60 @@ public record RatioBoard(List<Configuration> configurations, int freedoms) {
   }
 
   /**
-   * Works out every configuration; cubic in the number of shafts. Roles on the card play no part.
+   * Works out every configuration; the cost grows with the number of shafts to the power of one
+   * more than the freedoms. Roles on the card play no part.
    */
   public static RatioBoard of(Train train) {
-    Train bare = train.withRoles(Roles.NONE);
+    Train bare = train.withRoles(Roles.NONE).withShifts(ShiftPlan.NONE);
     int freedoms = freedoms(bare);
     List<MemberId> shafts = shafts(bare);
     List<Configuration> found = new ArrayList<>();
-    for (MemberId drive : shafts) {
-      if (freedoms == 1) {
-        addTakes(bare, drive, Optional.empty(), shafts, found);
-      } else if (freedoms == 2) {
-        shafts.stream()
-            .filter(hold -> !hold.equals(drive))
-            .forEach(hold -> addTakes(bare, drive, Optional.of(hold), shafts, found));
-      }
+    Tries tries = new Tries();
+    for (MemberId drive : freedoms == 0 ? List.<MemberId>of() : shafts) {
+      List<MemberId> others = shafts.stream().filter(shaft -> !shaft.equals(drive)).toList();
+      addHolds(bare, drive, new ArrayList<>(), others, freedoms - 1, found, tries);
     }
+    dropNeedless(found);
     if (freedoms == 2) {
       addLocks(bare, shafts, found);
     }
-    return new RatioBoard(found, freedoms);
+    return new RatioBoard(found, freedoms, tries.left > 0);
+  }
+
+  private static final class Tries {
+    private int left = MOST;
+  }
+
+  /**
+   * Holds up to so many of {@code from} on top of {@code holds}, in every way, and takes off the
+   * rest.
+   */
+  private static void addHolds(
+      Train bare,
+      MemberId drive,
+      List<MemberId> holds,
+      List<MemberId> from,
+      int more,
+      List<Configuration> found,
+      Tries tries) {
+    addTakes(bare, drive, holds, found, tries);
+    for (int k = 0; more > 0 && k < from.size() && tries.left > 0; k++) {
+      holds.add(from.get(k));
+      addHolds(bare, drive, holds, from.subList(k + 1, from.size()), more - 1, found, tries);
+      holds.removeLast();
+    }
+  }
+
+  /** Drops what another configuration does with fewer members held. */
+  private static void dropNeedless(List<Configuration> found) {
+    Map<List<MemberId>, List<Configuration>> alike =
+        found.stream().collect(Collectors.groupingBy(one -> List.of(one.drive, one.take)));
+    found.removeIf(
+        one ->
+            alike.get(List.of(one.drive, one.take)).stream()
+                .anyMatch(
+                    less ->
+                        less.holds.size() < one.holds.size() && one.holds.containsAll(less.holds)));
   }
 
   private static int freedoms(Train bare) {
@@ -85,14 +143,11 @@ public record RatioBoard(List<Configuration> configurations, int freedoms) {
   }
 
   private static void addTakes(
-      Train bare,
-      MemberId drive,
-      Optional<MemberId> hold,
-      List<MemberId> shafts,
-      List<Configuration> found) {
-    for (MemberId take : shafts) {
-      if (!take.equals(drive) && !hold.filter(take::equals).isPresent()) {
-        configuration(bare, drive, hold, take, Optional.empty()).ifPresent(found::add);
+      Train bare, MemberId drive, List<MemberId> holds, List<Configuration> found, Tries tries) {
+    for (MemberId take : shafts(bare)) {
+      if (!take.equals(drive) && !holds.contains(take) && tries.left > 0) {
+        tries.left--;
+        configuration(bare, drive, holds, take, Optional.empty()).ifPresent(found::add);
       }
     }
   }
@@ -106,8 +161,7 @@ public record RatioBoard(List<Configuration> configurations, int freedoms) {
           shafts.stream()
               .filter(take -> !lock.touches(take))
               .findFirst()
-              .flatMap(
-                  take -> configuration(bare, lock.a(), Optional.empty(), take, Optional.of(lock)))
+              .flatMap(take -> configuration(bare, lock.a(), List.of(), take, Optional.of(lock)))
               .ifPresent(found::add);
         }
       }
@@ -115,16 +169,13 @@ public record RatioBoard(List<Configuration> configurations, int freedoms) {
   }
 
   private static Optional<Configuration> configuration(
-      Train bare, MemberId drive, Optional<MemberId> hold, MemberId take, Optional<Join> lock) {
+      Train bare, MemberId drive, List<MemberId> holds, MemberId take, Optional<Join> lock) {
     Roles roles =
         new Roles(
-            List.of(Drive.of(drive)),
-            hold.stream().toList(),
-            Optional.of(Take.of(take)),
-            lock.stream().toList());
+            List.of(Drive.of(drive)), holds, Optional.of(Take.of(take)), lock.stream().toList());
     return MotionSolver.solve(Mechanism.of(bare.withRoles(roles)))
         .ratio()
-        .map(ratio -> new Configuration(drive, hold, take, lock, ratio));
+        .map(ratio -> new Configuration(drive, holds, take, lock, ratio));
   }
 
   /** The first member of every shaft that can be reached from outside. */

@@ -9,14 +9,32 @@ import steadycog.train.MemberId;
 import steadycog.train.Mesh;
 
 /**
- * What a person counts at the crank after the input has made {@code inputTurns} turns: marks start
- * at twelve o'clock. All numbers are exact; signs as for speeds, counter-clockwise positive.
+ * What a person counts at the crank after each drive has made its turns: marks start at twelve
+ * o'clock. All numbers are exact; signs as for speeds, counter-clockwise positive.
+ *
+ * @param driveTurns one a drive
  */
-public record TurnCount(Motion motion, BigFraction inputTurns) {
+public record TurnCount(Motion motion, List<BigFraction> driveTurns) {
+
+  public TurnCount {
+    driveTurns = List.copyOf(driveTurns);
+  }
+
+  /**
+   * After so many turns of the first drive, a second one at its share of the speed; nothing is
+   * counted where that share is not known.
+   */
+  public static TurnCount of(Motion motion, BigFraction inputTurns) {
+    return new TurnCount(
+        motion,
+        motion.pace(0).orElse(List.of()).stream()
+            .map(turns -> turns.multiply(inputTurns))
+            .toList());
+  }
 
   /** Turns of the member, or empty where its speed does not follow. */
   public Optional<BigFraction> turns(MemberId member) {
-    return motion.turnsPerInputTurn(member).map(turns -> turns.multiply(inputTurns));
+    return driveTurns.isEmpty() ? Optional.empty() : motion.turns(member, driveTurns);
   }
 
   /**

@@ -7,29 +7,38 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.notation.Statement.BadStatement;
 import steadycog.number.Quantity;
 import steadycog.number.Unit;
 import steadycog.train.Drive;
+import steadycog.train.Element;
 import steadycog.train.Join;
 import steadycog.train.MemberId;
 import steadycog.train.Part;
 import steadycog.train.Place;
 import steadycog.train.Role;
 import steadycog.train.Roles;
+import steadycog.train.State;
 import steadycog.train.Take;
 import steadycog.train.Train;
 
 /** Reads a card: first its parts, since they name the members, then what is said about them. */
 final class CardReader {
   private static final Pattern NAME = Pattern.compile("[A-Za-z][A-Za-z0-9_-]*");
-  private static final String VERBS = "drive, hold, take, lock, join, coaxial, place, module or dp";
+  private static final String VERBS =
+      "drive, hold, take, lock, join, coaxial, brake, clutch, state, place, module or dp";
+
+  private static final Set<String> ROLES = Set.of("drive", "hold", "take", "lock");
+  private static final String STATE_NAME = "a name for the state: letters, digits, - or _";
+  private static final Set<String> VERBS_KNOWN = Set.of(VERBS.split(", | or "));
 
   private final List<CardProblem> problems = new ArrayList<>();
   private final List<PlacedItem> items = new ArrayList<>();
-  private final Map<MemberId, Token> claimed = new HashMap<>();
+  private Map<MemberId, Token> claimed = new HashMap<>();
 
   /** An item and where its statement stands: line and columns from 1, {@code to} exclusive. */
   record PlacedItem(Item item, int line, int from, int to) {}
@@ -55,7 +64,11 @@ final class CardReader {
     }
     MemberNames names = new MemberNames(parts());
     if (problems.isEmpty()) {
+      List<List<Token>> states = others.stream().filter(CardReader::isState).toList();
+      others.removeAll(states);
       others.forEach(tokens -> attempt(tokens, statement -> readVerb(statement, names)));
+      // Last, since what holds in every state may stand behind them.
+      states.forEach(tokens -> attempt(tokens, statement -> readState(statement, names)));
     } else {
       others.stream().filter(tokens -> !isVerb(tokens.getFirst())).forEach(this::addUnknown);
     }
@@ -84,12 +97,15 @@ final class CardReader {
 
   private static boolean namesPart(List<Token> tokens) {
     return PartText.Kind.of(tokens.getFirst()).isPresent()
-        || (tokens.size() > 2 && tokens.get(1).is(":") && !isVerb(tokens.getFirst()));
+        || (tokens.size() > 2 && tokens.get(1).is(":"));
+  }
+
+  private static boolean isState(List<Token> tokens) {
+    return tokens.getFirst().is(Tokens.STATE);
   }
 
   private static boolean isVerb(Token token) {
-    return List.of("drive", "hold", "take", "lock", "join", "coaxial", "place", "module", "dp")
-        .contains(token.text().toLowerCase(Locale.ROOT));
+    return VERBS_KNOWN.contains(token.text().toLowerCase(Locale.ROOT));
   }
 
   private void addMissingPart(List<List<Token>> others) {
@@ -156,22 +172,68 @@ final class CardReader {
     }
   }
 
+  /** What differs in one state: roles, parted by {@code ;}. */
+  private Item readState(Statement statement, MemberNames names) throws BadStatement {
+    statement.next();
+    Token at = statement.peek();
+    String name = statement.expectWord(STATE_NAME).text();
+    if (!name.matches("[A-Za-z0-9][A-Za-z0-9_-]*")) {
+      throw Statement.unexpected(at, STATE_NAME);
+    }
+    if (stated().anyMatch(item -> item instanceof Item.OfState(State s) && s.name().equals(name))) {
+      throw new BadStatement(at.problem("a second state named '" + name + "': rename one"));
+    }
+    statement.expectSign(":", "':' and what is driven, held, taken off or locked in this state");
+    Map<MemberId, Token> everywhere = claimed;
+    claimed = new HashMap<>(everywhere);
+    try {
+      List<Item> roles = new ArrayList<>();
+      while (!statement.atEnd()) {
+        roles.add(readRole(statement.clause(), names, roles));
+      }
+      return new Item.OfState(new State(name, Item.roles(roles)));
+    } finally {
+      claimed = everywhere;
+    }
+  }
+
+  /** A role beside those that hold everywhere and {@code others} of its state. */
+  private Item readRole(Statement clause, MemberNames names, List<Item> others)
+      throws BadStatement {
+    if (clause.accept("drive")) {
+      return readDrive(clause, names, others);
+    }
+    if (clause.accept("hold")) {
+      return readHold(clause, names);
+    }
+    if (clause.accept("take")) {
+      return readTake(clause, names, others);
+    }
+    if (clause.accept("lock")) {
+      return new Item.OfLock(readPair(clause, names));
+    }
+    throw Statement.unexpected(clause.peek(), "drive, hold, take or lock");
+  }
+
+  private Item readHold(Statement statement, MemberNames names) throws BadStatement {
+    Token place = statement.peek();
+    MemberId member = names.read(statement);
+    claim(place, member, Role.HOLD);
+    statement.expectEnd("the end of the statement; one hold a member");
+    return new Item.OfHold(member);
+  }
+
   private Item readVerb(Statement statement, MemberNames names) throws BadStatement {
-    if (statement.accept("drive")) {
-      return readDrive(statement, names);
+    if (ROLES.contains(statement.peek().text().toLowerCase(Locale.ROOT))) {
+      return readRole(statement, names, List.of());
     }
-    if (statement.accept("hold")) {
-      Token place = statement.peek();
+    if (statement.accept("brake")) {
       MemberId member = names.read(statement);
-      claim(place, member, Role.HOLD);
-      statement.expectEnd("the end of the statement; one hold a member");
-      return new Item.OfHold(member);
+      statement.expectEnd("the end of the statement; one brake a member");
+      return new Item.OfElement(new Element.Brake(member));
     }
-    if (statement.accept("take")) {
-      return readTake(statement, names);
-    }
-    if (statement.accept("lock")) {
-      return new Item.OfLock(readPair(statement, names));
+    if (statement.accept("clutch")) {
+      return new Item.OfElement(new Element.Clutch(readPair(statement, names)));
     }
     if (statement.accept("join")) {
       return new Item.OfJoin(readPair(statement, names));
@@ -189,17 +251,18 @@ final class CardReader {
   }
 
   private Item readPitch(Statement statement) throws BadStatement {
-    if (count(Item.OfPitch.class) > 0) {
+    if (count(Item.OfPitch.class, List.of()) > 0) {
       throw new BadStatement(statement.peek().problem("a second module or dp: a train has one"));
     }
     return new Item.OfPitch(PitchText.read(statement));
   }
 
-  private Item readDrive(Statement statement, MemberNames names) throws BadStatement {
+  private Item readDrive(Statement statement, MemberNames names, List<Item> others)
+      throws BadStatement {
     Token place = statement.peek();
     MemberId member = names.read(statement);
     claim(place, member, Role.DRIVE);
-    if (count(Item.OfDrive.class) >= Roles.MOST_DRIVES) {
+    if (count(Item.OfDrive.class, others) >= Roles.MOST_DRIVES) {
       throw new BadStatement(
           place.problem("a third drive: a train takes at most " + Roles.MOST_DRIVES));
     }
@@ -223,11 +286,12 @@ final class CardReader {
     return new Item.OfDrive(new Drive(member, speed, effort));
   }
 
-  private Item readTake(Statement statement, MemberNames names) throws BadStatement {
+  private Item readTake(Statement statement, MemberNames names, List<Item> others)
+      throws BadStatement {
     Token place = statement.peek();
     MemberId member = names.read(statement);
     claim(place, member, Role.TAKE);
-    if (count(Item.OfTake.class) > 0) {
+    if (count(Item.OfTake.class, others) > 0) {
       throw new BadStatement(place.problem("a second take-off: a ratio needs exactly one"));
     }
     Optional<Quantity> load =
@@ -242,8 +306,7 @@ final class CardReader {
     Token at = statement.peek();
     MemberId member = names.read(statement);
     boolean again =
-        items.stream()
-            .map(PlacedItem::item)
+        stated()
             .anyMatch(item -> item instanceof Item.OfPlace(Place p) && p.member().equals(member));
     if (again) {
       throw new BadStatement(at.problem("a second place for " + member + ": leave one"));
@@ -268,8 +331,12 @@ final class CardReader {
     return new Join(a, b);
   }
 
-  private long count(Class<? extends Item> kind) {
-    return items.stream().map(PlacedItem::item).filter(kind::isInstance).count();
+  private Stream<Item> stated() {
+    return items.stream().map(PlacedItem::item);
+  }
+
+  private long count(Class<? extends Item> kind, List<Item> others) {
+    return Stream.concat(stated(), others.stream()).filter(kind::isInstance).count();
   }
 
   private void claim(Token place, MemberId member, Role role) throws BadStatement {

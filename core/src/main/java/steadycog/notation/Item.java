@@ -3,15 +3,19 @@ package steadycog.notation;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import steadycog.number.Exact;
 import steadycog.number.Quantity;
 import steadycog.train.Drive;
+import steadycog.train.Element;
 import steadycog.train.Join;
 import steadycog.train.MemberId;
 import steadycog.train.Part;
 import steadycog.train.Pitch;
 import steadycog.train.Place;
 import steadycog.train.Roles;
+import steadycog.train.ShiftPlan;
+import steadycog.train.State;
 import steadycog.train.Take;
 import steadycog.train.Train;
 
@@ -35,6 +39,10 @@ sealed interface Item {
 
   record OfLock(Join lock) implements Item {}
 
+  record OfElement(Element element) implements Item {}
+
+  record OfState(State state) implements Item {}
+
   /** The train's items in the order in which a card is printed. */
   static List<Item> of(Train train) {
     List<Item> items = new ArrayList<>();
@@ -43,11 +51,28 @@ sealed interface Item {
     train.coaxials().forEach(pair -> items.add(new OfCoaxial(pair)));
     train.places().forEach(place -> items.add(new OfPlace(place)));
     train.pitch().ifPresent(pitch -> items.add(new OfPitch(pitch)));
-    train.roles().drives().forEach(drive -> items.add(new OfDrive(drive)));
-    train.roles().holds().forEach(held -> items.add(new OfHold(held)));
-    train.roles().take().ifPresent(take -> items.add(new OfTake(take)));
-    train.roles().locks().forEach(lock -> items.add(new OfLock(lock)));
+    items.addAll(of(train.roles()));
+    train.shifts().declared().forEach(element -> items.add(new OfElement(element)));
+    train.shifts().states().forEach(state -> items.add(new OfState(state)));
     return items;
+  }
+
+  private static List<Item> of(Roles roles) {
+    List<Item> items = new ArrayList<>();
+    roles.drives().forEach(drive -> items.add(new OfDrive(drive)));
+    roles.holds().forEach(held -> items.add(new OfHold(held)));
+    roles.take().ifPresent(take -> items.add(new OfTake(take)));
+    roles.locks().forEach(lock -> items.add(new OfLock(lock)));
+    return items;
+  }
+
+  /** The roles that {@code items} give; throws IllegalArgumentException as {@link Roles} does. */
+  static Roles roles(List<Item> items) {
+    return new Roles(
+        only(OfDrive.class, items).stream().map(OfDrive::drive).toList(),
+        only(OfHold.class, items).stream().map(OfHold::member).toList(),
+        only(OfTake.class, items).stream().map(OfTake::take).findFirst(),
+        only(OfLock.class, items).stream().map(OfLock::lock).toList());
   }
 
   /** The items of one kind, in order. */
@@ -57,19 +82,16 @@ sealed interface Item {
 
   /** The train that {@code items} make; throws IllegalArgumentException as {@link Train} does. */
   static Train train(List<Item> items) {
-    Roles roles =
-        new Roles(
-            only(OfDrive.class, items).stream().map(OfDrive::drive).toList(),
-            only(OfHold.class, items).stream().map(OfHold::member).toList(),
-            only(OfTake.class, items).stream().map(OfTake::take).findFirst(),
-            only(OfLock.class, items).stream().map(OfLock::lock).toList());
     return new Train(
         only(OfPart.class, items).stream().map(OfPart::part).toList(),
         only(OfJoin.class, items).stream().map(OfJoin::join).toList(),
         only(OfCoaxial.class, items).stream().map(OfCoaxial::pair).toList(),
         only(OfPlace.class, items).stream().map(OfPlace::place).toList(),
         only(OfPitch.class, items).stream().map(OfPitch::pitch).findFirst(),
-        roles);
+        roles(items),
+        new ShiftPlan(
+            only(OfElement.class, items).stream().map(OfElement::element).toList(),
+            only(OfState.class, items).stream().map(OfState::state).toList()));
   }
 
   /** The statement in canonical form. */
@@ -86,7 +108,14 @@ sealed interface Item {
       case OfHold(MemberId member) -> "hold " + member;
       case OfTake(Take take) -> "take " + take.member() + optional(take.load());
       case OfLock(Join lock) -> "lock " + lock.a() + " = " + lock.b();
+      case OfElement(Element element) -> element.toString();
+      case OfState(State(String name, Roles roles)) ->
+          ("state " + name + ": " + clauses(roles)).stripTrailing();
     };
+  }
+
+  private static String clauses(Roles roles) {
+    return of(roles).stream().map(Item::print).collect(Collectors.joining("; "));
   }
 
   private static String optional(Optional<Quantity> quantity) {

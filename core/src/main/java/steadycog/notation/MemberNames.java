@@ -5,15 +5,25 @@ import java.util.List;
 import steadycog.notation.Statement.BadStatement;
 import steadycog.train.MemberId;
 import steadycog.train.Part;
+import steadycog.train.Shaft;
 
-/** Finds the member that a word on the card means: exact, else in any case, else by bare name. */
+/**
+ * Finds the member that a word on the card means: exact, else in any case, else by bare name, else
+ * the one member of a part of that name.
+ */
 final class MemberNames {
   private static final int MOST_LISTED = 12;
 
   private final List<MemberId> all = new ArrayList<>();
+  private final List<Shaft> shafts = new ArrayList<>();
 
   MemberNames(List<Part> parts) {
-    parts.forEach(part -> part.members().forEach(member -> all.add(member.id())));
+    for (Part part : parts) {
+      part.members().forEach(member -> all.add(member.id()));
+      if (part instanceof Shaft shaft) {
+        shafts.add(shaft);
+      }
+    }
   }
 
   MemberId read(Statement statement) throws BadStatement {
@@ -23,7 +33,12 @@ final class MemberNames {
     List<MemberId> anyCase =
         all.stream().filter(id -> id.toString().equalsIgnoreCase(word)).toList();
     List<MemberId> bare = all.stream().filter(id -> id.name().equalsIgnoreCase(word)).toList();
-    for (List<MemberId> found : List.of(exact, anyCase, bare)) {
+    List<MemberId> alone =
+        shafts.stream()
+            .filter(shaft -> shaft.name().equalsIgnoreCase(word))
+            .map(Shaft::id)
+            .toList();
+    for (List<MemberId> found : List.of(exact, anyCase, bare, alone)) {
       if (found.size() == 1) {
         return found.getFirst();
       }

@@ -6,10 +6,13 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.regex.Pattern;
 import steadycog.notation.Statement.BadStatement;
+import steadycog.train.Bevel;
 import steadycog.train.Cycloidal;
+import steadycog.train.Differential;
 import steadycog.train.Parallel;
 import steadycog.train.Part;
 import steadycog.train.Planetary;
+import steadycog.train.Shaft;
 import steadycog.train.StrainWave;
 import steadycog.train.Teeth;
 
@@ -47,6 +50,25 @@ final class PartText {
       Part read(String name, Statement statement) throws BadStatement {
         return StrainWaveText.read(name, statement);
       }
+    },
+    BEVEL {
+      @Override
+      Part read(String name, Statement statement) throws BadStatement {
+        return BevelText.readBevel(name, statement);
+      }
+    },
+    DIFFERENTIAL {
+      @Override
+      Part read(String name, Statement statement) throws BadStatement {
+        return BevelText.readDifferential(name, statement);
+      }
+    },
+    SHAFT {
+      @Override
+      Part read(String name, Statement statement) throws BadStatement {
+        statement.expectEnd("the end of the statement: a shaft has no teeth");
+        return new Shaft(name);
+      }
     };
 
     abstract Part read(String name, Statement statement) throws BadStatement;
@@ -73,6 +95,9 @@ final class PartText {
           case Planetary planetary -> PlanetaryText.print(planetary);
           case Cycloidal cycloidal -> CycloidalText.print(cycloidal);
           case StrainWave strainWave -> StrainWaveText.print(strainWave);
+          case Bevel bevel -> BevelText.print(bevel);
+          case Differential differential -> BevelText.print(differential);
+          case Shaft shaft -> "shaft";
         };
   }
 

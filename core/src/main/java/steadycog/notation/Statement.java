@@ -56,6 +56,20 @@ final class Statement {
     }
   }
 
+  /** The tokens up to the next {@code ;}, which is passed over, as a statement of their own. */
+  Statement clause() {
+    List<Token> own = new ArrayList<>();
+    while (!atEnd() && !peek().is(Tokens.END_OF_CLAUSE)) {
+      own.add(next());
+    }
+    Token end = peek();
+    own.add(new Token(Token.Kind.END, "", end.line(), end.column()));
+    while (peek().is(Tokens.END_OF_CLAUSE)) {
+      next();
+    }
+    return new Statement(own);
+  }
+
   boolean accept(String keyword) {
     boolean found = peek().is(keyword);
     if (found) {

@@ -4,10 +4,13 @@ import java.util.ArrayList;
 import java.util.List;
 
 /**
- * Splits a card into statements of tokens; {@code ;} and line ends part them, {@code #} comments.
+ * Splits a card into statements of tokens; {@code ;} and line ends part them, {@code #} comments. A
+ * state goes on to the end of its line: within it {@code ;} is a sign like others.
  */
 final class Tokens {
   private static final String SIGNS = "~=:";
+  static final String STATE = "state";
+  static final String END_OF_CLAUSE = ";";
 
   private Tokens() {}
 
@@ -26,7 +29,10 @@ final class Tokens {
     int at = 0;
     while (at < line.length() && line.charAt(at) != '#') {
       char c = line.charAt(at);
-      if (c == ';') {
+      if (c == ';' && isState(open)) {
+        open.add(new Token(Token.Kind.SIGN, END_OF_CLAUSE, number, at + 1));
+        at++;
+      } else if (c == ';') {
         close(open, number, at + 1, all);
         open = new ArrayList<>();
         at++;
@@ -42,6 +48,11 @@ final class Tokens {
       }
     }
     close(open, number, at + 1, all);
+  }
+
+  /** Whether {@code open} begins a state, not a part that is called so. */
+  private static boolean isState(List<Token> open) {
+    return open.size() > 1 && open.getFirst().is(STATE) && !open.get(1).is(":");
   }
 
   private static void close(List<Token> open, int line, int column, List<List<Token>> all) {

@@ -16,11 +16,14 @@ import steadycog.shape.FaceLayout;
 import steadycog.shape.PlanetGeometry;
 import steadycog.torque.TorqueSolver;
 import steadycog.torque.Torques;
+import steadycog.train.Bevel;
 import steadycog.train.Cycloidal;
+import steadycog.train.Differential;
 import steadycog.train.Member;
 import steadycog.train.Parallel;
 import steadycog.train.Part;
 import steadycog.train.Planetary;
+import steadycog.train.Shaft;
 import steadycog.train.StrainWave;
 import steadycog.train.Teeth;
 import steadycog.train.Train;
@@ -139,6 +142,9 @@ public record Candidate(
       case Planetary set -> largest(part) + (set.ringIds().isEmpty() ? 2 : 2.5);
       case Cycloidal drive -> 0;
       case StrainWave drive -> drive.circular() + 2.5;
+      case Bevel pair -> largest(part) + 2;
+      case Differential sides -> largest(part) + 2;
+      case Shaft none -> 0;
     };
   }
 

@@ -8,11 +8,14 @@ import java.util.concurrent.atomic.AtomicInteger;
 import java.util.stream.IntStream;
 import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.check.Severity;
+import steadycog.train.Bevel;
 import steadycog.train.Cycloidal;
+import steadycog.train.Differential;
 import steadycog.train.Member;
 import steadycog.train.Parallel;
 import steadycog.train.Part;
 import steadycog.train.Planetary;
+import steadycog.train.Shaft;
 import steadycog.train.StrainWave;
 import steadycog.train.Teeth;
 import steadycog.train.Train;
@@ -177,6 +180,9 @@ public final class Nearby {
       case Planetary set -> set.stepped() ? Kind.TWO_ROW : Kind.PLANETARY;
       case Cycloidal drive -> Kind.CYCLOIDAL;
       case StrainWave drive -> Kind.STRAIN_WAVE;
+      case Bevel pair -> Kind.PARALLEL;
+      case Differential sides -> Kind.PARALLEL;
+      case Shaft shaft -> Kind.PARALLEL;
     };
   }
 }

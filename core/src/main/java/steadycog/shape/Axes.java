@@ -2,57 +2,135 @@ package steadycog.shape;
 
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import steadycog.train.Bevel;
+import steadycog.train.Cycloidal;
+import steadycog.train.Differential;
+import steadycog.train.Element;
 import steadycog.train.Join;
 import steadycog.train.Member;
 import steadycog.train.MemberId;
+import steadycog.train.Parallel;
+import steadycog.train.Part;
+import steadycog.train.Planetary;
+import steadycog.train.Shaft;
+import steadycog.train.StrainWave;
 import steadycog.train.Train;
 
-/** Which wheels share an axis: those keyed, joined or coaxial with one another. */
-final class Axes {
+/** Which members share an axis: those keyed, joined or coaxial with one another. */
+public final class Axes {
   private final Map<MemberId, MemberId> parent = new HashMap<>();
   private final Map<MemberId, Integer> numbers = new HashMap<>();
-  private final List<List<Member>> wheels = new ArrayList<>();
+  private final List<List<Member>> members = new ArrayList<>();
 
-  private Axes(Train train, boolean coaxial) {
-    List<Member> members = train.members();
-    members.forEach(member -> parent.put(member.id(), member.id()));
+  private Axes(Train train) {
+    train.members().forEach(member -> parent.put(member.id(), member.id()));
     train.keyed().forEach(this::tie);
-    train.joins().forEach(this::tie);
-    if (coaxial) {
-      train.inLine().forEach(this::tie);
+  }
+
+  /** Members whose axes are in line, whether or not they turn as one. */
+  public static Axes of(Train train) {
+    Axes axes = new Axes(train);
+    train.joins().forEach(axes::tie);
+    train.inLine().forEach(axes::tie);
+    clutches(train).forEach(axes::tie);
+    return axes.numbered(train);
+  }
+
+  /** What is tied by clutches is in line, where it can be: central members and plain shafts. */
+  private static List<Join> clutches(Train train) {
+    List<Join> all = new ArrayList<>(train.roles().locks());
+    for (Element element : train.shifts().elements()) {
+      if (element instanceof Element.Clutch(Join join)) {
+        all.add(join);
+      }
     }
-    for (Member member : members) {
+    all.removeIf(join -> !isCentral(train, join.a()) || !isCentral(train, join.b()));
+    return all;
+  }
+
+  private static boolean isCentral(Train train, MemberId member) {
+    Part part = train.partOf(member);
+    boolean centred = part instanceof Shaft || !part.inLine().isEmpty();
+    return centred && part.shafts().contains(member);
+  }
+
+  /** Members that share a shaft: keyed or joined. */
+  public static Axes ofShafts(Train train) {
+    Axes axes = new Axes(train);
+    train.joins().forEach(axes::tie);
+    return axes.numbered(train);
+  }
+
+  /**
+   * As drawn in the face view: in line, but for sets, which stand beside each other instead of over
+   * each other, and the near side of a differential, which would hide the rest.
+   */
+  static Axes drawn(Train train) {
+    Axes axes = new Axes(train);
+    Set<MemberId> middles = new HashSet<>();
+    for (Part part : train.parts()) {
+      for (Join pair : part.inLine()) {
+        if (!(part instanceof Differential sides) || !pair.touches(sides.leftId())) {
+          axes.tie(pair);
+        }
+      }
+      middles.addAll(middles(part));
+    }
+    List<Join> across = new ArrayList<>(train.joins());
+    across.addAll(train.coaxials());
+    for (Join join : across) {
+      if (!axes.isMiddle(join.a(), middles) || !axes.isMiddle(join.b(), middles)) {
+        axes.tie(join);
+      }
+    }
+    return axes.numbered(train);
+  }
+
+  /** Members at the middle of what would hide, or be hidden by, another such part. */
+  private static List<MemberId> middles(Part part) {
+    return switch (part) {
+      case Planetary set -> List.of(set.carrierId());
+      case Cycloidal drive -> List.of(drive.eccentricId());
+      case StrainWave drive -> List.of(drive.waveId());
+      case Differential sides -> List.of(sides.caseId(), sides.leftId());
+      case Parallel none -> List.of();
+      case Bevel none -> List.of();
+      case Shaft none -> List.of();
+    };
+  }
+
+  private boolean isMiddle(MemberId member, Set<MemberId> middles) {
+    return middles.stream().anyMatch(middle -> root(middle).equals(root(member)));
+  }
+
+  private Axes numbered(Train train) {
+    for (Member member : train.members()) {
       MemberId root = root(member.id());
       if (!numbers.containsKey(root)) {
-        numbers.put(root, wheels.size());
-        wheels.add(new ArrayList<>());
+        numbers.put(root, members.size());
+        members.add(new ArrayList<>());
       }
-      wheels.get(numbers.get(root)).add(member);
+      members.get(numbers.get(root)).add(member);
     }
-  }
-
-  /** Wheels that share an axis, whether or not they turn as one. */
-  static Axes of(Train train) {
-    return new Axes(train, true);
-  }
-
-  /** Wheels that share a shaft: keyed or joined. */
-  static Axes ofShafts(Train train) {
-    return new Axes(train, false);
+    return this;
   }
 
   int count() {
-    return wheels.size();
+    return members.size();
   }
 
-  int of(MemberId member) {
+  /** The number of the member's axis, from 0 in the order of the card. */
+  public int of(MemberId member) {
     return numbers.get(root(member));
   }
 
-  List<Member> wheelsOn(int axis) {
-    return wheels.get(axis);
+  /** The members on an axis, in the order of the card. */
+  public List<Member> on(int axis) {
+    return members.get(axis);
   }
 
   private void tie(Join join) {

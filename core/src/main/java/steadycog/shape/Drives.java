@@ -9,21 +9,28 @@ import steadycog.shape.Placed.Orbit;
 import steadycog.shape.PlacedPlate.Circle;
 import steadycog.shape.PlacedPlate.Kind;
 import steadycog.shape.PlanetGeometry.Polar;
+import steadycog.train.Bevel;
 import steadycog.train.Cycloidal;
+import steadycog.train.Differential;
 import steadycog.train.MemberId;
 import steadycog.train.Parallel;
 import steadycog.train.Part;
 import steadycog.train.Planetary;
+import steadycog.train.Shaft;
 import steadycog.train.StrainWave;
 import steadycog.train.Train;
 
-/** The members of cycloidal and strain wave drives where they stand. */
+/** The members of parts that are not made of spur wheels alone, where they stand. */
 public final class Drives {
   /** Points a lobe of a disc: fine enough for any size on screen. */
   private static final int LOBE_POINTS = 24;
 
   private static final int GENERATOR_POINTS = 180;
   private static final double PIN_RING_RIM = 1.6;
+
+  /** Of a shaft that carries no wheel, in modules. */
+  private static final double SHAFT_RADIUS = 4;
+
   private static final double CAM_SHARE = 0.96;
   private static final double BEARING = 0.04;
 
@@ -50,6 +57,9 @@ public final class Drives {
       switch (part) {
         case Cycloidal drive -> drives.add(drive, axis, planes.get(any), at);
         case StrainWave drive -> drives.add(drive, axis, planes.get(any), at);
+        case Bevel pair -> drives.add(pair, axes, planes.get(any), centre);
+        case Differential sides -> drives.add(sides, axes, planes.get(any), centre);
+        case Shaft shaft -> drives.add(shaft, axis, planes.get(any), at);
         case Parallel none -> {
           // Wheels are placed one by one.
         }
@@ -61,14 +71,85 @@ public final class Drives {
     return List.copyOf(drives.all);
   }
 
-  /** Radius of the whole drive in modules; zero for parts made of wheels. */
+  /** Radius of the whole drive or set in modules; of parts on several axes the largest. */
   static double radius(Train train, Part part) {
     return switch (part) {
       case Cycloidal drive -> ringRadius(new CycloidGeometry(drive)) / moduleMm(train);
       case StrainWave drive -> new StrainGeometry(drive).circularBody();
+      case Planetary set -> reach(set);
+      case Bevel pair -> Bevels.crownRadius(pair);
+      case Differential sides -> Bevels.caseRadius(sides);
+      case Shaft shaft -> SHAFT_RADIUS;
       case Parallel none -> 0;
-      case Planetary none -> 0;
     };
+  }
+
+  /** How far planets reach from the middle. */
+  private static double reach(Planetary set) {
+    PlanetGeometry geometry = new PlanetGeometry(set);
+    double most = 0;
+    for (Planetary.Row row : set.rows()) {
+      most = Math.max(most, geometry.innerRadius() + row.inner().count() / 2.0 + 1);
+      most = Math.max(most, geometry.outerRadius() + row.outer().count() / 2.0 + 1);
+    }
+    return most;
+  }
+
+  /** Radius of all that parts have on an axis beside single wheels, in modules; zero for none. */
+  static double radius(Train train, Axes axes, int axis) {
+    double most = 0;
+    for (Part part : train.parts()) {
+      switch (part) {
+        case Bevel pair -> {
+          boolean crown = axes.of(pair.crownId()) == axis;
+          boolean pinion = axes.of(pair.pinionId()) == axis;
+          most = Math.max(most, crown ? Bevels.crownRadius(pair) : 0);
+          most = Math.max(most, pinion ? Bevels.pinionRadius(pair) : 0);
+        }
+        case Differential sides -> {
+          boolean left = axes.of(sides.leftId()) == axis;
+          boolean middle = axes.of(sides.caseId()) == axis;
+          most = Math.max(most, left ? Bevels.sideRadius(sides) + 1 : 0);
+          most = Math.max(most, middle ? Bevels.caseRadius(sides) : 0);
+        }
+        default -> {
+          boolean here = axes.of(part.members().getFirst().id()) == axis;
+          most = Math.max(most, here ? radius(train, part) : 0);
+        }
+      }
+    }
+    return most;
+  }
+
+  private void add(Bevel pair, Axes axes, int plane, IntFunction<double[]> centre) {
+    int crown = axes.of(pair.crownId());
+    int pinion = axes.of(pair.pinionId());
+    all.add(Bevels.crown(pair, crown, plane, centre.apply(crown)));
+    all.add(Bevels.pinion(pair, pinion, plane, centre.apply(crown), centre.apply(pinion)));
+  }
+
+  private void add(Differential sides, Axes axes, int plane, IntFunction<double[]> centre) {
+    int[] both = {axes.of(sides.caseId()), axes.of(sides.leftId())};
+    all.addAll(Bevels.of(sides, both, plane, centre.apply(both[0]), centre.apply(both[1])));
+  }
+
+  private void add(Shaft shaft, int axis, int plane, double[] at) {
+    Circle round = new Circle(0, 0, SHAFT_RADIUS);
+    all.add(
+        new PlacedPlate(
+            shaft.id(),
+            Kind.SHAFT,
+            0,
+            axis,
+            plane,
+            at[0],
+            at[1],
+            Optional.empty(),
+            SHAFT_RADIUS,
+            List.of(),
+            List.of(round),
+            List.of(),
+            SHAFT_RADIUS));
   }
 
   private static double ringRadius(CycloidGeometry geometry) {

@@ -5,6 +5,8 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import steadycog.train.Bevel;
+import steadycog.train.Member;
 import steadycog.train.MemberId;
 import steadycog.train.Mesh;
 import steadycog.train.Train;
@@ -13,6 +15,8 @@ import steadycog.train.Train;
 final class EdgeFolding {
   private static final double CLASH_COST = 10_000;
 
+  private final Train train;
+  private final Axes lines;
   private final List<Mesh> meshes;
   private final List<PlacedWheel> wheels;
   private final Map<MemberId, PlacedWheel> byId = new HashMap<>();
@@ -30,22 +34,30 @@ final class EdgeFolding {
   }
 
   private EdgeFolding(Train train, FaceLayout face) {
-    meshes = train.involuteMeshes();
+    this.train = train;
+    lines = Axes.of(train);
+    meshes =
+        train.meshes().stream()
+            .filter(mesh -> byInvolutes(mesh) || train.partOf(mesh.a()) instanceof Bevel)
+            .toList();
     wheels = face.wheels().stream().filter(wheel -> wheel.copy() == 0).toList();
     wheels.forEach(wheel -> byId.put(wheel.id(), wheel));
   }
 
-  /** The height of every axis, in modules, up. */
+  private boolean byInvolutes(Mesh mesh) {
+    return train.partOf(mesh.a()).involute();
+  }
+
+  /** The height of every line of axes, in modules, up; numbered as by {@link Axes#of}. */
   static Map<Integer, Double> heights(Train train, FaceLayout face) {
     EdgeFolding folding = new EdgeFolding(train, face);
     folding.unfold();
-    face.plates().forEach(plate -> folding.heights.putIfAbsent(plate.axis(), plate.y()));
     return folding.heights;
   }
 
   private void unfold() {
-    for (PlacedWheel wheel : wheels) {
-      heights.putIfAbsent(wheel.axis(), 0.0);
+    for (Member member : train.members()) {
+      heights.putIfAbsent(lines.of(member.id()), 0.0);
       Optional<Mesh> next = meshes.stream().filter(this::reaches).findFirst();
       while (next.isPresent()) {
         unfoldAcross(next.get());
@@ -55,7 +67,7 @@ final class EdgeFolding {
   }
 
   private boolean known(MemberId id) {
-    return heights.containsKey(byId.get(id).axis());
+    return heights.containsKey(lines.of(id));
   }
 
   private boolean reaches(Mesh mesh) {
@@ -63,16 +75,31 @@ final class EdgeFolding {
   }
 
   private void unfoldAcross(Mesh mesh) {
-    PlacedWheel from = byId.get(known(mesh.a()) ? mesh.a() : mesh.b());
-    PlacedWheel to = byId.get(known(mesh.a()) ? mesh.b() : mesh.a());
+    MemberId from = known(mesh.a()) ? mesh.a() : mesh.b();
+    MemberId to = mesh.other(from);
+    double start = heights.get(lines.of(from));
+    if (train.partOf(from) instanceof Bevel pair) {
+      double away = Bevels.pinionReach(pair) + largestOn(lines.of(pair.pinionId()));
+      heights.put(lines.of(to), from.equals(pair.crownId()) ? start + away : start - away);
+      return;
+    }
     if (mesh.carrier().isPresent()) {
-      heights.put(to.axis(), heights.get(from.axis()) - fromMiddle(from) + fromMiddle(to));
+      heights.put(lines.of(to), start - fromMiddle(byId.get(from)) + fromMiddle(byId.get(to)));
       return;
     }
     double distance = FaceLayout.centreDistance(mesh);
-    double down = heights.get(from.axis()) - distance;
-    double up = heights.get(from.axis()) + distance;
-    heights.put(to.axis(), cost(to.axis(), down) <= cost(to.axis(), up) ? down : up);
+    double down = start - distance;
+    double up = start + distance;
+    int line = lines.of(to);
+    heights.put(line, cost(line, down) <= cost(line, up) ? down : up);
+  }
+
+  private double largestOn(int line) {
+    return wheels.stream()
+        .filter(wheel -> lines.of(wheel.id()) == line)
+        .mapToDouble(PlacedWheel::bodyRadius)
+        .max()
+        .orElse(0);
   }
 
   /** Planets are unfolded upwards from their carrier's axis. */
@@ -100,7 +127,7 @@ final class EdgeFolding {
 
   private List<Raised> on(int axis, double height) {
     return wheels.stream()
-        .filter(wheel -> wheel.axis() == axis)
+        .filter(wheel -> lines.of(wheel.id()) == axis)
         .map(wheel -> new Raised(wheel, height))
         .toList();
   }
@@ -108,7 +135,7 @@ final class EdgeFolding {
   private boolean clashing(Raised a, Raised b) {
     boolean meshing =
         meshes.stream().anyMatch(mesh -> mesh.touches(a.wheel.id()) && mesh.touches(b.wheel.id()));
-    return a.wheel.axis() != b.wheel.axis()
+    return lines.of(a.wheel.id()) != lines.of(b.wheel.id())
         && a.wheel.plane() == b.wheel.plane()
         && !meshing
         && a.bottom() < b.top()

@@ -1,6 +1,7 @@
 package steadycog.shape;
 
 import java.util.List;
+import steadycog.train.Element;
 import steadycog.train.MemberId;
 import steadycog.train.Train;
 
@@ -12,14 +13,20 @@ import steadycog.train.Train;
  *     below
  * @param carriers in the order of the card
  * @param cups of flexsplines
+ * @param cones bevel gears on shafts at right angles to the others
  * @param shafts whatever turns about one axis as one body
+ * @param links between members that are joined at a distance from their axis
+ * @param elements brakes above, clutches below
  * @param planes how many planes there are; they are numbered from 0 at the drive end
  */
 public record EdgeLayout(
     List<EdgeWheel> wheels,
     List<EdgeCarrier> carriers,
     List<EdgeCup> cups,
+    List<EdgeCone> cones,
     List<EdgeShaft> shafts,
+    List<EdgeLink> links,
+    List<EdgeElement> elements,
     int planes) {
 
   /**
@@ -92,6 +99,54 @@ public record EdgeLayout(
       double pinHeight,
       boolean bothSides) {}
 
+  /**
+   * A bevel gear whose axis stands upright in the side view.
+   *
+   * @param at where its axis lies, in planes
+   * @param height of its large end, in modules, up
+   * @param toward height of its small end
+   * @param large radius at the large end
+   * @param small radius at the small end
+   * @param shaftTo height to which its shaft goes
+   */
+  public record EdgeCone(
+      MemberId id,
+      int copy,
+      double at,
+      double height,
+      double toward,
+      double large,
+      double small,
+      double shaftTo) {}
+
+  /**
+   * A point of a member that others can be tied to.
+   *
+   * @param at in planes
+   * @param height of the member's axis, in modules, up
+   * @param radius from the axis
+   */
+  public record EdgePoint(double at, double height, double radius) {}
+
+  /**
+   * A drum that joins two members outside of whatever lies between them.
+   *
+   * @param radius of the drum
+   */
+  public record EdgeLink(MemberId a, EdgePoint from, MemberId b, EdgePoint to, double radius) {}
+
+  /**
+   * A brake or clutch.
+   *
+   * @param ends where it takes hold of its one or two members
+   * @param level height of the housing that a brake reaches up to, or at which a clutch is drawn
+   */
+  public record EdgeElement(Element element, List<EdgePoint> ends, double level) {
+    public EdgeElement {
+      ends = List.copyOf(ends);
+    }
+  }
+
   /** To which end a shaft goes where it is driven, held or taken off. */
   public enum Way {
     LEFT,
@@ -115,18 +170,48 @@ public record EdgeLayout(
     wheels = List.copyOf(wheels);
     carriers = List.copyOf(carriers);
     cups = List.copyOf(cups);
+    cones = List.copyOf(cones);
     shafts = List.copyOf(shafts);
+    links = List.copyOf(links);
+    elements = List.copyOf(elements);
   }
 
-  /** Unfolds the axes one after the other, each up or down; quadratic in the number of wheels. */
-  public static EdgeLayout of(Train train, FaceLayout face) {
-    return new EdgeBodies(train, face, EdgeFolding.heights(train, face)).layout();
+  /**
+   * Unfolds the axes one after the other, each up or down; quadratic in the number of wheels.
+   *
+   * @param elements brakes and clutches to be shown
+   */
+  public static EdgeLayout of(Train train, FaceLayout face, List<Element> elements) {
+    return new EdgeBodies(train, face, EdgeFolding.heights(train, face)).layout(elements);
   }
 
-  /** Least and greatest height of any body. */
+  /** Least and greatest height of anything. */
   public double[] range() {
-    double low = wheels.stream().mapToDouble(EdgeWheel::bottom).min().orElse(0);
-    double high = wheels.stream().mapToDouble(EdgeWheel::top).max().orElse(0);
-    return new double[] {low, high};
+    double[] range = bodies(wheels, cones);
+    for (EdgeLink link : links) {
+      widen(range, link.from.height + link.radius);
+      widen(range, link.from.height - link.radius);
+    }
+    elements.forEach(element -> widen(range, element.level));
+    return range;
+  }
+
+  /** Least and greatest height of bodies. */
+  static double[] bodies(List<EdgeWheel> wheels, List<EdgeCone> cones) {
+    double[] range = {Double.MAX_VALUE, -Double.MAX_VALUE};
+    for (EdgeWheel wheel : wheels) {
+      widen(range, wheel.bottom());
+      widen(range, wheel.top());
+    }
+    for (EdgeCone cone : cones) {
+      widen(range, cone.height);
+      widen(range, cone.shaftTo);
+    }
+    return range;
+  }
+
+  private static void widen(double[] range, double height) {
+    range[0] = Math.min(range[0], height);
+    range[1] = Math.max(range[1], height);
   }
 }

@@ -42,7 +42,7 @@ public record FaceLayout(
    * clear, else in one line. Cost: wheels squared times the directions tried.
    */
   public static FaceLayout of(Train train) {
-    Axes axes = Axes.of(train);
+    Axes axes = Axes.drawn(train);
     MemberId first = first(train);
     Map<MemberId, Integer> planes = Planes.of(train, first);
     FaceLayout best = null;

@@ -4,7 +4,8 @@ import java.util.Optional;
 import steadycog.train.MemberId;
 
 /** A member where it stands in the face view, marks at twelve o'clock. */
-public sealed interface Placed permits PlacedWheel, PlacedCarrier, PlacedPlate, PlacedFlex {
+public sealed interface Placed
+    permits PlacedWheel, PlacedCarrier, PlacedPlate, PlacedFlex, PlacedCone {
 
   MemberId id();
 

@@ -43,7 +43,15 @@ public record PlacedPlate(
     /** A rigid ring with short teeth inside. */
     CIRCULAR_SPLINE,
     /** The cam that presses a flexspline out of round. */
-    GENERATOR
+    GENERATOR,
+    /** The gear on the cross shaft of a right-angle pair, its face to the eye. */
+    CROWN,
+    /** A side gear of a differential. */
+    SIDE,
+    /** The case that carries a differential's spiders. */
+    CASE,
+    /** A shaft without teeth. */
+    SHAFT
   }
 
   /** A circle about a point of the body, in modules. */

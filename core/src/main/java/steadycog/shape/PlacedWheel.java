@@ -10,6 +10,7 @@ import steadycog.train.Teeth;
  * @param copy which of several equal wheels, from 0: planets are one member
  * @param cut profile shift and tips
  * @param bodyRadius of the whole wheel, a ring's rim included
+ * @param hollow radius of what an external wheel goes round as a rim; 0 for any other
  * @param phase angle of a tooth's (of a ring: a space's) centre-line, radians
  */
 public record PlacedWheel(
@@ -23,7 +24,8 @@ public record PlacedWheel(
     double y,
     double phase,
     Optional<Orbit> orbit,
-    double bodyRadius)
+    double bodyRadius,
+    double hollow)
     implements Placed {
 
   /** A wheel with its first tooth pointing to the right. */
@@ -39,7 +41,8 @@ public record PlacedWheel(
         0,
         0,
         Optional.empty(),
-        GearOutline.bodyRadius(teeth, cut));
+        GearOutline.bodyRadius(teeth, cut),
+        0);
   }
 
   public double distanceTo(Placed other) {
@@ -61,11 +64,19 @@ public record PlacedWheel(
   }
 
   PlacedWheel withPhase(double turned) {
-    return new PlacedWheel(id, copy, teeth, cut, axis, plane, x, y, turned, orbit, bodyRadius);
+    return new PlacedWheel(
+        id, copy, teeth, cut, axis, plane, x, y, turned, orbit, bodyRadius, hollow);
+  }
+
+  /** The same wheel as a rim round a body of that radius. */
+  PlacedWheel round(double radius) {
+    return new PlacedWheel(
+        id, copy, teeth, cut, axis, plane, x, y, phase, orbit, bodyRadius, radius);
   }
 
   PlacedWheel at(double newX, double newY) {
-    return new PlacedWheel(id, copy, teeth, cut, axis, plane, newX, newY, phase, orbit, bodyRadius);
+    return new PlacedWheel(
+        id, copy, teeth, cut, axis, plane, newX, newY, phase, orbit, bodyRadius, hollow);
   }
 
   /** Copy {@code number} of this wheel, carried round the axis of {@code about}. */
@@ -81,6 +92,7 @@ public record PlacedWheel(
         about.y() + axisAt.y(),
         phase,
         Optional.of(about),
-        bodyRadius);
+        bodyRadius,
+        hollow);
   }
 }

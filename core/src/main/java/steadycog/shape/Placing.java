@@ -10,6 +10,8 @@ import java.util.Set;
 import steadycog.shape.FaceLayout.Clash;
 import steadycog.shape.Placed.Orbit;
 import steadycog.shape.PlanetGeometry.Polar;
+import steadycog.train.Bevel;
+import steadycog.train.Differential;
 import steadycog.train.Join;
 import steadycog.train.Member;
 import steadycog.train.MemberId;
@@ -29,6 +31,9 @@ final class Placing {
   /** No shaft is thinner than this when nothing is said about it, in modules. */
   private static final double SHAFT_RADIUS = 1.5;
 
+  /** Between pieces of a train that nothing ties, in modules. */
+  private static final double PIECE_GAP = 4;
+
   private static final double CLASH_COST = 10_000;
   private static final double HIDDEN_AXIS_COST = 30;
   private static final double COVER_COST = 0.6;
@@ -43,6 +48,7 @@ final class Placing {
 
   private final Train train;
   private final List<Mesh> meshes;
+  private final Map<MemberId, MemberId> rims;
   private final Set<Join> mates = new HashSet<>();
   private final Axes axes;
   private final Map<MemberId, Integer> planes;
@@ -52,13 +58,19 @@ final class Placing {
   private final List<PlacedWheel> placed = new ArrayList<>();
   private double[] placedBox = FaceLayout.NO_BOX;
 
-  /** The box round the drives that have no wheels. */
+  /** The box round drives and sets. */
   private double[] drives = FaceLayout.NO_BOX;
+
+  private final List<double[]> pieces = new ArrayList<>();
+  private int pieceFrom;
+  private double[] pieceDrives = FaceLayout.NO_BOX;
 
   Placing(Train train, Axes axes, Map<MemberId, Integer> planes, Manner manner) {
     this.train = train;
     this.meshes = train.meshes();
     meshes.forEach(mesh -> mates.add(new Join(mesh.a(), mesh.b())));
+    rims = Rims.of(train);
+    rims.forEach((wheel, ring) -> mates.add(new Join(wheel, ring)));
     this.axes = axes;
     this.planes = planes;
     this.manner = manner;
@@ -134,7 +146,8 @@ final class Placing {
   }
 
   private boolean reaches(Mesh mesh) {
-    return centres.containsKey(axes.of(mesh.a())) != centres.containsKey(axes.of(mesh.b()));
+    return !(train.partOf(mesh.a()) instanceof Differential)
+        && centres.containsKey(axes.of(mesh.a())) != centres.containsKey(axes.of(mesh.b()));
   }
 
   private void placeAcross(Mesh mesh) {
@@ -145,8 +158,12 @@ final class Placing {
     boolean fromA = centres.containsKey(axes.of(mesh.a()));
     int from = axes.of(fromA ? mesh.a() : mesh.b());
     int axis = axes.of(fromA ? mesh.b() : mesh.a());
-    double distance = FaceLayout.centreDistance(mesh);
     double[] start = centres.get(from);
+    if (train.partOf(mesh.a()) instanceof Bevel pair) {
+      placeAtRightAngle(pair, axis, start);
+      return;
+    }
+    double distance = FaceLayout.centreDistance(mesh);
     Optional<Double> wanted = wantedDirection(mesh, fromA);
     if (wanted.isPresent()) {
       double angle = wanted.get();
@@ -167,6 +184,21 @@ final class Placing {
       }
     }
     put(axis, choice[0], choice[1]);
+  }
+
+  /** The pinion to the left of the crown, clear of it with all else that is on its shaft. */
+  private void placeAtRightAngle(Bevel pair, int axis, double[] start) {
+    int pinion = axes.of(pair.pinionId());
+    double others = 0;
+    for (PlacedWheel wheel : wheels(pinion, 0, 0)) {
+      others = Math.max(others, wheel.bodyRadius());
+    }
+    for (Part part : train.parts()) {
+      boolean here = part != pair && axes.of(part.members().getFirst().id()) == pinion;
+      others = Math.max(others, here ? Drives.radius(train, part) : 0);
+    }
+    double gap = Bevels.pinionReach(pair) + (others > 0 ? others + 4 * CLEARANCE : 0);
+    put(axis, start[0] + (axis == pinion ? -gap : gap), start[1]);
   }
 
   /** From a planet to its set's middle, or from the middle to a planet. */
@@ -212,32 +244,56 @@ final class Placing {
     return meshes.stream().anyMatch(mesh -> mesh.b().equals(member));
   }
 
-  /** A train in several pieces: the next piece goes to the right of what stands. */
+  /** A train in several pieces: the next piece goes where the whole stays most like the desk. */
   private void placeApart() {
+    pieces.add(FaceLayout.bounds(placed.subList(pieceFrom, placed.size()), pieceDrives));
+    pieceFrom = placed.size();
+    pieceDrives = FaceLayout.NO_BOX;
     int axis = 0;
     while (centres.containsKey(axis)) {
       axis++;
     }
-    double[] box = placedBox;
     double[] own = around(axis, 0, 0, FaceLayout.bounds(wheels(axis, 0, 0), FaceLayout.NO_BOX));
-    put(axis, box[2] - own[0] + 4 * CLEARANCE, 0);
+    double[] box = placedBox;
+    double[] last = pieces.getLast();
+    double level = (last[1] + last[3]) / 2;
+    double[][] places = {
+      {last[2] - own[0] + PIECE_GAP, level},
+      {box[2] - own[0] + PIECE_GAP, (box[1] + box[3]) / 2},
+      {box[0] - own[0], box[1] - own[3] - PIECE_GAP}
+    };
+    double best = Double.MAX_VALUE;
+    double[] choice = places[1];
+    for (double[] place : places) {
+      double[] there = {own[0] + place[0], own[1] + place[1], own[2] + place[0], own[3] + place[1]};
+      double cost = pieces.stream().anyMatch(piece -> overlap(piece, there)) ? CLASH_COST : 0;
+      cost +=
+          Math.max(
+              (Math.max(box[2], there[2]) - Math.min(box[0], there[0])) / DESK_ASPECT,
+              Math.max(box[3], there[3]) - Math.min(box[1], there[1]));
+      if (cost < best) {
+        best = cost;
+        choice = place;
+      }
+    }
+    put(axis, choice[0], choice[1]);
+  }
+
+  private static boolean overlap(double[] a, double[] b) {
+    return a[0] < b[2] && b[0] < a[2] && a[1] < b[3] && b[1] < a[3];
   }
 
   private void put(int axis, double x, double y) {
     centres.put(axis, new double[] {x, y});
     placed.addAll(wheels(axis, x, y));
     drives = around(axis, x, y, drives);
+    pieceDrives = around(axis, x, y, pieceDrives);
     placedBox = FaceLayout.bounds(placed, drives);
   }
 
-  /** The box round {@code box} and the drives on an axis that is put at x, y. */
+  /** The box round {@code box} and the drives and sets on an axis that is put at x, y. */
   private double[] around(int axis, double x, double y, double[] box) {
-    double radius = 0;
-    for (Part part : train.parts()) {
-      if (axes.of(part.members().getFirst().id()) == axis) {
-        radius = Math.max(radius, Drives.radius(train, part));
-      }
-    }
+    double radius = Drives.radius(train, axes, axis);
     return radius == 0
         ? box
         : new double[] {
@@ -270,10 +326,18 @@ final class Placing {
   }
 
   private List<PlacedWheel> template(int axis) {
-    return axes.wheelsOn(axis).stream()
+    return axes.on(axis).stream()
         .filter(member -> member.teeth().isPresent() && train.partOf(member.id()).involute())
-        .map(m -> PlacedWheel.of(m.id(), teeth(m), Cut.of(train, m.id()), axis, planes.get(m.id())))
+        .map(member -> wheel(member, axis))
         .toList();
+  }
+
+  private PlacedWheel wheel(Member member, int axis) {
+    MemberId id = member.id();
+    PlacedWheel wheel = PlacedWheel.of(id, teeth(member), Cut.of(train, id), axis, planes.get(id));
+    return rims.containsKey(id)
+        ? wheel.round(Rims.hollow(train, rims.get(id)).orElseThrow())
+        : wheel;
   }
 
   private static Teeth teeth(Member member) {

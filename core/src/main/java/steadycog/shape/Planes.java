@@ -7,6 +7,7 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.OptionalInt;
 import java.util.Set;
 import steadycog.train.Member;
 import steadycog.train.MemberId;
@@ -14,39 +15,48 @@ import steadycog.train.Mesh;
 import steadycog.train.Planetary;
 import steadycog.train.Train;
 
-/** Which plane along the axes each wheel lies in: meshing wheels share one, keyed wheels do not. */
+/**
+ * Which plane along the axes each wheel lies in: meshing wheels share one, keyed wheels do not, and
+ * sets on one line stand behind each other.
+ */
 final class Planes {
   private final Map<MemberId, Integer> planes = new HashMap<>();
+  private final Train train;
+  private final Axes shafts;
+  private final Axes lines;
+  private final Map<MemberId, MemberId> rims;
 
-  private Planes() {}
+  private Planes(Train train) {
+    this.train = train;
+    shafts = Axes.ofShafts(train);
+    lines = Axes.of(train);
+    rims = Rims.of(train);
+  }
 
   static Map<MemberId, Integer> of(Train train, MemberId first) {
-    Axes shafts = Axes.ofShafts(train);
-    Planes planes = new Planes();
-    planes.spread(train, shafts, first, 0);
+    Planes planes = new Planes(train);
+    planes.spread(first, 0);
     for (Member member : train.members()) {
       if (!planes.planes.containsKey(member.id())) {
-        planes.spread(train, shafts, member.id(), planes.beyond());
+        planes.spread(member.id(), planes.beyond() + planes.row(member.id()));
       }
     }
     return planes.planes;
   }
 
-  private void spread(Train train, Axes shafts, MemberId from, int plane) {
+  private void spread(MemberId from, int plane) {
     Deque<MemberId> queue = new ArrayDeque<>(List.of(from));
     planes.put(from, plane);
     while (!queue.isEmpty()) {
       MemberId at = queue.remove();
-      for (MemberId mate : mates(train, at)) {
+      for (MemberId mate : mates(at)) {
         if (planes.putIfAbsent(mate, planes.get(at)) == null) {
           queue.add(mate);
         }
       }
-      List<Member> shaft = shafts.wheelsOn(shafts.of(at));
-      for (Member keyed : shaft) {
+      for (Member keyed : shafts.on(shafts.of(at))) {
         if (!planes.containsKey(keyed.id())) {
-          int step = isBefore(train, keyed.id(), at) ? -1 : 1;
-          planes.put(keyed.id(), nextFree(shaft, planes.get(at), step));
+          planes.put(keyed.id(), beside(keyed.id(), at));
           queue.add(keyed.id());
         }
       }
@@ -58,24 +68,66 @@ final class Planes {
     return planes.values().stream().mapToInt(Integer::intValue).max().orElse(-1) + 1;
   }
 
-  private int nextFree(List<Member> shaft, int from, int step) {
-    Set<Integer> taken = new HashSet<>();
-    shaft.forEach(member -> taken.add(planes.getOrDefault(member.id(), Integer.MIN_VALUE)));
-    int plane = from;
-    while (taken.contains(plane)) {
-      plane += step;
+  private int row(MemberId member) {
+    return train.partOf(member) instanceof Planetary set ? set.rowOf(member).orElse(0) : 0;
+  }
+
+  private int rows(MemberId member) {
+    return train.partOf(member) instanceof Planetary set ? set.rows().size() : 1;
+  }
+
+  /** The first plane of the member's set or drive, where one of it has a plane already. */
+  private OptionalInt known(MemberId member) {
+    if (train.partOf(member).inLine().isEmpty()) {
+      return OptionalInt.empty();
     }
-    return plane;
+    return planes.entrySet().stream()
+        .filter(entry -> entry.getKey().part().equals(member.part()))
+        .mapToInt(entry -> entry.getValue() - row(entry.getKey()))
+        .findFirst();
+  }
+
+  /** The next plane from {@code at} where {@code member}, with all rows of its set, has room. */
+  private int beside(MemberId member, MemberId at) {
+    boolean sameSet = member.part().equals(at.part());
+    OptionalInt known = known(member);
+    if (!sameSet && known.isPresent()) {
+      return known.getAsInt() + row(member);
+    }
+    int step = sameSet && row(member) < row(at) ? -1 : 1;
+    int rows = sameSet ? 1 : rows(member);
+    Set<Integer> taken = new HashSet<>();
+    int line = lines.of(member);
+    planes.forEach(
+        (other, plane) -> {
+          if (lines.of(other) == line) {
+            taken.add(plane);
+          }
+        });
+    int first = planes.get(at);
+    while (isTaken(taken, first, rows)) {
+      first += step;
+    }
+    return sameSet ? first : first + row(member);
+  }
+
+  private static boolean isTaken(Set<Integer> taken, int first, int rows) {
+    for (int plane = first; plane < first + rows; plane++) {
+      if (taken.contains(plane)) {
+        return true;
+      }
+    }
+    return false;
   }
 
   /**
-   * Whatever {@code member} meshes with, and the carriers of those meshes; of a carrier its wheels.
-   * A carrier goes with the first row of its planets.
+   * Whatever {@code member} meshes with, and the carriers of those meshes; of a carrier its wheels;
+   * of a ring the wheel cut on its outside. A carrier goes with the first row of its planets.
    */
-  private static List<MemberId> mates(Train train, MemberId member) {
+  private List<MemberId> mates(MemberId member) {
     List<MemberId> all = new ArrayList<>();
     for (Mesh mesh : train.meshes()) {
-      boolean carried = mesh.carrier().isPresent() && inFirstRow(train, mesh);
+      boolean carried = mesh.carrier().isPresent() && row(mesh.a()) == 0;
       if (mesh.touches(member)) {
         all.add(mesh.other(member));
         mesh.carrier().filter(carrier -> carried).ifPresent(all::add);
@@ -84,16 +136,14 @@ final class Planes {
         all.add(mesh.b());
       }
     }
+    rims.forEach(
+        (wheel, ring) -> {
+          if (wheel.equals(member)) {
+            all.add(ring);
+          } else if (ring.equals(member)) {
+            all.add(wheel);
+          }
+        });
     return all;
-  }
-
-  private static boolean inFirstRow(Train train, Mesh mesh) {
-    return !(train.partOf(mesh.a()) instanceof Planetary set) || set.rowOf(mesh.a()).orElse(0) == 0;
-  }
-
-  /** Whether {@code member} lies in an earlier row of its set than {@code other} does. */
-  private static boolean isBefore(Train train, MemberId member, MemberId other) {
-    return train.partOf(member) instanceof Planetary set
-        && set.rowOf(member).orElse(0) < set.rowOf(other).orElse(0);
   }
 }

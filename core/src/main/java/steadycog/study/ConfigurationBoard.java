@@ -9,7 +9,6 @@ import steadycog.motion.Motion;
 import steadycog.motion.MotionSolver;
 import steadycog.motion.RatioBoard;
 import steadycog.motion.RatioBoard.Configuration;
-import steadycog.motion.Relation;
 import steadycog.number.Exact;
 import steadycog.number.Mode;
 import steadycog.torque.TorqueSolver;
@@ -21,17 +20,18 @@ import steadycog.train.Train;
  * Every configuration of a train with what it asks of the member that is held.
  *
  * @param freedoms of the train with nothing held
+ * @param whole whether there were not too many to list them all
  */
-public record ConfigurationBoard(List<Row> rows, int freedoms) {
+public record ConfigurationBoard(List<Row> rows, int freedoms, boolean whole) {
   /** A ratio this near to 1 : 1 is seldom worth its parts. */
   private static final BigFraction NEAR_ONE = Exact.of(115, 100);
 
   /**
    * One configuration.
    *
-   * @param reaction torque from outside on the held member, or the size of that through the clutch
-   *     that locks two, for one unit of drive torque; ideal. Empty where nothing is held or it does
-   *     not follow
+   * @param reaction torque from outside on the (first) held member, or the size of that through the
+   *     clutch that locks two, for one unit of drive torque; ideal. Empty where nothing is held or
+   *     it does not follow
    * @param seldom whether the ratio is so near to 1 : 1 that it is seldom worth its parts
    */
   public record Row(Configuration configuration, Optional<BigFraction> reaction, boolean seldom) {
@@ -58,34 +58,29 @@ public record ConfigurationBoard(List<Row> rows, int freedoms) {
     for (Configuration one : board.configurations()) {
       rows.add(new Row(one, reaction(train, one), isSeldomUseful(one)));
     }
-    return new ConfigurationBoard(rows, board.freedoms());
+    return new ConfigurationBoard(rows, board.freedoms(), board.whole());
   }
 
   private static Optional<BigFraction> reaction(Train train, Configuration one) {
-    if (one.hold().isEmpty() && one.lock().isEmpty()) {
+    if (one.holds().isEmpty() && one.lock().isEmpty()) {
       return Optional.empty();
     }
     Mechanism mechanism = Mechanism.of(train.withRoles(one.in(Roles.NONE)));
     Motion motion = MotionSolver.solve(mechanism);
     Torques torques = TorqueSolver.solve(motion);
-    return one.hold().isPresent() ? torques.external(one.hold().get()) : atClutch(torques);
-  }
-
-  private static Optional<BigFraction> atClutch(Torques torques) {
-    List<Relation> relations = torques.mechanism().relations();
-    for (int k = 0; k < relations.size(); k++) {
-      if (relations.get(k).cause() instanceof Relation.Locked(var lock)) {
-        return torques
-            .relationTorque(k, torques.mechanism().indexOf(lock.a()))
-            .map(BigFraction::abs);
-      }
-    }
-    return Optional.empty();
+    return one.lock().isPresent()
+        ? torques.throughClutch(one.lock().get())
+        : torques.external(one.holds().getFirst());
   }
 
   private static boolean isSeldomUseful(Configuration one) {
-    BigFraction size = one.ratio().reduction().abs();
+    return one.ratio().mode() != Mode.DIRECT && isNearOne(one.ratio().reduction());
+  }
+
+  /** Whether a ratio or step is within about 15 % of 1 : 1, either way and in either direction. */
+  public static boolean isNearOne(BigFraction ratio) {
+    BigFraction size = ratio.abs();
     BigFraction larger = size.compareTo(BigFraction.ONE) < 0 ? size.reciprocal() : size;
-    return one.ratio().mode() != Mode.DIRECT && larger.compareTo(NEAR_ONE) <= 0;
+    return larger.compareTo(NEAR_ONE) <= 0;
   }
 }

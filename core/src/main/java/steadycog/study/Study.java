@@ -27,9 +27,13 @@ public record Study(
     Train train, Motion motion, Torques torques, FaceLayout layout, List<Finding> findings) {
 
   public static Study of(Train train) {
+    return of(train, FaceLayout.of(train));
+  }
+
+  /** The same for a train whose wheels stand as {@code layout} says. */
+  static Study of(Train train, FaceLayout layout) {
     Motion motion = MotionSolver.solve(Mechanism.of(train));
     Torques torques = TorqueSolver.solve(motion);
-    FaceLayout layout = FaceLayout.of(train);
     List<Finding> findings = Checks.of(new Subject(train, motion, torques, () -> layout));
     return new Study(train, motion, torques, layout, findings);
   }
@@ -148,7 +152,7 @@ public record Study(
 
   /** Teeth that pass the mesh in one turn of the input. */
   public Optional<BigFraction> teethPassed(Mesh mesh) {
-    return new TurnCount(motion, BigFraction.ONE).teethPassed(mesh);
+    return TurnCount.of(motion, BigFraction.ONE).teethPassed(mesh);
   }
 
   public boolean hasErrors() {

@@ -83,11 +83,11 @@ public record Working(List<Step> steps, BigFraction product, boolean agrees) {
   private static Working along(Study study, List<Passage> path) {
     List<Step> steps = new ArrayList<>();
     BigFraction running = BigFraction.ONE;
-    TurnCount count = new TurnCount(study.motion(), BigFraction.ONE);
+    TurnCount count = TurnCount.of(study.motion(), BigFraction.ONE);
     for (int k = 0; k < path.size(); k++) {
       Passage now = path.get(k);
       BigFraction stage = Exact.of(now.drivenTeeth().count(), now.driverTeeth().count());
-      stage = now.mesh.internal() ? stage : stage.negate();
+      stage = now.mesh.sign() < 0 ? stage : stage.negate();
       running = running.multiply(stage);
       boolean idler = k + 1 < path.size() && path.get(k + 1).driver.equals(now.driven);
       steps.add(

@@ -6,6 +6,7 @@ import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.motion.Mechanism;
 import steadycog.motion.Relation;
 import steadycog.motion.Relation.Term;
+import steadycog.train.Join;
 import steadycog.train.MemberId;
 
 /**
@@ -53,6 +54,18 @@ public record Torques(
       }
     }
     return sum.map(total -> total.divide(2));
+  }
+
+  /** The size of the torque through the clutch {@code lock}; empty where it does not follow. */
+  public Optional<BigFraction> throughClutch(Join lock) {
+    for (int k = 0; k < mechanism.relations().size(); k++) {
+      if (mechanism.relations().get(k).cause() instanceof Relation.Locked(Join tied)
+          && tied.touches(lock.a())
+          && tied.touches(lock.b())) {
+        return relationTorque(k, mechanism.indexOf(lock.a())).map(BigFraction::abs);
+      }
+    }
+    return Optional.empty();
   }
 
   /** The torque that relation {@code index} puts on {@code body}; zero if it does not touch it. */

@@ -45,16 +45,14 @@ public final class ChainEdit {
    * it.
    */
   public static Train branch(Train train, MemberId member, Teeth teeth) {
-    Train named = train.parts().getFirst().name().isEmpty() ? naming(train, "main") : train;
-    MemberId from = member.part().isEmpty() ? new MemberId("main", member.name()) : member;
-    String name = freeName(named, "branch");
+    Train named = PartEdit.namingFirst(train);
+    MemberId from = PartEdit.inSeveral(member);
+    String name = PartEdit.freeName(named, "branch");
     Teeth twin = chain(named, from).wheels().get(chain(named, from).indexOf(from));
     Parallel second = new Parallel(name, List.of(twin, teeth), List.of(Link.MESH));
-    List<Part> parts = new ArrayList<>(named.parts());
-    parts.add(second);
     List<Join> joins = new ArrayList<>(named.joins());
     joins.add(new Join(from, new MemberId(name, Parallel.letters(0))));
-    return new Train(parts, joins, named.coaxials(), named.places(), named.pitch(), named.roles());
+    return named.adding(second).withJoins(joins);
   }
 
   /**
@@ -112,24 +110,6 @@ public final class ChainEdit {
     }
     int old = chain.indexOf(id);
     return old > index ? new MemberId(chain.name(), Parallel.letters(old + step)) : id;
-  }
-
-  private static Train naming(Train train, String name) {
-    Parallel old = (Parallel) train.parts().getFirst();
-    Parallel named = new Parallel(name, old.wheels(), old.links());
-    return train.replacing(old, named, id -> new MemberId(name, id.name()), id -> true);
-  }
-
-  private static String freeName(Train train, String base) {
-    String name = base;
-    for (int k = 2; isTaken(train, name); k++) {
-      name = base + k;
-    }
-    return name;
-  }
-
-  private static boolean isTaken(Train train, String name) {
-    return train.parts().stream().anyMatch(part -> part.name().equals(name));
   }
 
   private static Parallel chain(Train train, MemberId member) {

@@ -124,6 +124,11 @@ public record Cycloidal(String name, int lobes, int pins, Sizes sizes) implement
   }
 
   @Override
+  public Cycloidal named(String changed) {
+    return new Cycloidal(changed, lobes, pins, sizes);
+  }
+
+  @Override
   public List<Member> members() {
     return List.of(
         new Member(eccentricId(), Optional.empty()),

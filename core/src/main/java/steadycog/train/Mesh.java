@@ -8,13 +8,26 @@ import java.util.Optional;
  *
  * @param carrier the member in whose frame both axes stand still; empty for the frame of the
  *     machine
+ * @param alike whether both turn the same way although neither is internal: bevel gears, each
+ *     looked at from its own end
  */
-public record Mesh(MemberId a, Teeth teethA, MemberId b, Teeth teethB, Optional<MemberId> carrier) {
+public record Mesh(
+    MemberId a, Teeth teethA, MemberId b, Teeth teethB, Optional<MemberId> carrier, boolean alike) {
 
   public Mesh {
     if (teethA.internal() && teethB.internal()) {
       throw new IllegalArgumentException("two internal wheels cannot mesh: " + a + ", " + b);
     }
+  }
+
+  /** Teeth on parallel axes. */
+  public Mesh(MemberId a, Teeth teethA, MemberId b, Teeth teethB, Optional<MemberId> carrier) {
+    this(a, teethA, b, teethB, carrier, false);
+  }
+
+  /** The sign s of Willis's equation: -1 where both wheels turn the same way, else +1. */
+  public int sign() {
+    return internal() || alike ? -1 : 1;
   }
 
   public boolean internal() {

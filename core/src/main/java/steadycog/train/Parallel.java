@@ -43,6 +43,11 @@ public record Parallel(String name, List<Teeth> wheels, List<Link> links) implem
   }
 
   @Override
+  public Parallel named(String changed) {
+    return new Parallel(changed, wheels, links);
+  }
+
+  @Override
   public List<Member> members() {
     List<Member> all = new ArrayList<>(wheels.size());
     for (int k = 0; k < wheels.size(); k++) {

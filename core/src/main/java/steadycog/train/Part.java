@@ -4,10 +4,14 @@ import java.util.List;
 import java.util.Optional;
 
 /** One gear set: its members, and what ties them together inside the set. */
-public sealed interface Part permits Parallel, Planetary, Cycloidal, StrainWave {
+public sealed interface Part
+    permits Parallel, Planetary, Cycloidal, StrainWave, Bevel, Differential, Shaft {
 
   /** The name on the card, or "" for an unnamed part. */
   String name();
+
+  /** The same part under another name. */
+  Part named(String changed);
 
   /** Every member, in the order of the card. */
   List<Member> members();

@@ -287,6 +287,11 @@ public record Planetary(
   }
 
   @Override
+  public Planetary named(String changed) {
+    return new Planetary(changed, rows, sunsTied, ringsTied, count, spacing);
+  }
+
+  @Override
   public List<Member> members() {
     List<Member> all = new ArrayList<>(wheels());
     all.add(new Member(carrierId(), Optional.empty()));

@@ -54,6 +54,39 @@ public record Roles(
     return locks.stream().anyMatch(lock -> lock.touches(member)) ? Role.LOCKED : Role.FREE;
   }
 
+  /** Every member that something is said about, as often as it is. */
+  List<MemberId> members() {
+    List<MemberId> all = new ArrayList<>();
+    drives.forEach(drive -> all.add(drive.member()));
+    all.addAll(holds);
+    take.ifPresent(taken -> all.add(taken.member()));
+    locks.forEach(lock -> all.addAll(List.of(lock.a(), lock.b())));
+    return all;
+  }
+
+  /**
+   * These roles and {@code more} together.
+   *
+   * @throws IllegalArgumentException where a member would have two roles, or there would be a third
+   *     drive or a second take-off
+   */
+  public Roles and(Roles more) {
+    if (take.isPresent() && more.take.isPresent()) {
+      throw new IllegalArgumentException("a second take-off: " + more.take.get().member());
+    }
+    return new Roles(
+        both(drives, more.drives),
+        both(holds, more.holds),
+        take.or(more::take),
+        both(locks, more.locks));
+  }
+
+  private static <T> List<T> both(List<T> some, List<T> more) {
+    List<T> all = new ArrayList<>(some);
+    all.addAll(more);
+    return all;
+  }
+
   /** Whether nobody said what drives and what is taken off. */
   public boolean isUnstated() {
     return drives.isEmpty() && take.isEmpty();
@@ -121,6 +154,12 @@ public record Roles(
     List<Join> next = new ArrayList<>(locks);
     next.add(new Join(a, b));
     return new Roles(drives, holds, take, next);
+  }
+
+  /** {@code member} held no longer. */
+  Roles releasing(MemberId member) {
+    return new Roles(
+        drives, holds.stream().filter(held -> !held.equals(member)).toList(), take, locks);
   }
 
   /** {@code member} with no role and no lock. */

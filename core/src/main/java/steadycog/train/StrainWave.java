@@ -99,6 +99,11 @@ public record StrainWave(String name, int flex, int circular, int lobes, Sizes s
   }
 
   @Override
+  public StrainWave named(String changed) {
+    return new StrainWave(changed, flex, circular, lobes, sizes);
+  }
+
+  @Override
   public List<Member> members() {
     return List.of(
         new Member(waveId(), Optional.empty()),

@@ -17,6 +17,8 @@ import java.util.function.UnaryOperator;
  *     reverted train
  * @param places where shafts are wanted in the drawing; at most one a member
  * @param pitch the size of all teeth, where it is chosen already
+ * @param roles those that hold in every state
+ * @param shifts brakes, clutches and the states that they make
  */
 public record Train(
     List<Part> parts,
@@ -24,7 +26,8 @@ public record Train(
     List<Join> coaxials,
     List<Place> places,
     Optional<Pitch> pitch,
-    Roles roles) {
+    Roles roles,
+    ShiftPlan shifts) {
 
   public Train {
     parts = List.copyOf(parts);
@@ -37,10 +40,22 @@ public record Train(
     joins.forEach(join -> requireKnown(known, join.a(), join.b()));
     coaxials.forEach(pair -> requireKnown(known, pair.a(), pair.b()));
     places.forEach(place -> requireKnown(known, place.member()));
-    roles.drives().forEach(drive -> requireKnown(known, drive.member()));
-    roles.holds().forEach(held -> requireKnown(known, held));
-    roles.take().ifPresent(take -> requireKnown(known, take.member()));
-    roles.locks().forEach(lock -> requireKnown(known, lock.a(), lock.b()));
+    requireKnown(known, roles.members());
+    for (State state : shifts.states()) {
+      requireKnown(known, roles.and(state.roles()).members());
+    }
+    shifts.declared().forEach(element -> requireKnown(known, element.members()));
+  }
+
+  /** A train that runs in one way only. */
+  public Train(
+      List<Part> parts,
+      List<Join> joins,
+      List<Join> coaxials,
+      List<Place> places,
+      Optional<Pitch> pitch,
+      Roles roles) {
+    this(parts, joins, coaxials, places, pitch, roles, ShiftPlan.NONE);
   }
 
   /** Parts with nothing said about them yet. */
@@ -65,6 +80,10 @@ public record Train(
   }
 
   private static void requireKnown(Set<MemberId> known, MemberId... members) {
+    requireKnown(known, List.of(members));
+  }
+
+  private static void requireKnown(Set<MemberId> known, List<MemberId> members) {
     for (MemberId member : members) {
       if (!known.contains(member)) {
         throw new IllegalArgumentException("no member " + member);
@@ -122,11 +141,55 @@ public record Train(
 
   /** The same train with its teeth given a size. */
   public Train sized(Pitch changed) {
-    return new Train(parts, joins, coaxials, places, Optional.of(changed), roles);
+    return new Train(parts, joins, coaxials, places, Optional.of(changed), roles, shifts);
   }
 
   public Train withRoles(Roles changed) {
-    return new Train(parts, joins, coaxials, places, pitch, changed);
+    return new Train(parts, joins, coaxials, places, pitch, changed, shifts);
+  }
+
+  /** The same train with another plan of its states. */
+  public Train withShifts(ShiftPlan changed) {
+    return new Train(parts, joins, coaxials, places, pitch, roles, changed);
+  }
+
+  /** The same train with other members joined. */
+  public Train withJoins(List<Join> changed) {
+    return new Train(parts, changed, coaxials, places, pitch, roles, shifts);
+  }
+
+  /** The same train with one part more, behind the others. */
+  public Train adding(Part part) {
+    List<Part> more = new ArrayList<>(parts);
+    more.add(part);
+    return new Train(more, joins, coaxials, places, pitch, roles, shifts);
+  }
+
+  /** The train as it runs in {@code state}, its roles and the state's together, with no plan. */
+  public Train in(State state) {
+    return new Train(
+        parts, joins, coaxials, places, pitch, roles.and(state.roles()), ShiftPlan.NONE);
+  }
+
+  /**
+   * The same train with the roles in {@code state} changed. What held in every state before stays
+   * so; a drive or take-off stays where it was stated; new holds and locks are the state's.
+   */
+  public Train changing(State state, UnaryOperator<Roles> change) {
+    Roles after = change.apply(roles.and(state.roles()));
+    Roles base =
+        new Roles(
+            state.roles().drives().isEmpty() ? after.drives() : List.of(),
+            after.holds().stream().filter(roles.holds()::contains).toList(),
+            state.roles().take().isEmpty() ? after.take() : Optional.empty(),
+            after.locks().stream().filter(roles.locks()::contains).toList());
+    Roles own =
+        new Roles(
+            state.roles().drives().isEmpty() ? List.of() : after.drives(),
+            after.holds().stream().filter(held -> !roles.holds().contains(held)).toList(),
+            state.roles().take().isEmpty() ? Optional.empty() : after.take(),
+            after.locks().stream().filter(lock -> !roles.locks().contains(lock)).toList());
+    return withRoles(base).withShifts(shifts.replacing(state.name(), new State(state.name(), own)));
   }
 
   /** The same train with {@code part} in place of the one of that name. */
@@ -137,7 +200,8 @@ public record Train(
         coaxials,
         places,
         pitch,
-        roles);
+        roles,
+        shifts);
   }
 
   /**
@@ -155,7 +219,21 @@ public record Train(
             .map(place -> new Place(rename.apply(place.member()), place.degrees()))
             .toList(),
         pitch,
-        roles.renamed(rename, stays));
+        roles.renamed(rename, stays),
+        shifts.renamed(rename, stays));
+  }
+
+  /** The same train without one of its parts and whatever is said about its members. */
+  public Train without(Part gone) {
+    Predicate<MemberId> stays = id -> !id.part().equals(gone.name());
+    return new Train(
+        parts.stream().filter(part -> !part.equals(gone)).toList(),
+        Join.renamed(joins, UnaryOperator.identity(), stays),
+        Join.renamed(coaxials, UnaryOperator.identity(), stays),
+        places.stream().filter(place -> stays.test(place.member())).toList(),
+        pitch,
+        roles.renamed(UnaryOperator.identity(), stays),
+        shifts.renamed(UnaryOperator.identity(), stays));
   }
 
   /** The same train with {@code place} instead of any earlier one for its member. */
@@ -163,12 +241,12 @@ public record Train(
     List<Place> changed = new ArrayList<>(places);
     changed.removeIf(old -> old.member().equals(place.member()));
     changed.add(place);
-    return new Train(parts, joins, coaxials, changed, pitch, roles);
+    return new Train(parts, joins, coaxials, changed, pitch, roles, shifts);
   }
 
   /** The same train laid out by itself again. */
   public Train unplaced() {
-    return new Train(parts, joins, coaxials, List.of(), pitch, roles);
+    return new Train(parts, joins, coaxials, List.of(), pitch, roles, shifts);
   }
 
   /** The same train with another tooth count on one wheel; throws where it has no such wheel. */

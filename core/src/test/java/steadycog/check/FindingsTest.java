@@ -17,6 +17,7 @@ import steadycog.RandomTrains;
 import steadycog.notation.Card;
 import steadycog.notation.CardException;
 import steadycog.shape.PairGeometry;
+import steadycog.study.ShiftTable;
 import steadycog.study.Study;
 import steadycog.train.Teeth;
 import steadycog.train.Train;
@@ -80,12 +81,41 @@ class FindingsTest {
           "cycloidal lobes 14 pins 15 circle 100 mm outputs 12 x 20 mm on 60 mm",
           "cycloidal lobes 14 pins 15 circle 100 mm pin 8 mm eccentric 2 mm bore 20 mm outputs 4 x"
               + " 13.5 mm on 70 mm",
+          "bevel 11 ~ 43 offset 20 mm",
+          "differential side 16 spider 10 x3; lock left = case; drive left; take right",
+          "set: planetary sun 24 planet 15 x3 ring 54; b: parallel 20 ~ 25 ~ 120\n"
+              + "join b.A = set.sun; join b.C = set.ring; drive set.sun; take set.carrier",
+          "set: planetary sun 24 planet 15 x3 ring 54; b: parallel 20 ~ 25 ~ 25 ~ 45\n"
+              + "join b.A = set.sun; join b.D = set.ring; drive set.sun; take set.carrier",
+          "p: parallel 20 ~ 40; q: shaft; join p.A = q; join p.B = q",
+          "p: planetary sun 24 planet 15 x3 ring 54; q: planetary sun 24 planet 15 x3 ring 54\n"
+              + "join p.carrier = q.carrier",
+          "p: planetary sun 24 planet 15 x3 ring 54; q: planetary sun 27 planet 15 x3 ring 57\n"
+              + "join p.carrier = q.carrier",
+          "p: planetary sun 24 planet 15 x3 ring 54; q: planetary sun 30 planet 18 x3 ring 66\n"
+              + "join p.carrier = q.carrier",
           "strainwave flex 160 circular 162",
           "strainwave flex 160 circular 162 lobes 3; module 0.05 mm",
           "strainwave nominal 20; module 0.5 mm",
           "strainwave nominal 400; module 0.2 mm",
           "strainwave nominal 80 wall 0.8 mm allow 50 MPa; module 0.5 mm",
           "strainwave nominal 80 wall 0.2 mm allow 300 MPa; module 0.5 mm");
+
+  /** States of every doubtful sort. */
+  private static final String PLAN =
+      """
+      a: planetary sun 10 planet 40 x3 ring 90
+      y: shaft
+      z: shaft
+      state one: drive a.ring; hold a.sun; take a.carrier
+      state two: drive a.ring; lock a.sun = a.ring; take a.carrier
+      state three: drive a.ring; lock a.carrier = a.ring; take a.carrier
+      state fast: drive a.carrier; hold a.ring; take a.sun
+      state jam: drive a.sun; hold a.ring; hold a.carrier
+      state open: drive a.sun; take a.carrier
+      state swap: drive a.sun; take a.carrier; hold a.ring; hold y
+      state back: drive a.sun; take a.ring; hold a.carrier
+      """;
 
   private static List<Finding> findings(String card) throws CardException {
     return Study.of(Card.read(card).train()).findings();
@@ -100,6 +130,11 @@ class FindingsTest {
         assertFalse(finding.message().contains("{"), finding.message());
         finding.remedy().ifPresent(remedy -> assertFalse(remedy.contains("{"), remedy));
       }
+    }
+    for (Finding finding : ShiftTable.of(Card.read(PLAN).train()).findings()) {
+      seen.add(finding.wording());
+      assertFalse(finding.message().contains("{"), finding.message());
+      finding.remedy().ifPresent(remedy -> assertFalse(remedy.contains("{"), remedy));
     }
     Set<String> written =
         new HashSet<>(ResourceBundle.getBundle("steadycog.check.findings").keySet());

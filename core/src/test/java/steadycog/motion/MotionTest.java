@@ -73,7 +73,7 @@ class MotionTest {
     for (int k = 0; k < 100; k++) {
       Train train = RandomTrains.driven(random, 20);
       Motion motion = MotionSolver.solve(Mechanism.of(train));
-      TurnCount count = new TurnCount(motion, Exact.of(random.nextInt(-900, 900), 360));
+      TurnCount count = TurnCount.of(motion, Exact.of(random.nextInt(-900, 900), 360));
       for (Mesh mesh : train.meshes()) {
         BigFraction otherSide =
             count.turns(mesh.b()).orElseThrow().multiply(mesh.teethB().count()).abs();

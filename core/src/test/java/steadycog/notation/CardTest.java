@@ -20,6 +20,7 @@ import steadycog.train.MemberId;
 import steadycog.train.Pitch;
 import steadycog.train.Planetary;
 import steadycog.train.Roles;
+import steadycog.train.State;
 import steadycog.train.Train;
 
 class CardTest {
@@ -80,7 +81,8 @@ class CardTest {
         "parallel 0 ~ 72| 1:10: teeth 0: expected 1 to 99999",
         "parallel 60i ~ 80i| 1:14: two internal wheels cannot mesh: one of them must be external",
         "paralel 18 ~ 72| 1:1: found 'paralel', expected a part (parallel, planetary, cycloidal,"
-            + " strainwave) or drive, hold, take, lock, join, coaxial, place, module or dp",
+            + " strainwave, bevel, differential, shaft) or drive, hold, take, lock, join, coaxial,"
+            + " brake, clutch, state, place, module or dp",
         "planetary| 1:10: found the end of the statement, expected planet with a tooth count, as in"
             + " planet 15 x3",
         "planetary planet 15 x3| 1:23: found the end of the statement, expected a sun or a ring for"
@@ -127,7 +129,19 @@ class CardTest {
             + " deg",
         "parallel 18 ~ 72;place B 5 deg;place B 6 deg| 1:38: a second place for B: leave one",
         "x: cogs 18| 1:4: found 'cogs', expected a kind of part: parallel, planetary,"
-            + " cycloidal, strainwave"
+            + " cycloidal, strainwave, bevel, differential, shaft",
+        "bevel 11 = 43| 1:10: found '=', expected ~ and the teeth of the crown",
+        "bevel 11 ~ 43 crown up| 1:21: found 'up', expected left or right",
+        "differential side 16 spider 10 x9| 1:32: spiders x9: expected x1 to x6",
+        "parallel 18 ~ 72;state low hold A| 1:28: found 'hold', expected ':' and what is driven,"
+            + " held, taken off or locked in this state",
+        "parallel 18 ~ 72;hold A;state low: take A| 1:41: A has a role already (line 1): it cannot"
+            + " take too",
+        "parallel 18 ~ 72;take A;state low: take B| 1:41: a second take-off: a ratio needs exactly"
+            + " one",
+        "parallel 18 ~ 72;state low: module 2 mm| 1:29: found 'module', expected drive, hold, take"
+            + " or lock",
+        "parallel 18 ~ 72;clutch A = A| 1:29: A tied to itself: name another member"
       })
   void errorsNamePlaceFoundAndExpected(String card, String expected) {
     assertEquals(expected.strip(), problems(card).getFirst());
@@ -136,6 +150,28 @@ class CardTest {
   private static List<String> problems(String card) {
     CardException refused = assertThrows(CardException.class, () -> Card.read(card));
     return refused.problems().stream().map(CardProblem::toString).toList();
+  }
+
+  @Test
+  void aStateEndsWithItsLineAndIsNamedOnce() throws CardException {
+    Train train =
+        Card.read(
+                """
+                state low: hold ring; take carrier   # what holds everywhere may stand behind
+                state 2:lock sun=ring;take carrier;
+                state rest:
+                planetary sun 24 planet 15 x3 ring 54; brake ring; clutch sun = ring; drive sun
+                """)
+            .train();
+    assertEquals(
+        List.of("low", "2", "rest"), train.shifts().states().stream().map(State::name).toList());
+    assertEquals(2, train.shifts().elements().size(), "declared and used are the same");
+    assertEquals(List.of(id("ring")), train.in(train.shifts().states().getFirst()).roles().holds());
+    assertTrue(Card.of(train).text().contains("state low: hold ring; take carrier\n"));
+    assertEquals(
+        List.of("2:7: a second state named 'a': rename one"),
+        problems("parallel 18 ~ 72; state a: hold A\nstate a: hold B"));
+    assertEquals("state", Card.read("state: shaft").train().parts().getFirst().name());
   }
 
   @Test
@@ -152,8 +188,9 @@ class CardTest {
     Random random = new Random(2);
     for (int k = 0; k < 300; k++) {
       Train train =
-          switch (k % 3) {
+          switch (k % 4) {
             case 0 -> RandomTrains.driven(random, 60);
+            case 3 -> RandomTrains.combined(random);
             case 1 -> sized(random);
             default -> Train.of(List.of(RandomTrains.drive("", random)));
           };

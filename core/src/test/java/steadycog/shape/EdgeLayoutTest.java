@@ -21,7 +21,7 @@ import steadycog.train.Train;
 class EdgeLayoutTest {
 
   private static EdgeLayout edge(Train train) {
-    return EdgeLayout.of(train, FaceLayout.of(train));
+    return EdgeLayout.of(train, FaceLayout.of(train), List.of());
   }
 
   private static EdgeLayout edge(String card) throws CardException {

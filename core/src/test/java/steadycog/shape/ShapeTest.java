@@ -146,7 +146,7 @@ class ShapeTest {
     Random random = new Random(10);
     for (int run = 0; run < 60; run++) {
       Train train = RandomTrains.driven(random, 12);
-      EdgeLayout edge = EdgeLayout.of(train, FaceLayout.of(train));
+      EdgeLayout edge = EdgeLayout.of(train, FaceLayout.of(train), List.of());
       for (Mesh mesh : train.meshes()) {
         EdgeLayout.EdgeWheel a = edgeWheel(edge, mesh.a());
         EdgeLayout.EdgeWheel b = edgeWheel(edge, mesh.b());
@@ -155,7 +155,7 @@ class ShapeTest {
       }
     }
     Train idlers = Card.read("parallel 20 ~ 30 ~ 40 ~ 20").train();
-    EdgeLayout line = EdgeLayout.of(idlers, FaceLayout.of(idlers));
+    EdgeLayout line = EdgeLayout.of(idlers, FaceLayout.of(idlers), List.of());
     double[] range = line.range();
     assertEquals(1, line.planes());
     assertEquals(20 + 30 + 40 + 20 + 2, range[1] - range[0], 1e-9, "all in one column");

@@ -58,7 +58,7 @@ public final class BoardView extends VBox {
   private final Label caution =
       Look.label("Hold with a brake or a bolt, never by hand.", "caution");
   private final List<BoardCell> cells = new ArrayList<>();
-  private ConfigurationBoard board = new ConfigurationBoard(List.of(), 0);
+  private ConfigurationBoard board = new ConfigurationBoard(List.of(), 0, true);
 
   public BoardView(Desk desk) {
     this.desk = desk;
@@ -109,9 +109,15 @@ public final class BoardView extends VBox {
         bench
             .filter(b -> few)
             .map(b -> ConfigurationBoard.of(b.card().train()))
-            .orElseGet(() -> new ConfigurationBoard(List.of(), 0));
+            .map(BoardView::readable)
+            .orElseGet(() -> new ConfigurationBoard(List.of(), 0, true));
     say(bench, now, few, shafts);
     fill(bench, now);
+  }
+
+  /** The board, without its rows where more than one member is held in each. */
+  private static ConfigurationBoard readable(ConfigurationBoard all) {
+    return all.freedoms() <= 2 ? all : new ConfigurationBoard(List.of(), all.freedoms(), false);
   }
 
   private void say(Optional<Bench> bench, ConfigurationBoard now, boolean few, int shafts) {
@@ -127,7 +133,10 @@ public final class BoardView extends VBox {
           shafts
               + " shafts make too large a board to read; the command line\u2019s board lists all.";
     } else if (now.freedoms() > 2) {
-      words = now.freedoms() + " members are free to choose: join or lock some of them first.";
+      words =
+          now.freedoms()
+              + " speeds are free to choose, so that several members are held at once: the shift"
+              + " plan finds those states, the command line\u2019s board lists them.";
     } else if (now.rows().isEmpty()) {
       words = "Nothing here drives anything else.";
     }
@@ -240,7 +249,7 @@ public final class BoardView extends VBox {
   }
 
   private void markCurrent(Bench bench) {
-    Roles roles = bench.card().train().rolesInForce();
+    Roles roles = bench.study().train().rolesInForce();
     cells.forEach(cell -> cell.showCurrent(cell.row().isIn(roles)));
   }
 

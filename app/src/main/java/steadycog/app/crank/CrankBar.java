@@ -186,7 +186,7 @@ public final class CrankBar extends HBox {
   private void refresh() {
     Optional<TurnCount> count = crank.count();
     boolean free = crank.isFree();
-    input.setText(free ? Sign.turns(crank.countedProperty().get()) : Sign.DASH);
+    input.setText(free ? Sign.turns(crank.countedTurns()) : Sign.DASH);
     Optional<MemberId> take =
         take(desk.bench().map(Bench::study).map(s -> s.motion().mechanism().roles()));
     output.setText(count.flatMap(c -> take.flatMap(c::turns)).map(Sign::turns).orElse(Sign.DASH));

@@ -51,7 +51,7 @@ final class CrankControl extends Pane {
     getChildren().add(dial);
     setOnMousePressed(this::grasp);
     setOnMouseDragged(this::drag);
-    crank.inputTurnsProperty().addListener(o -> showPosition());
+    crank.positionProperty().addListener(o -> showPosition());
     showPosition();
   }
 

@@ -1,6 +1,9 @@
 package steadycog.app.desk;
 
 import java.math.BigInteger;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
 import java.util.Optional;
 import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.beans.property.ReadOnlyBooleanWrapper;
@@ -13,10 +16,12 @@ import steadycog.number.Exact;
 import steadycog.train.Drive;
 import steadycog.train.Member;
 import steadycog.train.MemberId;
+import steadycog.train.Roles;
 
 /**
- * The crank on the driven member. Its position is an exact number of turns, counter-clockwise
- * positive, so that every counter stays exact however long it is turned.
+ * The crank on the driven member. Its position is an exact number of turns of each drive,
+ * counter-clockwise positive, so that every counter stays exact however long it is turned, also
+ * where a second drive changes its speed on the way.
  */
 public final class Crank {
   /** Dragging and running move in steps of a hundredth of a degree. */
@@ -29,39 +34,70 @@ public final class Crank {
 
   private static final BigFraction BARE_STEP = Exact.of(1, 36);
 
-  private final ReadOnlyObjectWrapper<BigFraction> inputTurns =
-      new ReadOnlyObjectWrapper<>(BigFraction.ZERO);
-  private final ReadOnlyObjectWrapper<BigFraction> counted =
-      new ReadOnlyObjectWrapper<>(BigFraction.ZERO);
+  /** Turns of the first and of a second drive. */
+  private static final List<BigFraction> MARKS =
+      Collections.nCopies(Roles.MOST_DRIVES, BigFraction.ZERO);
+
+  private final ReadOnlyObjectWrapper<List<BigFraction>> position =
+      new ReadOnlyObjectWrapper<>(MARKS);
+  private final ReadOnlyObjectWrapper<List<BigFraction>> counted =
+      new ReadOnlyObjectWrapper<>(MARKS);
   private final ReadOnlyBooleanWrapper running = new ReadOnlyBooleanWrapper();
   private final Desk desk;
   private double uncounted;
 
   Crank(Desk desk) {
     this.desk = desk;
-    inputTurns.addListener(
+    position.addListener(
         (o, old, now) -> {
           if (!running.get()) {
             counted.set(now);
           }
         });
-    running.addListener((o, was, is) -> counted.set(inputTurns.get()));
+    running.addListener((o, was, is) -> counted.set(position.get()));
   }
 
-  public ReadOnlyObjectProperty<BigFraction> inputTurnsProperty() {
-    return inputTurns.getReadOnlyProperty();
+  /** Turns that each drive has made; a train with one drive uses the first alone. */
+  public ReadOnlyObjectProperty<List<BigFraction>> positionProperty() {
+    return position.getReadOnlyProperty();
   }
 
   /**
    * The position as counters show it: the same, but while the crank runs only now and then, since
    * nobody reads figures at every frame.
    */
-  public ReadOnlyObjectProperty<BigFraction> countedProperty() {
+  public ReadOnlyObjectProperty<List<BigFraction>> countedProperty() {
     return counted.getReadOnlyProperty();
   }
 
+  /** Turns of the drive that the crank is on. */
   public BigFraction inputTurns() {
-    return inputTurns.get();
+    return position.get().get(reference());
+  }
+
+  /** The same as counters show it. */
+  public BigFraction countedTurns() {
+    return counted.get().get(reference());
+  }
+
+  /** Turns of {@code member} at the very position; empty where it floats. */
+  public Optional<Double> turned(Motion motion, MemberId member) {
+    return drives(motion) == 0
+        ? Optional.empty()
+        : motion.turns(member, position.get()).map(BigFraction::doubleValue);
+  }
+
+  private static int drives(Motion motion) {
+    return motion.mechanism().roles().drives().size();
+  }
+
+  /** The drive that the crank turns: the first that moves. */
+  private int reference() {
+    return desk.bench()
+        .map(bench -> bench.study().motion().mechanism().roles().drives())
+        .filter(drives -> drives.size() > 1 && drives.getFirst().angularSpeed().isZero())
+        .map(drives -> 1)
+        .orElse(0);
   }
 
   public ReadOnlyBooleanProperty runningProperty() {
@@ -70,7 +106,11 @@ public final class Crank {
 
   /** What is counted at the position that counters show; empty while nothing is on the bench. */
   public Optional<TurnCount> count() {
-    return desk.bench().map(bench -> new TurnCount(bench.study().motion(), counted.get()));
+    return desk.bench().map(bench -> count(bench.study().motion()));
+  }
+
+  private TurnCount count(Motion motion) {
+    return new TurnCount(motion, counted.get().subList(0, drives(motion)));
   }
 
   /** Whether there is something to turn. */
@@ -82,8 +122,10 @@ public final class Crank {
     return bench.study().motion().status() == Motion.Status.JAMMED;
   }
 
-  private static Optional<Drive> drive(Bench bench) {
-    return bench.study().motion().mechanism().roles().drives().stream().findFirst();
+  private Optional<Drive> drive(Bench bench) {
+    return bench.study().motion().mechanism().roles().drives().stream()
+        .skip(reference())
+        .findFirst();
   }
 
   /** Turns by whole turns, the way the drive turns for +1, against it for -1. */
@@ -116,13 +158,34 @@ public final class Crank {
 
   private void move(BigFraction turns) {
     if (isFree()) {
-      inputTurns.set(inputTurns.get().add(turns.multiply(way())));
+      turnBy(turns.multiply(way()));
     }
+  }
+
+  /** Turns the reference drive, others along with it. */
+  private void turnBy(BigFraction turns) {
+    Motion motion = desk.bench().orElseThrow().study().motion();
+    List<BigFraction> next = new ArrayList<>(position.get());
+    List<BigFraction> pace = motion.pace(reference()).orElse(List.of());
+    for (int k = 0; k < pace.size(); k++) {
+      next.set(k, next.get(k).add(turns.multiply(pace.get(k))));
+    }
+    position.set(List.copyOf(next));
+  }
+
+  /** Turns each drive by so many turns, as a simulation asks for. */
+  public void turnEach(List<Double> turns) {
+    List<BigFraction> next = new ArrayList<>(position.get());
+    for (int k = 0; k < turns.size(); k++) {
+      long steps = Math.round(turns.get(k) * STEPS_PER_TURN);
+      next.set(k, next.get(k).add(Exact.of(steps, STEPS_PER_TURN)));
+    }
+    position.set(List.copyOf(next));
   }
 
   private int way() {
     return desk.bench()
-        .flatMap(Crank::drive)
+        .flatMap(this::drive)
         .map(drive -> drive.angularSpeed().signum() < 0 ? -1 : 1)
         .orElse(1);
   }
@@ -130,8 +193,7 @@ public final class Crank {
   /** Turns by a dragged angle in turns, counter-clockwise positive. */
   public void drag(double turns) {
     if (isFree()) {
-      inputTurns.set(
-          inputTurns.get().add(Exact.of(Math.round(turns * STEPS_PER_TURN), STEPS_PER_TURN)));
+      turnBy(Exact.of(Math.round(turns * STEPS_PER_TURN), STEPS_PER_TURN));
     }
   }
 
@@ -148,23 +210,26 @@ public final class Crank {
     }
     double fastest = 1;
     Motion motion = desk.bench().orElseThrow().study().motion();
+    Optional<List<BigFraction>> pace = motion.pace(reference());
     for (MemberId member : motion.mechanism().bodies()) {
-      double pace =
-          motion.turnsPerInputTurn(member).map(turns -> Math.abs(turns.doubleValue())).orElse(0.0);
-      fastest = Math.max(fastest, pace);
+      double turns =
+          pace.flatMap(each -> motion.turns(member, each))
+              .map(BigFraction::doubleValue)
+              .orElse(0.0);
+      fastest = Math.max(fastest, Math.abs(turns));
     }
     drag(way() * seconds * FASTEST_TURNS_PER_SECOND / fastest);
     uncounted += seconds;
     if (uncounted > COUNT_EVERY) {
       uncounted = 0;
-      counted.set(inputTurns.get());
+      counted.set(position.get());
     }
   }
 
   /** Back to the marks at twelve o'clock. */
   public void reset() {
     running.set(false);
-    inputTurns.set(BigFraction.ZERO);
+    position.set(MARKS);
   }
 
   /** Whole input turns after which all marks stand as they started; empty if nothing turns. */
@@ -179,7 +244,7 @@ public final class Crank {
     return lineUp()
         .map(
             period -> {
-              BigFraction turned = counted.get().multiply(way());
+              BigFraction turned = countedTurns().multiply(way());
               BigFraction periods = turned.divide(BigFraction.of(period));
               BigInteger next = Exact.floor(periods).add(BigInteger.ONE);
               return BigFraction.of(next.multiply(period)).subtract(turned);

@@ -25,13 +25,17 @@ import steadycog.notation.CardProblem;
 import steadycog.number.Quantity;
 import steadycog.search.Wanted;
 import steadycog.train.Drive;
+import steadycog.train.Element;
 import steadycog.train.Member;
 import steadycog.train.MemberId;
 import steadycog.train.Part;
+import steadycog.train.PartEdit;
 import steadycog.train.Pitch;
 import steadycog.train.Place;
 import steadycog.train.Planetary;
 import steadycog.train.Roles;
+import steadycog.train.ShiftPlan;
+import steadycog.train.State;
 import steadycog.train.Teeth;
 import steadycog.train.Train;
 
@@ -48,6 +52,8 @@ public final class Desk {
   private final ReadOnlyObjectWrapper<Optional<Path>> file =
       new ReadOnlyObjectWrapper<>(Optional.empty());
   private final ObjectProperty<Station> station = new SimpleObjectProperty<>(Station.LAY_OUT);
+  private final ReadOnlyObjectWrapper<Optional<String>> state =
+      new ReadOnlyObjectWrapper<>(Optional.empty());
   private final DoubleProperty exaggeration = new SimpleDoubleProperty(1);
   private final ObjectProperty<Preferences> preferences =
       new SimpleObjectProperty<>(Preferences.USUAL);
@@ -179,16 +185,15 @@ public final class Desk {
 
   /** Gives the second drive another speed; a whole drag is one step until {@link #endStrand}. */
   public void driveSecond(Quantity speed) {
-    changeTrain(
-        train -> {
-          List<Drive> drives = new ArrayList<>(train.roles().drives());
+    changeRoles(
+        roles -> {
+          List<Drive> drives = new ArrayList<>(roles.drives());
           if (drives.size() < Roles.MOST_DRIVES) {
-            return train;
+            return roles;
           }
           Drive second = drives.removeLast();
           drives.add(new Drive(second.member(), Optional.of(speed), second.effort()));
-          Roles roles = train.roles();
-          return train.withRoles(new Roles(drives, roles.holds(), roles.take(), roles.locks()));
+          return new Roles(drives, roles.holds(), roles.take(), roles.locks());
         },
         "second drive");
   }
@@ -198,8 +203,122 @@ public final class Desk {
     changeTrain(train -> train.sized(pitch));
   }
 
+  /** Changes the roles in the state that is in view, or those of a train without states. */
   private void changeRoles(UnaryOperator<Roles> change) {
-    changeTrain(train -> train.withRoles(change.apply(train.rolesInForce())));
+    changeRoles(change, "");
+  }
+
+  private void changeRoles(UnaryOperator<Roles> change, String strand) {
+    Optional<State> current = bench.get().flatMap(Bench::state);
+    changeTrain(
+        train ->
+            current.isPresent()
+                ? train.changing(current.get(), change)
+                : train.withRoles(change.apply(train.rolesInForce())),
+        strand);
+  }
+
+  // ---- states of a shift plan
+
+  /** The name of the state that is in view; empty while the train has none. */
+  public Optional<String> state() {
+    return bench.get().flatMap(Bench::state).map(State::name);
+  }
+
+  /** Puts the train in view in one of its states. */
+  public void showState(String name) {
+    state.set(Optional.of(name));
+    workOut(false);
+  }
+
+  private void changeShifts(UnaryOperator<ShiftPlan> change) {
+    changeTrain(train -> train.withShifts(change.apply(train.shifts())));
+  }
+
+  /** Engages a brake or clutch in a state, or releases it, and shows that state. */
+  public void toggle(String name, Element element) {
+    state.set(Optional.of(name));
+    changeShifts(
+        plan ->
+            plan.state(name).map(old -> plan.replacing(name, old.toggling(element))).orElse(plan));
+    workOut(false);
+  }
+
+  /** Puts a brake or clutch on the train, to be engaged by states. */
+  public void addElement(Element element) {
+    changeShifts(plan -> plan.declaring(element));
+  }
+
+  /** Takes a brake or clutch off the train, and out of all states. */
+  public void dropElement(Element element) {
+    changeShifts(plan -> plan.dropping(element));
+  }
+
+  /** Adds a state in which nothing is engaged yet, and shows it. */
+  public void addState() {
+    changeShifts(
+        plan -> {
+          String name = plan.freeName(String.valueOf(plan.states().size() + 1));
+          state.set(Optional.of(name));
+          return plan.adding(new State(name, Roles.NONE));
+        });
+  }
+
+  /** Puts {@code states} in place of those there are. */
+  public void keepStates(List<State> states) {
+    changeShifts(plan -> new ShiftPlan(plan.elements(), states));
+  }
+
+  public void removeState(String name) {
+    changeShifts(plan -> plan.without(name));
+  }
+
+  /** Moves a state up or down in the plan. */
+  public void moveState(String name, int step) {
+    changeShifts(plan -> plan.moving(name, step));
+  }
+
+  /** Gives a state another name, unless it is none or another state's. */
+  public void renameState(String name, String wanted) {
+    if (wanted.matches("[A-Za-z0-9][A-Za-z0-9_-]*") && !wanted.equals(name)) {
+      changeShifts(
+          plan -> {
+            Optional<State> old = plan.state(name);
+            if (old.isEmpty() || plan.state(wanted).isPresent()) {
+              return plan;
+            }
+            state.set(Optional.of(wanted));
+            return plan.replacing(name, new State(wanted, old.get().roles()));
+          });
+    }
+  }
+
+  // ---- parts of a train
+
+  /** Makes two members one body, or parts them where they are joined. */
+  public void join(MemberId a, MemberId b) {
+    changeTrain(train -> PartEdit.toggleJoin(train, a, b));
+  }
+
+  /** Puts another part on the bench beside what is there, and chooses its first member. */
+  public void addPart(Part part) {
+    if (bench.get().isEmpty()) {
+      change(page.get().with(sheet().with(Card.of(Train.of(List.of(part.named("")))))));
+      return;
+    }
+    changeTrain(train -> PartEdit.add(statingRoles(train), part));
+    List<Part> parts = bench.get().orElseThrow().card().train().parts();
+    select(Optional.of(parts.getLast().members().getFirst().id()));
+  }
+
+  /** Takes the whole part of a member away; the last one stays. */
+  public void removePart(MemberId member) {
+    changeTrain(train -> PartEdit.removePart(train, member));
+  }
+
+  /** What a card leaves unsaid about the ends of its one part, said, so that it stays so. */
+  private static Train statingRoles(Train train) {
+    return train.shifts().isEmpty() ? train.withRoles(train.rolesInForce()) : train;
   }
 
   /** Adds {@code step} teeth to a wheel, within what a wheel can have; without teeth, nothing. */
@@ -286,7 +405,7 @@ public final class Desk {
       return;
     }
     Train before = bench.get().get().card().train();
-    changeTrain(train -> edit.apply(train.withRoles(train.rolesInForce())));
+    changeTrain(train -> edit.apply(statingRoles(train)));
     Train after = bench.get().get().card().train();
     if (after.equals(before)) {
       return;
@@ -312,7 +431,12 @@ public final class Desk {
 
   /** Makes the change that puts a finding right. */
   public void cure(Cure cure) {
-    changeTrain(train -> cure.cured());
+    boolean hasStates = bench.get().flatMap(Bench::state).isPresent();
+    changeTrain(
+        train ->
+            hasStates
+                ? cure.cured().withRoles(train.roles()).withShifts(train.shifts())
+                : cure.cured());
   }
 
   /** Notes on the train in view; keystrokes of one word are one step to undo. */
@@ -349,7 +473,7 @@ public final class Desk {
    * it.
    */
   public void tryVariant(String name, Train variant) {
-    Roles now = bench.get().map(b -> b.card().train().rolesInForce()).orElse(Roles.NONE);
+    Roles now = bench.get().map(b -> b.study().train().rolesInForce()).orElse(Roles.NONE);
     Roles ends = variant.rolesInForce();
     List<Drive> drives =
         now.drives().stream()
@@ -442,11 +566,14 @@ public final class Desk {
     if (otherTrain) {
       crank.reset();
       selection.set(Optional.empty());
+      state.set(Optional.empty());
     }
     problems.set(sheet.draft().map(Desk::problemsOf).orElse(List.of()));
     Optional<Card> shown = bench.get().map(Bench::card);
-    if (!shown.equals(sheet.card())) {
-      bench.set(sheet.card().map(Bench::of));
+    boolean sameState = state().equals(state.get()) || state.get().isEmpty();
+    if (!shown.equals(sheet.card()) || !sameState) {
+      bench.set(sheet.card().map(card -> Bench.of(card, state.get())));
+      state.set(state());
     }
     if (selection.get().filter(member -> !knows(member)).isPresent()) {
       selection.set(Optional.empty());

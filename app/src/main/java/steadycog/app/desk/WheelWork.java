@@ -5,14 +5,17 @@ import java.util.Optional;
 import java.util.function.Function;
 import steadycog.shape.PlanetGeometry;
 import steadycog.shape.PlanetPlaces;
+import steadycog.train.Bevel;
 import steadycog.train.ChainEdit;
 import steadycog.train.Cycloidal;
+import steadycog.train.Differential;
 import steadycog.train.Member;
 import steadycog.train.MemberId;
 import steadycog.train.Parallel;
 import steadycog.train.Part;
 import steadycog.train.Planetary;
 import steadycog.train.Planetary.Row;
+import steadycog.train.Shaft;
 import steadycog.train.StrainWave;
 import steadycog.train.Teeth;
 import steadycog.train.Train;
@@ -113,6 +116,10 @@ final class WheelWork {
                           Math.clamp(drive.sizes().discs() + step, 1, Cycloidal.MOST_DISCS)));
           case Parallel chain -> chain;
           case StrainWave drive -> drive;
+          case Bevel pair -> pair;
+          case Differential sides ->
+              sides.withSpiders(Math.clamp(sides.spiders() + step, 1, Differential.MOST_SPIDERS));
+          case Shaft shaft -> shaft;
         });
   }
 

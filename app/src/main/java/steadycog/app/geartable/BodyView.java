@@ -13,6 +13,7 @@ import steadycog.app.look.Look;
 import steadycog.app.look.Roles;
 import steadycog.shape.Placed;
 import steadycog.shape.PlacedCarrier;
+import steadycog.shape.PlacedCone;
 import steadycog.shape.PlacedFlex;
 import steadycog.shape.PlacedPlate;
 import steadycog.shape.PlacedWheel;
@@ -23,7 +24,8 @@ import steadycog.train.Role;
  * A member in the face view: its turning body with the felt-pen mark, and its role drawn on it. The
  * nodes stay the same for every train that has this member, since making nodes anew is what costs.
  */
-abstract sealed class BodyView extends Group permits WheelView, CarrierView, PlateView, FlexView {
+abstract sealed class BodyView extends Group
+    permits WheelView, CarrierView, PlateView, FlexView, ConeView {
   private static final PseudoClass SELECTED = PseudoClass.getPseudoClass("selected");
   private static final PseudoClass STUCK = PseudoClass.getPseudoClass("stuck");
   private static final PseudoClass BEHIND = PseudoClass.getPseudoClass("behind");
@@ -235,6 +237,7 @@ abstract sealed class BodyView extends Group permits WheelView, CarrierView, Pla
       case PlacedCarrier carrier -> new CarrierView(carrier);
       case PlacedPlate plate -> new PlateView(plate);
       case PlacedFlex flex -> new FlexView(flex);
+      case PlacedCone cone -> new ConeView(cone);
     };
   }
 

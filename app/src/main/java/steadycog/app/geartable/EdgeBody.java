@@ -3,12 +3,15 @@ package steadycog.app.geartable;
 import java.util.function.DoubleUnaryOperator;
 import javafx.css.PseudoClass;
 import javafx.scene.Group;
+import javafx.scene.Node;
 import javafx.scene.shape.Line;
+import javafx.scene.shape.Polygon;
 import javafx.scene.shape.Rectangle;
 import javafx.scene.text.Text;
 import steadycog.app.look.Look;
 import steadycog.app.look.Roles;
 import steadycog.shape.EdgeLayout.EdgeCarrier;
+import steadycog.shape.EdgeLayout.EdgeCone;
 import steadycog.shape.EdgeLayout.EdgeCup;
 import steadycog.shape.EdgeLayout.EdgeWheel;
 import steadycog.shape.EdgeLayout.Way;
@@ -22,11 +25,13 @@ final class EdgeBody extends Group {
   private static final double PLATE = 5;
   private static final double WALL = 3;
   private static final double FLANGE = 0.25;
+  private static final double SHAFT = 6;
 
   private final Rectangle plate = rectangle();
   private final Rectangle plateBelow = rectangle();
   private final Rectangle upper = rectangle();
   private final Rectangle lower = rectangle();
+  private final Polygon cone = Look.styled(new Polygon(), "edge-body");
   private final Line upperRoot = Look.styled(new Line(), "edge-root");
   private final Line lowerRoot = Look.styled(new Line(), "edge-root");
   private final Text name = Look.styled(new Text(), "edge-name");
@@ -34,7 +39,7 @@ final class EdgeBody extends Group {
   EdgeBody() {
     getStyleClass().add("edge-wheel");
     name.setMouseTransparent(true);
-    getChildren().addAll(plate, plateBelow, upper, lower, upperRoot, lowerRoot, name);
+    getChildren().addAll(plate, plateBelow, upper, lower, cone, upperRoot, lowerRoot, name);
   }
 
   private static Rectangle rectangle() {
@@ -93,6 +98,20 @@ final class EdgeBody extends Group {
     plateBelow.setVisible(true);
     upperRoot.setVisible(false);
     lowerRoot.setVisible(false);
+  }
+
+  /** A bevel gear on an upright shaft. */
+  void showCone(EdgeCone edge, double x, DoubleUnaryOperator y, double scale, double widest) {
+    double large = Math.min(edge.large() * scale, widest);
+    double small = large * edge.small() / edge.large();
+    double far = y.applyAsDouble(edge.height());
+    double near = y.applyAsDouble(edge.toward());
+    double end = y.applyAsDouble(edge.shaftTo());
+    cone.getPoints().setAll(x - large, far, x + large, far, x + small, near, x - small, near);
+    put(upper, x - SHAFT / 2, Math.min(far, end), SHAFT, Math.abs(end - far));
+    for (Node unused : new Node[] {plate, plateBelow, lower, upperRoot, lowerRoot}) {
+      unused.setVisible(false);
+    }
   }
 
   /** A carrier's plate beside its planets with the pins on which they turn. */

@@ -15,9 +15,12 @@ import steadycog.app.look.Look;
 import steadycog.app.look.Sign;
 import steadycog.shape.EdgeLayout;
 import steadycog.shape.EdgeLayout.EdgeCarrier;
+import steadycog.shape.EdgeLayout.EdgeCone;
 import steadycog.shape.EdgeLayout.EdgeCup;
 import steadycog.shape.EdgeLayout.EdgeShaft;
 import steadycog.shape.EdgeLayout.EdgeWheel;
+import steadycog.train.Element;
+import steadycog.train.Element.Brake;
 import steadycog.train.MemberId;
 import steadycog.train.Role;
 
@@ -34,6 +37,12 @@ final class EdgeView extends Pane {
   /** Stands for a plate or cup beside the bodies of a member. */
   private static final int PLATE = -1;
 
+  /** Bevel gears on upright shafts count from here. */
+  private static final int CONE = 100;
+
+  /** Half the width of such a gear at most, in planes. */
+  private static final double WIDEST_CONE = 0.22;
+
   private static final double CUP_END = 0.45;
   private static final double INSIDE = 0.2;
 
@@ -47,6 +56,7 @@ final class EdgeView extends Pane {
   private final Group walls = new Group();
   private final Group shafts = new Group();
   private final Group bodies = new Group();
+  private final EdgeTiesView ties = new EdgeTiesView();
   private final List<ShaftView> shaftViews = new ArrayList<>();
   private final Map<EdgeKey, EdgeBody> bodyViews = new HashMap<>();
   private double scale = 1;
@@ -63,7 +73,7 @@ final class EdgeView extends Pane {
     this.desk = desk;
     getStyleClass().add("edge-view");
     setId("edge-view");
-    for (Group group : new Group[] {walls, shafts, bodies}) {
+    for (Group group : new Group[] {walls, shafts, ties, bodies}) {
       group.setManaged(false);
       getChildren().add(group);
     }
@@ -86,7 +96,9 @@ final class EdgeView extends Pane {
     if (!drawn) {
       return;
     }
-    EdgeLayout layout = EdgeLayout.of(bench.get().card().train(), bench.get().study().layout());
+    List<Element> elements = bench.get().card().train().shifts().elements();
+    EdgeLayout layout =
+        EdgeLayout.of(bench.get().study().train(), bench.get().study().layout(), elements);
     double[] range = layout.range();
     planes = layout.planes();
     boolean named = !layout.carriers().isEmpty() || !layout.cups().isEmpty();
@@ -98,6 +110,7 @@ final class EdgeView extends Pane {
     placeWalls();
     placeShafts(bench.get(), layout);
     placeBodies(bench.get(), layout);
+    ties.show(layout, bench.get().study().train().rolesInForce(), this::x, this::y, scale);
     showSelection();
   }
 
@@ -148,11 +161,16 @@ final class EdgeView extends Pane {
           case EITHER -> role == Role.DRIVE;
         };
     double outside = role == Role.HOLD ? 0.0 : 0.4;
-    if (role == Role.DRIVE || role == Role.TAKE || role == Role.HOLD) {
+    boolean braked =
+        role == Role.HOLD
+            && bench.card().train().shifts().elements().stream()
+                .anyMatch(e -> e instanceof Brake(var held) && shaft.members().contains(held));
+    if (role == Role.DRIVE || role == Role.TAKE || role == Role.HOLD && !braked) {
       from = toLeft ? -0.75 - outside : from;
       to = toLeft ? to : rightWall + outside;
     }
-    view.show(x(from), x(to), y(shaft.height()), shaft.bore() * scale, role, toLeft);
+    view.show(
+        x(from), x(to), y(shaft.height()), shaft.bore() * scale, braked ? Role.FREE : role, toLeft);
   }
 
   private static Role roleOf(Bench bench, EdgeShaft shaft) {
@@ -185,6 +203,14 @@ final class EdgeView extends Pane {
       body(key).showWheel(wheel, x(wheel.at()), y(wheel.height()), width, scale);
       if (wheel.copy() == 0) {
         placeName(layout, key, wheel, names);
+      }
+    }
+    for (EdgeCone cone : layout.cones()) {
+      EdgeKey key = new EdgeKey(cone.id(), CONE + cone.copy());
+      used.add(key);
+      body(key).showCone(cone, x(cone.at()), this::y, scale, WIDEST_CONE * pitch);
+      if (cone.copy() == 0) {
+        nameOf(key, cone.at() + WIDEST_CONE, cone.shaftTo(), Integer.MAX_VALUE, names);
       }
     }
     bodyViews

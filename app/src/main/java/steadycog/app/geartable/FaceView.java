@@ -21,6 +21,8 @@ import steadycog.shape.Drives;
 import steadycog.shape.FaceLayout;
 import steadycog.shape.Placed;
 import steadycog.shape.PlacedCarrier;
+import steadycog.shape.PlacedCone;
+import steadycog.shape.PlacedCone.Rolling;
 import steadycog.shape.PlacedFlex;
 import steadycog.shape.PlacedPlate;
 import steadycog.shape.PlacedWheel;
@@ -75,7 +77,7 @@ final class FaceView extends Pane {
     heightProperty().addListener(o -> rebuild());
     desk.benchProperty().addListener(o -> rebuild());
     desk.selectionProperty().addListener(o -> select());
-    desk.crank().inputTurnsProperty().addListener(o -> turn());
+    desk.crank().positionProperty().addListener(o -> turn());
     desk.exaggerationProperty().addListener(o -> exaggerate());
   }
 
@@ -232,13 +234,20 @@ final class FaceView extends Pane {
     return switch (body) {
       case PlacedCarrier carrier -> Double.MAX_VALUE;
       case PlacedFlex flex -> flex.bodyRadius();
+      case PlacedCone cone when cone.over() -> cone.small() / 2;
+      case PlacedCone cone -> Double.MAX_VALUE / 2;
       case PlacedPlate plate ->
           switch (plate.kind()) {
             case PIN_RING, CIRCULAR_SPLINE -> Double.MAX_VALUE;
             case DISC -> plate.bodyRadius() + plate.copy();
             case ECCENTRIC, GENERATOR -> plate.bodyRadius() / 2;
+            // The face of a crown or side lies behind what meshes with it.
+            case CROWN, SIDE -> plate.bodyRadius();
+            case CASE -> plate.bodyRadius() + 1;
+            case SHAFT -> 0;
           };
       case PlacedWheel wheel when wheel.teeth().internal() -> largestInside(bench, wheel);
+      case PlacedWheel wheel when wheel.hollow() > 0 -> Double.MAX_VALUE / 4;
       case PlacedWheel wheel -> wheel.bodyRadius();
     };
   }
@@ -334,27 +343,29 @@ final class FaceView extends Pane {
       return;
     }
     Motion motion = bench.get().study().motion();
-    BigFraction input = desk.crank().inputTurns();
     views.forEach(
         (key, view) -> {
-          Optional<Double> own = turned(motion, view.id(), input);
+          Optional<Double> own =
+              view.placed() instanceof PlacedCone cone
+                  ? rolled(motion, cone.rolling())
+                  : turned(motion, view.id());
           Optional<Double> carried =
-              view.placed().orbit().flatMap(orbit -> turned(motion, orbit.carrier(), input));
+              view.placed().orbit().flatMap(orbit -> turned(motion, orbit.carrier()));
           own.ifPresent(turns -> view.turnTo(turns, carried.orElse(0.0)));
         });
     tags.follow();
-    showContacts(bench.get(), input);
+    showContacts(bench.get());
   }
 
   /** Marks where lobes press on pins: several at once, which is why such a drive takes shock. */
-  private void showContacts(Bench bench, BigFraction input) {
+  private void showContacts(Bench bench) {
     Motion motion = bench.study().motion();
     int used = 0;
     for (Part part : bench.card().train().parts()) {
       if (part instanceof Cycloidal drive && views.get(new Key(drive.ringId(), 0)) != null) {
         BodyView ring = views.get(new Key(drive.ringId(), 0));
-        double ringTurns = turned(motion, drive.ringId(), input).orElse(0.0);
-        double eccentricTurns = turned(motion, drive.eccentricId(), input).orElse(0.0);
+        double ringTurns = turned(motion, drive.ringId()).orElse(0.0);
+        double eccentricTurns = turned(motion, drive.eccentricId()).orElse(0.0);
         used = contacts.show(drive, bench, ring, ringTurns, eccentricTurns, used);
       }
     }
@@ -374,8 +385,16 @@ final class FaceView extends Pane {
     }
   }
 
-  private static Optional<Double> turned(Motion motion, MemberId id, BigFraction input) {
-    return motion.turnsPerInputTurn(id).map(turns -> turns.multiply(input).doubleValue());
+  /** Turns of a bevel gear about its own axis. */
+  private Optional<Double> rolled(Motion motion, Rolling rolling) {
+    Optional<Double> driver = turned(motion, rolling.driver());
+    Optional<Double> frame =
+        rolling.frame().isEmpty() ? Optional.of(0.0) : turned(motion, rolling.frame().get());
+    return driver.flatMap(turns -> frame.map(own -> rolling.ratio() * (turns - own)));
+  }
+
+  private Optional<Double> turned(Motion motion, MemberId id) {
+    return desk.crank().turned(motion, id);
   }
 
   /** The length of the scale bar: the first of 1, 2, 5, 10, 20 … modules that is long enough. */

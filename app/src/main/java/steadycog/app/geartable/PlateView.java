@@ -1,7 +1,9 @@
 package steadycog.app.geartable;
 
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import javafx.scene.Group;
 import javafx.scene.Node;
 import javafx.scene.shape.FillRule;
@@ -18,8 +20,15 @@ final class PlateView extends BodyView {
   private static final double LINE = 1;
   private static final double BAND = 0.3;
 
+  /** In the middle of a case's wall, in modules from its outside. */
+  private static final double CASE_BAND = 1.25;
+
   /** A cam out of round carries its band well inside. */
   private static final double CAM_BAND = 0.6;
+
+  /** Kinds in the second of the two tones of metal, to stand out from what they mesh with. */
+  private static final Set<Kind> ODD =
+      EnumSet.of(Kind.ECCENTRIC, Kind.CIRCULAR_SPLINE, Kind.GENERATOR, Kind.CASE, Kind.SHAFT);
 
   private final SVGPath ink = path("wheel-ink");
   private final SVGPath material = path("wheel-body");
@@ -32,7 +41,7 @@ final class PlateView extends BodyView {
     super(plate);
     setId("wheel-" + plate.id() + (plate.copy() == 0 ? "" : "-" + (plate.copy() + 1)));
     addTurning(new Group(ink, material, studs));
-    if (plate.kind() != Kind.DISC && plate.kind() != Kind.PIN_RING) {
+    if (ODD.contains(plate.kind())) {
       material.getStyleClass().add("odd");
     }
     if (plate.copy() > 0) {
@@ -59,6 +68,9 @@ final class PlateView extends BodyView {
       case DISC -> mark - 7;
       case ECCENTRIC -> mark - 4;
       case GENERATOR -> CAM_BAND * mark;
+      case CROWN, SIDE -> mark - 5;
+      case CASE -> mark - CASE_BAND * scale();
+      case SHAFT -> mark - 3;
     };
   }
 
@@ -99,6 +111,8 @@ final class PlateView extends BodyView {
     ink.setContent(WheelPath.of(plate(), lines, scale(), 0));
     material.setContent(WheelPath.of(plate(), lines, scale(), LINE));
     boolean ofDisc = plate().kind() == Kind.DISC;
+    boolean lined = plate().kind() == Kind.CROWN || plate().kind() == Kind.SIDE;
+    studs.getStyleClass().setAll(lined ? "cone-line" : "output-pin");
     studs.setContent(ofDisc ? "" : WheelPath.of(plate().studs(), scale()));
     outputs.setContent(ofDisc ? WheelPath.of(plate().studs(), scale()) : "");
   }
@@ -111,6 +125,10 @@ final class PlateView extends BodyView {
           case PIN_RING, CIRCULAR_SPLINE -> new TagSpot(outerRadius(), Math.toRadians(-52), false);
           case DISC -> new TagSpot(0.9 * outerRadius(), Math.toRadians(-128), false);
           case ECCENTRIC, GENERATOR -> new TagSpot(0, 0, false);
+          case CROWN -> new TagSpot(0.55 * outerRadius(), Math.toRadians(-40), false);
+          case SIDE -> new TagSpot(0, 0, false);
+          case CASE -> new TagSpot(outerRadius(), Math.toRadians(-45), false);
+          case SHAFT -> new TagSpot(0, 0, false);
         });
   }
 

@@ -47,6 +47,9 @@ final class WheelPath {
     if (wheel.teeth().internal()) {
       path.addCircle(0, 0, wheel.bodyRadius() * scale - inset);
     }
+    if (wheel.hollow() > 0) {
+      path.addCircle(0, 0, wheel.hollow() * scale + inset);
+    }
     for (int k = 0; k < holes.count; k++) {
       double angle = 2 * Math.PI * (k + 0.5) / holes.count + Math.PI / 2;
       path.addCircle(
@@ -61,7 +64,9 @@ final class WheelPath {
     boolean hollow = plate.kind() == Kind.CIRCULAR_SPLINE;
     lines.forEach(line -> path.addLine(line, hollow ? -inset : inset));
     for (int k = 0; k < plate.circles().size(); k++) {
-      boolean hole = plate.kind() == Kind.DISC || plate.kind() == Kind.PIN_RING && k == 1;
+      boolean hole =
+          plate.kind() == Kind.DISC
+              || (plate.kind() == Kind.PIN_RING || plate.kind() == Kind.CASE) && k == 1;
       Circle circle = plate.circles().get(k);
       path.addCircle(
           circle.x() * scale,

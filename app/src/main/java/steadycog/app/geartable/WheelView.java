@@ -84,6 +84,7 @@ final class WheelView extends BodyView {
     return now instanceof PlacedWheel other
         && other.teeth().equals(wheel().teeth())
         && other.cut().equals(wheel().cut())
+        && other.hollow() == wheel().hollow()
         && other.plane() % 2 == wheel().plane() % 2;
   }
 
@@ -95,7 +96,8 @@ final class WheelView extends BodyView {
   @Override
   void reshape() {
     double web = bandRadius() - 6 - hubRadius();
-    boolean holed = !isRing() && web > LEAST_WEB && wheel().orbit().isEmpty();
+    boolean holed =
+        !isRing() && web > LEAST_WEB && wheel().orbit().isEmpty() && wheel().hollow() == 0;
     double circle = hubRadius() + 0.5 * web;
     double hole = Math.min(0.3 * web, 0.7 * circle * Math.sin(Math.PI / HOLES));
     Holes holes = holed ? new Holes(HOLES, circle, hole) : Holes.NONE;
@@ -116,7 +118,7 @@ final class WheelView extends BodyView {
    * a planetary set the carrier takes that room.
    */
   void showPlate(boolean hangs) {
-    hub.setVisible(!isRing() || hangs);
+    hub.setVisible(wheel().hollow() == 0 && (!isRing() || hangs));
     for (Line spoke : spokes) {
       spoke.setVisible(isRing() && hangs);
     }

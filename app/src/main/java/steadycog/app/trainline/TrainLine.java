@@ -21,10 +21,13 @@ import steadycog.app.desk.Desk;
 import steadycog.app.look.Glossary;
 import steadycog.app.look.Look;
 import steadycog.notation.CardProblem;
+import steadycog.train.Bevel;
 import steadycog.train.Cycloidal;
+import steadycog.train.Differential;
 import steadycog.train.Parallel;
 import steadycog.train.Part;
 import steadycog.train.Planetary;
+import steadycog.train.Shaft;
 import steadycog.train.StrainWave;
 
 /**
@@ -47,6 +50,10 @@ public final class TrainLine extends VBox {
   private static final String CYCLOID_HINT =
       "lobes 29 pins 30    circle 96 mm    pin 5 mm    eccentric 1 mm    bore 40 mm"
           + "    outputs 6 x 8 mm on 62 mm    discs 2";
+  private static final String BEVEL_HINT =
+      "bevel 11 ~ 43: pinion, then crown; crown left turns the cross shaft the other way";
+  private static final String SIDES_HINT =
+      "differential side 16 spider 10: two sides, the case between them carries the spiders";
   private static final String STRAIN_HINT =
       "nominal 80    or flex 160 circular 162    lobes 2    cup or hat    wall 0.4 mm"
           + "    allow 300 MPa    module 0.5 mm";
@@ -174,6 +181,9 @@ public final class TrainLine extends VBox {
       case Planetary set -> SET_HINT;
       case Cycloidal drive -> CYCLOID_HINT;
       case StrainWave drive -> STRAIN_HINT;
+      case Bevel pair -> BEVEL_HINT;
+      case Differential sides -> SIDES_HINT;
+      case Shaft shaft -> CHAIN_HINT;
     };
   }
 

@@ -4,7 +4,6 @@ import java.util.List;
 import steadycog.motion.RatioBoard.Configuration;
 import steadycog.number.Exact;
 import steadycog.study.ConfigurationBoard;
-import steadycog.train.MemberId;
 
 /** The ratio board, a line a configuration; the column titles name both ratios. */
 public final class BoardCsv {
@@ -31,7 +30,7 @@ public final class BoardCsv {
     Configuration one = row.configuration();
     return List.of(
         one.drive().toString(),
-        one.hold().map(MemberId::toString).orElse(""),
+        one.heldText().orElse(""),
         one.take().toString(),
         one.lock().map(lock -> lock.a() + " = " + lock.b()).orElse(""),
         Exact.text(one.ratio().reduction()),

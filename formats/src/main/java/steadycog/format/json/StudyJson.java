@@ -55,7 +55,7 @@ public final class StudyJson {
     for (ConfigurationBoard.Row row : board.rows()) {
       Configuration one = row.configuration();
       ObjectNode node = list.addObject().put("drive", one.drive().toString());
-      node.put("hold", one.hold().map(MemberId::toString).orElse(null));
+      node.put("hold", one.heldText().orElse(null));
       node.put("take", one.take().toString());
       node.put("lock", one.lock().map(lock -> lock.a() + " = " + lock.b()).orElse(null));
       putExact(node, "ratio", Optional.of(one.ratio().reduction()));

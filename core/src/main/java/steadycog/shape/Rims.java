@@ -1,0 +1,87 @@
+package steadycog.shape;
+
+import java.util.HashMap;
+import java.util.Map;
+import java.util.OptionalDouble;
+import steadycog.train.Cycloidal;
+import steadycog.train.Join;
+import steadycog.train.MemberId;
+import steadycog.train.Parallel;
+import steadycog.train.Planetary;
+import steadycog.train.StrainWave;
+import steadycog.train.Teeth;
+import steadycog.train.Train;
+
+/**
+ * Wheels cut on the outside of a ring: external wheels of a chain that are joined to a ring and
+ * large enough to go round it. They lie in the ring's plane and are hollow.
+ */
+public final class Rims {
+  /** Material left between the roots of both, in modules. */
+  private static final double WALL = 0.8;
+
+  private Rims() {}
+
+  /** Every such wheel with the ring it goes round. */
+  static Map<MemberId, MemberId> of(Train train) {
+    Map<MemberId, MemberId> rims = new HashMap<>();
+    for (Join join : train.joins()) {
+      add(train, join.a(), join.b(), rims);
+      add(train, join.b(), join.a(), rims);
+    }
+    return rims;
+  }
+
+  private static void add(
+      Train train, MemberId wheel, MemberId ring, Map<MemberId, MemberId> rims) {
+    OptionalDouble least = hollow(train, ring);
+    if (least.isPresent()
+        && train.partOf(wheel) instanceof Parallel chain
+        && rootRadius(chain, wheel) >= least.getAsDouble()) {
+      rims.put(wheel, ring);
+    }
+  }
+
+  /** Of an external wheel its root radius, of an internal one nothing that goes round a ring. */
+  private static double rootRadius(Parallel chain, MemberId wheel) {
+    Teeth teeth = chain.wheels().get(chain.indexOf(wheel));
+    return teeth.internal() ? 0 : GearOutline.rootRadius(teeth, Cut.STANDARD);
+  }
+
+  /** Radius that a wheel must leave free to go round {@code ring}; empty for what is no ring. */
+  static OptionalDouble hollow(Train train, MemberId ring) {
+    return switch (train.partOf(ring)) {
+      case Planetary set when isRing(set, ring) ->
+          OptionalDouble.of(rootRadius(train, set, ring) + WALL);
+      case Cycloidal drive when drive.ringId().equals(ring) ->
+          OptionalDouble.of(Drives.radius(train, drive));
+      case StrainWave drive when drive.circularId().equals(ring) ->
+          OptionalDouble.of(Drives.radius(train, drive));
+      default -> OptionalDouble.empty();
+    };
+  }
+
+  private static boolean isRing(Planetary set, MemberId member) {
+    return set.wheels().stream()
+        .filter(wheel -> wheel.id().equals(member))
+        .anyMatch(wheel -> wheel.teeth().orElseThrow().internal());
+  }
+
+  private static double rootRadius(Train train, Planetary set, MemberId ring) {
+    Teeth teeth =
+        set.wheels().stream()
+            .filter(wheel -> wheel.id().equals(ring))
+            .findFirst()
+            .flatMap(wheel -> wheel.teeth())
+            .orElseThrow();
+    return GearOutline.rootRadius(teeth, Cut.of(train, ring));
+  }
+
+  /** The fewest teeth of a wheel that goes round {@code ring}; empty for what is no ring. */
+  public static OptionalDouble fewestTeeth(Train train, MemberId ring) {
+    OptionalDouble least = hollow(train, ring);
+    return least.isEmpty()
+        ? least
+        : OptionalDouble.of(Math.ceil(2 * (least.getAsDouble() + BasicRack.ISO_53_A.dedendum())));
+  }
+}
