@@ -18,7 +18,6 @@ import steadycog.format.json.UnreadableException;
 import steadycog.job.Job;
 import steadycog.job.Sheet;
 import steadycog.study.NamedStudy;
-import steadycog.study.Study;
 
 /** The CARD that most commands take. */
 final class CardInput {
@@ -104,13 +103,11 @@ final class CardInput {
   /** The trains of the job worked out, one after the other. */
   static List<NamedStudy> studies(Job job) {
     return job.sheets().stream()
-        .map(sheet -> new NamedStudy(sheet.name(), Study.of(sheet.card().orElseThrow().train())))
+        .map(sheet -> NamedStudy.of(sheet.name(), sheet.card().orElseThrow().train()))
         .toList();
   }
 
   static int exitCode(List<NamedStudy> studies) {
-    return studies.stream().anyMatch(named -> named.study().hasErrors())
-        ? Exit.DONE_WITH_ERRORS
-        : Exit.DONE;
+    return studies.stream().anyMatch(NamedStudy::hasErrors) ? Exit.DONE_WITH_ERRORS : Exit.DONE;
   }
 }

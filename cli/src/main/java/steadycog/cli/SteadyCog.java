@@ -27,6 +27,7 @@ import picocli.CommandLine.Spec;
     subcommands = {
       SolveCommand.class,
       BoardCommand.class,
+      PlanCommand.class,
       CheckCommand.class,
       FindCommand.class,
       ExportCommand.class

@@ -21,7 +21,8 @@ final class StudyTable {
 
   private StudyTable() {}
 
-  static String solve(List<NamedStudy> trains) {
+  static String solve(List<NamedStudy> plans) {
+    List<NamedStudy> trains = each(plans);
     StringBuilder text = new StringBuilder();
     for (NamedStudy train : trains) {
       text.append(heading(trains, train));
@@ -34,11 +35,23 @@ final class StudyTable {
         text.append("Torques are ideal, without losses.\n");
       }
     }
+    plans.forEach(
+        train -> train.plan().ifPresent(plan -> text.append('\n').append(PlanTable.of(plan))));
     return text.toString();
   }
 
-  static String check(List<NamedStudy> trains) {
+  /** Every train, those with states once a state. */
+  private static List<NamedStudy> each(List<NamedStudy> trains) {
+    return trains.stream().flatMap(train -> train.each().stream()).toList();
+  }
+
+  static String check(List<NamedStudy> plans) {
+    List<NamedStudy> trains = each(plans);
     StringBuilder text = new StringBuilder();
+    plans.stream()
+        .flatMap(train -> train.plan().stream())
+        .flatMap(plan -> plan.findings().stream())
+        .forEach(finding -> text.append(line(finding)));
     for (NamedStudy train : trains) {
       text.append(heading(trains, train));
       String found = findings(train.study());
@@ -110,13 +123,18 @@ final class StudyTable {
 
   private static String findings(Study study) {
     StringBuilder text = new StringBuilder();
-    for (Finding finding : study.findings()) {
-      text.append(finding.severity().word()).append(' ').append(finding.code()).append(": ");
-      text.append(finding.message());
-      finding.remedy().ifPresent(remedy -> text.append(' ').append(remedy));
-      text.append('\n');
-    }
+    study.findings().forEach(finding -> text.append(line(finding)));
     return text.toString();
+  }
+
+  static String line(Finding finding) {
+    return finding.severity().word()
+        + " "
+        + finding.code()
+        + ": "
+        + finding.message()
+        + finding.remedy().map(remedy -> " " + remedy).orElse("")
+        + "\n";
   }
 
   private static String number(Optional<Double> value) {

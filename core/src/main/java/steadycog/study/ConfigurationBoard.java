@@ -14,6 +14,7 @@ import steadycog.number.Mode;
 import steadycog.torque.TorqueSolver;
 import steadycog.torque.Torques;
 import steadycog.train.Roles;
+import steadycog.train.ShiftPlan;
 import steadycog.train.Train;
 
 /**
@@ -52,7 +53,8 @@ public record ConfigurationBoard(List<Row> rows, int freedoms, boolean whole) {
   }
 
   /** Works out every configuration; see {@link RatioBoard#of} for the cost. */
-  public static ConfigurationBoard of(Train train) {
+  public static ConfigurationBoard of(Train whole) {
+    Train train = whole.withShifts(ShiftPlan.NONE);
     RatioBoard board = RatioBoard.of(train);
     List<Row> rows = new ArrayList<>();
     for (Configuration one : board.configurations()) {

@@ -7,6 +7,7 @@ import steadycog.check.Checks;
 import steadycog.check.Finding;
 import steadycog.check.Severity;
 import steadycog.check.Subject;
+import steadycog.motion.FeedbackPath;
 import steadycog.motion.Mechanism;
 import steadycog.motion.Motion;
 import steadycog.motion.MotionSolver;
@@ -70,6 +71,11 @@ public record Study(
   /** The output over the speeds of two drives; empty unless there are two. */
   public Optional<TwoInputs> twoInputs() {
     return TwoInputs.of(this);
+  }
+
+  /** The path that gears a second input from the first; empty where there is none. */
+  public Optional<FeedbackPath> feedback() {
+    return FeedbackPath.of(train, motion);
   }
 
   /**

@@ -12,7 +12,8 @@ import steadycog.train.Member;
 import steadycog.train.MemberId;
 
 /**
- * The members of trains with their numbers, a line each; the column titles name units and ratio.
+ * The members of trains with their numbers, a line each, of a train with states once a state; the
+ * column titles name units and ratio.
  */
 public final class StudyCsv {
   private static final List<String> TITLES =
@@ -35,7 +36,7 @@ public final class StudyCsv {
 
   public static String write(List<NamedStudy> trains) {
     List<List<String>> lines = new ArrayList<>();
-    for (NamedStudy train : trains) {
+    for (NamedStudy train : trains.stream().flatMap(one -> one.each().stream()).toList()) {
       train.study().train().members().forEach(member -> lines.add(line(train, member)));
     }
     return Csv.write(TITLES, lines);

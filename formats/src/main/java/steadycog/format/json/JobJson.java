@@ -21,7 +21,7 @@ public final class JobJson {
    * planetary sets and the size of teeth, version 3 two rows of planets, and keeps what teeth are
    * looked for. Older versions are read as they are, since their cards say the same.
    */
-  public static final int VERSION = 3;
+  public static final int VERSION = 4;
 
   private static final int DEEPEST = 8;
   private static final int LONGEST_STRING = 1 << 20;

@@ -9,19 +9,28 @@ import java.util.Optional;
 import org.apache.commons.numbers.fraction.BigFraction;
 import org.jspecify.annotations.Nullable;
 import steadycog.check.Finding;
+import steadycog.motion.FeedbackPath;
 import steadycog.motion.Motion;
 import steadycog.motion.RatioBoard.Configuration;
+import steadycog.notation.CardPrinter;
 import steadycog.number.AngularSpeed;
 import steadycog.number.Exact;
 import steadycog.number.Mode;
 import steadycog.number.Unit;
+import steadycog.search.StateHunt;
+import steadycog.search.StateHunt.FoundState;
+import steadycog.search.StateHunt.FoundStates;
 import steadycog.study.ConfigurationBoard;
 import steadycog.study.NamedStudy;
+import steadycog.study.ShiftTable;
 import steadycog.study.Study;
+import steadycog.study.TwoInputs;
 import steadycog.torque.Torques;
+import steadycog.train.Element;
 import steadycog.train.Member;
 import steadycog.train.MemberId;
 import steadycog.train.Mesh;
+import steadycog.train.State;
 import steadycog.train.Teeth;
 
 /**
@@ -31,21 +40,23 @@ import steadycog.train.Teeth;
 public final class StudyJson {
   private StudyJson() {}
 
-  /** What {@code solve --json} prints: the object of one train, or of several under "trains". */
+  /**
+   * What {@code solve --json} prints: the object of one train, or of several under "trains"; of a
+   * train with states an object for each under "states", and what is to be said of them together.
+   */
   public static String solve(List<NamedStudy> trains) {
     return PrettyJson.write(each(trains, StudyJson::study));
   }
 
   /** What {@code check --json} prints: the findings alone, in the same frame. */
   public static String check(List<NamedStudy> trains) {
-    return PrettyJson.write(
-        each(
-            trains,
-            study -> {
-              ObjectNode node = JobJson.MAPPER.createObjectNode();
-              addFindings(node, study.findings());
-              return node;
-            }));
+    return PrettyJson.write(each(trains, StudyJson::findingsAlone));
+  }
+
+  private static ObjectNode findingsAlone(Study study) {
+    ObjectNode node = JobJson.MAPPER.createObjectNode();
+    addFindings(node, study.findings());
+    return node;
   }
 
   /** What {@code board --json} prints. */
@@ -74,20 +85,76 @@ public final class StudyJson {
 
   private static ObjectNode each(List<NamedStudy> trains, Content content) {
     if (trains.size() == 1) {
-      return content.of(trains.getFirst().study());
+      return one(trains.getFirst(), content);
     }
     ObjectNode root = JobJson.MAPPER.createObjectNode();
     ArrayNode list = root.putArray("trains");
     for (NamedStudy train : trains) {
       ObjectNode node = list.addObject().put("train", train.name());
-      node.setAll(content.of(train.study()));
+      node.setAll(one(train, content));
     }
     return root;
+  }
+
+  private static ObjectNode one(NamedStudy train, Content content) {
+    return train.plan().map(plan -> plan(plan, content)).orElseGet(() -> content.of(train.study()));
+  }
+
+  private static ObjectNode plan(ShiftTable plan, Content content) {
+    ObjectNode root = JobJson.MAPPER.createObjectNode();
+    ArrayNode states = root.putArray("states");
+    for (ShiftTable.Row row : plan.rows()) {
+      ObjectNode node = states.addObject().put("state", row.state().name());
+      ArrayNode engaged = node.putArray("engaged");
+      for (int k = 0; k < plan.elements().size(); k++) {
+        Element element = plan.elements().get(k);
+        if (row.state().engaged().contains(element)) {
+          ObjectNode on = engaged.addObject().put("element", element.toString());
+          putNumber(on, "torqueNm", row.torques().get(k).map(BigFraction::doubleValue));
+        }
+      }
+      putExact(node, "stepToNext", row.step());
+      node.put("changesToNext", row.changes());
+      node.put("fastest", row.fastest().map(one -> one.member().toString()).orElse(null));
+      putExact(node, "fastestTimesInput", row.fastest().map(ShiftTable.Fastest::times));
+      node.put("overspeed", row.overspeed());
+      node.setAll(content.of(row.study()));
+    }
+    putExact(root, "spread", plan.spread());
+    addFindings(root, plan.findings());
+    return root;
+  }
+
+  /** What {@code plan --find --json} prints. */
+  public static String found(FoundStates found, List<State> proposed) {
+    ObjectNode root = JobJson.MAPPER.createObjectNode();
+    ArrayNode states = root.putArray("found");
+    for (FoundState state : found.states()) {
+      ObjectNode node = states.addObject();
+      putExact(node, "ratio", Optional.of(state.ratio().reduction()));
+      node.put("mode", state.ratio().mode().word());
+      ArrayNode ways = node.putArray("ways");
+      for (StateHunt.Way way : state.ways()) {
+        ObjectNode each = ways.addObject();
+        ArrayNode engaged = each.putArray("engaged");
+        way.engaged().forEach(element -> engaged.add(element.toString()));
+        each.put("floats", way.floats());
+        putExact(each, "fastestTimesInput", Optional.of(way.fastest()));
+      }
+    }
+    ArrayNode lines = root.putArray("proposed");
+    proposed.forEach(state -> lines.add(CardPrinter.print(state)));
+    root.put("examined", found.examined());
+    root.put("jammed", found.jammed());
+    root.put("neutral", found.neutral());
+    root.put("whole", found.whole());
+    return PrettyJson.write(root);
   }
 
   private static ObjectNode study(Study study) {
     ObjectNode node = JobJson.MAPPER.createObjectNode();
     Motion motion = study.motion();
+    node.put("freedoms", motion.freedoms());
     node.put("status", motion.status().name().toLowerCase(Locale.ROOT));
     putExact(node, "ratio", study.ratio().map(ratio -> ratio.reduction()));
     putExact(node, "trainValue", study.ratio().map(ratio -> ratio.trainValue()));
@@ -108,6 +175,8 @@ public final class StudyJson {
         .filter(member -> body(study, member.id()).equals(member.id()))
         .forEach(member -> addMember(members, study, member, unit));
     addMeshes(node.putArray("meshes"), study);
+    addTwoInputs(node, study);
+    addFeedback(node, study);
     ArrayNode floating = node.putArray("floating");
     motion.floating().forEach(member -> floating.add(member.toString()));
     ArrayNode conflict = node.putArray("conflict");
@@ -171,6 +240,33 @@ public final class StudyJson {
       putNumber(node, "powerW", study.meshPower(k));
       node.putNull("efficiency");
     }
+  }
+
+  private static void addTwoInputs(ObjectNode node, Study study) {
+    Optional<TwoInputs> line = study.twoInputs();
+    if (line.isEmpty()) {
+      node.putNull("twoInputs");
+      return;
+    }
+    ObjectNode inputs = node.putObject("twoInputs");
+    putExact(inputs, "a", line.map(TwoInputs::a));
+    putExact(inputs, "b", line.map(TwoInputs::b));
+    putExact(inputs, "stopsAtSecondOverFirst", line.flatMap(TwoInputs::stop));
+    inputs.put("direct", line.get().direct());
+  }
+
+  private static void addFeedback(ObjectNode node, Study study) {
+    Optional<FeedbackPath> path = study.feedback();
+    if (path.isEmpty()) {
+      node.putNull("feedback");
+      return;
+    }
+    ObjectNode feedback = node.putObject("feedback");
+    feedback.put("through", path.get().path().name());
+    feedback.put("from", path.get().input().toString());
+    feedback.put("to", path.get().second().toString());
+    putExact(feedback, "gearing", path.map(FeedbackPath::gearing));
+    putExact(feedback, "outputPerInput", path.map(FeedbackPath::outputPerInput));
   }
 
   private static void addFindings(ObjectNode node, List<Finding> findings) {

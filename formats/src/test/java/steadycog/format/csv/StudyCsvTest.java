@@ -4,6 +4,7 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
@@ -19,7 +20,8 @@ class StudyCsvTest {
   void theTableReadsBackWithItsTitlesAndBalances() throws Exception {
     Study study =
         Study.of(Card.read("parallel 16 ~ 25 ~ 64i\ndrive A 90 rpm 6 Nm\ntake C\n").train());
-    String text = StudyCsv.write(List.of(new NamedStudy("winch, \"old\"", study)));
+    String text =
+        StudyCsv.write(List.of(new NamedStudy("winch, \"old\"", study, Optional.empty())));
     List<CSVRecord> rows;
     try (CSVParser parser =
         CSVParser.parse(
@@ -40,7 +42,11 @@ class StudyCsvTest {
   @Test
   void whatDoesNotFollowIsLeftEmpty() throws Exception {
     Study jammed = Study.of(Card.read("parallel 20 ~ 40\ndrive A\nhold B").train());
-    String last = StudyCsv.write(List.of(new NamedStudy("t", jammed))).lines().toList().getLast();
+    String last =
+        StudyCsv.write(List.of(new NamedStudy("t", jammed, Optional.empty())))
+            .lines()
+            .toList()
+            .getLast();
     assertEquals("t,,,B,hold,40,false,,,,,,", last);
   }
 }

@@ -6,6 +6,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import com.fasterxml.jackson.databind.JsonNode;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import steadycog.notation.Card;
 import steadycog.study.NamedStudy;
@@ -32,7 +33,8 @@ class StudyJsonTest {
 
   private static JsonNode solve(String card) throws Exception {
     Study study = Study.of(Card.read(card).train());
-    return JobJson.MAPPER.readTree(StudyJson.solve(List.of(new NamedStudy("x", study))));
+    return JobJson.MAPPER.readTree(
+        StudyJson.solve(List.of(new NamedStudy("x", study, Optional.empty()))));
   }
 
   @Test
