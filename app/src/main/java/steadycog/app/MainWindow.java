@@ -17,6 +17,7 @@ import javafx.scene.input.KeyEvent;
 import javafx.scene.input.TransferMode;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Pane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
@@ -31,6 +32,7 @@ import steadycog.app.ledger.Ledger;
 import steadycog.app.look.Icon;
 import steadycog.app.look.Look;
 import steadycog.app.memory.RecentFiles;
+import steadycog.app.shift.ShiftStation;
 import steadycog.app.trainline.TrainLine;
 
 /** Everything in the window, from the top line to the crank. */
@@ -43,8 +45,10 @@ public final class MainWindow extends StackPane {
   private final GearTable gearTable;
   private final Head head;
 
-  /** Made when it is first gone to, so that it costs nothing at the start. */
+  /** Made when they are first gone to, so that they cost nothing at the start. */
   private Optional<FindStation> find = Optional.empty();
+
+  private Optional<ShiftStation> shift = Optional.empty();
 
   private final Label noticeText = new Label();
   private final HBox notice = new HBox();
@@ -77,16 +81,20 @@ public final class MainWindow extends StackPane {
         .subscribe(
             station -> {
               boolean finding = station == Station.FIND_TEETH;
+              boolean shifting = station == Station.SHIFT_PLAN;
               if (finding && find.isEmpty()) {
-                stations.getChildren().add(findStation());
-                // Laid out at once, so that the first click finds everything in its place.
-                frame.applyCss();
-                frame.layout();
+                find = Optional.of(added(new FindStation(desk), stations, frame));
+              }
+              if (shifting && shift.isEmpty()) {
+                shift = Optional.of(added(new ShiftStation(desk), stations, frame));
               }
               find.ifPresent(shown -> Look.show(shown, finding));
-              Look.show(middle, !finding);
-              Look.show(crank, !finding);
+              shift.ifPresent(shown -> Look.show(shown, shifting));
+              Look.show(middle, !finding && !shifting);
+              Look.show(crank, !finding && !shifting);
             });
+    desk.refusalProperty()
+        .addListener((o, old, now) -> now.ifPresent(why -> tell("Not changed: " + why)));
     setAlignment(Pos.TOP_LEFT);
     getChildren().add(frame);
     setOnDragOver(this::acceptDrag);
@@ -100,16 +108,19 @@ public final class MainWindow extends StackPane {
     return keeper;
   }
 
-  private FindStation findStation() {
-    FindStation made = new FindStation(desk);
-    made.setPadding(new Insets(0, 14, 12, 14));
-    find = Optional.of(made);
-    return made;
+  /** A station laid out at once, so that the first click finds everything in its place. */
+  private static <S extends HBox> S added(S station, Pane stations, BorderPane frame) {
+    station.setPadding(new Insets(0, 14, 12, 14));
+    stations.getChildren().add(station);
+    frame.applyCss();
+    frame.layout();
+    return station;
   }
 
-  /** Whether teeth are being looked for. */
+  /** Whether teeth or states are being looked for. */
   boolean isSearching() {
-    return find.filter(FindStation::isSearching).isPresent();
+    return find.filter(FindStation::isSearching).isPresent()
+        || shift.filter(ShiftStation::isSearching).isPresent();
   }
 
   /** A picture of the face view alone. */
@@ -210,6 +221,7 @@ public final class MainWindow extends StackPane {
       case DIGIT1, NUMPAD1 -> () -> desk.stationProperty().set(Station.LAY_OUT);
       case DIGIT2, NUMPAD2 -> () -> desk.stationProperty().set(Station.DRIVE_AND_HOLD);
       case DIGIT3, NUMPAD3 -> () -> desk.stationProperty().set(Station.FIND_TEETH);
+      case DIGIT4, NUMPAD4 -> () -> desk.stationProperty().set(Station.SHIFT_PLAN);
       case PLUS, EQUALS, ADD -> () -> resizeText(1);
       case MINUS, SUBTRACT -> () -> resizeText(-1);
       case PAGE_DOWN -> () -> showNext(1);

@@ -408,12 +408,17 @@ final class EdgeBodies {
           from = Math.min(from, plane - 0.3);
           to = Math.max(to, plane + 0.3);
         }
+        case PlacedPlate plate when plate.kind() == Kind.CASE -> {
+          from = Math.min(from, plane - 0.6);
+          to = Math.max(to, plane - CASE_WIDE / 2);
+          way = way == Way.EITHER ? Way.LEFT : way;
+          bore = BORE;
+        }
         case PlacedPlate plate when isBevel(plate.kind()) -> {
-          boolean right = plate.kind() == Kind.CASE || bevelSide(plate.id()) > 0;
+          boolean right = bevelSide(plate.id()) > 0;
           from = Math.min(from, plane + (right ? BESIDE : -0.5));
           to = Math.max(to, plane + (right ? 0.5 : -BESIDE));
           way = right ? Way.RIGHT : Way.LEFT;
-          bore = plate.kind() == Kind.CASE ? BORE : bore;
         }
         case PlacedCarrier carrier when !isStepped(carrier) && facesLeft(carrier) -> {
           from = Math.min(from, plane - 0.75);
@@ -480,9 +485,7 @@ final class EdgeBodies {
     return switch (body) {
       case PlacedWheel wheel -> wheel.teeth().internal() || wheel.hollow() > 0;
       case PlacedPlate plate ->
-          plate.kind() == Kind.PIN_RING
-              || plate.kind() == Kind.CIRCULAR_SPLINE
-              || plate.kind() == Kind.CASE;
+          plate.kind() == Kind.PIN_RING || plate.kind() == Kind.CIRCULAR_SPLINE;
       case PlacedCarrier none -> false;
       case PlacedFlex none -> false;
       case PlacedCone none -> false;

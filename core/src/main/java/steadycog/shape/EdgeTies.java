@@ -8,6 +8,7 @@ import steadycog.shape.EdgeLayout.EdgeElement;
 import steadycog.shape.EdgeLayout.EdgeLink;
 import steadycog.shape.EdgeLayout.EdgePoint;
 import steadycog.shape.EdgeLayout.EdgeWheel;
+import steadycog.train.Differential;
 import steadycog.train.Element;
 import steadycog.train.Join;
 import steadycog.train.MemberId;
@@ -74,8 +75,10 @@ final class EdgeTies {
     }
   }
 
-  private static boolean isRing(MemberId member, List<EdgeWheel> wheels) {
-    return wheels.stream().anyMatch(wheel -> wheel.id().equals(member) && wheel.isRing());
+  /** The case of a differential has a sleeve to be reached by. */
+  private boolean isRing(MemberId member, List<EdgeWheel> wheels) {
+    return !(train.partOf(member) instanceof Differential)
+        && wheels.stream().anyMatch(wheel -> wheel.id().equals(member) && wheel.isRing());
   }
 
   /** Brakes reach up to one housing; each clutch has a level of its own below. */

@@ -140,9 +140,7 @@ final class Placing {
   private static double bodyOverShaft(PlacedWheel wheel, PlacedWheel onShaft) {
     double distance = wheel.distanceTo(onShaft);
     double outside = wheel.bodyRadius() + SHAFT_RADIUS - distance;
-    return wheel.teeth().internal()
-        ? Math.min(outside, distance + SHAFT_RADIUS - tip(wheel))
-        : outside;
+    return hollow(wheel) > 0 ? Math.min(outside, distance + SHAFT_RADIUS - hollow(wheel)) : outside;
   }
 
   private boolean reaches(Mesh mesh) {
@@ -376,13 +374,14 @@ final class Placing {
     }
     double distance = a.distanceTo(b);
     double outside = a.bodyRadius() + b.bodyRadius() + CLEARANCE - distance;
-    double insideA = a.teeth().internal() ? distance + b.bodyRadius() - tip(a) : outside;
-    double insideB = b.teeth().internal() ? distance + a.bodyRadius() - tip(b) : outside;
+    double insideA = hollow(a) > 0 ? distance + b.bodyRadius() - hollow(a) : outside;
+    double insideB = hollow(b) > 0 ? distance + a.bodyRadius() - hollow(b) : outside;
     return Math.min(outside, Math.min(insideA, insideB));
   }
 
-  private static double tip(PlacedWheel ring) {
-    return ring.tipRadius();
+  /** Radius of the room inside a ring or rim; 0 for what has none. */
+  private static double hollow(PlacedWheel wheel) {
+    return wheel.teeth().internal() ? wheel.tipRadius() : wheel.hollow();
   }
 
   private boolean meshing(MemberId a, MemberId b) {

@@ -42,9 +42,18 @@ public record Train(
     places.forEach(place -> requireKnown(known, place.member()));
     requireKnown(known, roles.members());
     for (State state : shifts.states()) {
-      requireKnown(known, roles.and(state.roles()).members());
+      requireKnown(known, together(roles, state).members());
     }
     shifts.declared().forEach(element -> requireKnown(known, element.members()));
+  }
+
+  private static Roles together(Roles everywhere, State state) {
+    try {
+      return everywhere.and(state.roles());
+    } catch (IllegalArgumentException conflict) {
+      throw new IllegalArgumentException(
+          "in state " + state.name() + " " + conflict.getMessage(), conflict);
+    }
   }
 
   /** A train that runs in one way only. */
@@ -189,7 +198,9 @@ public record Train(
             after.holds().stream().filter(held -> !roles.holds().contains(held)).toList(),
             state.roles().take().isEmpty() ? Optional.empty() : after.take(),
             after.locks().stream().filter(lock -> !roles.locks().contains(lock)).toList());
-    return withRoles(base).withShifts(shifts.replacing(state.name(), new State(state.name(), own)));
+    return withShifts(ShiftPlan.NONE)
+        .withRoles(base)
+        .withShifts(shifts.replacing(state.name(), new State(state.name(), own)));
   }
 
   /** The same train with {@code part} in place of the one of that name. */

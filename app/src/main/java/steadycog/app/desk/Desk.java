@@ -54,6 +54,8 @@ public final class Desk {
   private final ObjectProperty<Station> station = new SimpleObjectProperty<>(Station.LAY_OUT);
   private final ReadOnlyObjectWrapper<Optional<String>> state =
       new ReadOnlyObjectWrapper<>(Optional.empty());
+  private final ReadOnlyObjectWrapper<Optional<String>> refusal =
+      new ReadOnlyObjectWrapper<>(Optional.empty());
   private final DoubleProperty exaggeration = new SimpleDoubleProperty(1);
   private final ObjectProperty<Preferences> preferences =
       new SimpleObjectProperty<>(Preferences.USUAL);
@@ -85,6 +87,11 @@ public final class Desk {
 
   public ReadOnlyObjectProperty<Optional<Path>> fileProperty() {
     return file.getReadOnlyProperty();
+  }
+
+  /** Why the last change that was asked for cannot be made. */
+  public ReadOnlyObjectProperty<Optional<String>> refusalProperty() {
+    return refusal.getReadOnlyProperty();
   }
 
   /** How many times their true deflection flexsplines are drawn with. */
@@ -340,11 +347,16 @@ public final class Desk {
    */
   public boolean setTeeth(MemberId member, Teeth teeth) {
     try {
-      changeTrain(train -> train.withTeeth(member, teeth));
-      return true;
+      teeth(member).ifPresent(old -> trainInView().withTeeth(member, teeth));
     } catch (IllegalArgumentException twoRings) {
       return false;
     }
+    changeTrain(train -> train.withTeeth(member, teeth));
+    return true;
+  }
+
+  private Train trainInView() {
+    return bench.get().orElseThrow().card().train();
   }
 
   /** The tooth count of a member of the train in view. */
@@ -509,7 +521,14 @@ public final class Desk {
   private void changeTrain(UnaryOperator<Train> change, String strand) {
     Optional<Card> card = sheet().card();
     if (card.isPresent()) {
-      Train changed = change.apply(card.get().train());
+      Train changed;
+      try {
+        changed = change.apply(card.get().train());
+      } catch (IllegalArgumentException impossible) {
+        refusal.set(Optional.empty());
+        refusal.set(Optional.ofNullable(impossible.getMessage()));
+        return;
+      }
       if (!changed.equals(card.get().train())) {
         change(page.get().with(sheet().with(card.get().revised(changed))), strand, true);
       }

@@ -7,7 +7,9 @@ public enum Station {
   /** Roles: who is driven, held and taken off, and what comes of it. */
   DRIVE_AND_HOLD("Drive & hold"),
   /** Tooth counts for a ratio. */
-  FIND_TEETH("Find teeth");
+  FIND_TEETH("Find teeth"),
+  /** Brakes, clutches and the states that they make. */
+  SHIFT_PLAN("Shift plan");
 
   private final String title;
 

@@ -1,5 +1,6 @@
 package steadycog.app.geartable;
 
+import java.util.Optional;
 import javafx.scene.Group;
 import javafx.scene.shape.Line;
 import javafx.scene.shape.Polygon;
@@ -12,6 +13,8 @@ import steadycog.shape.PlacedCone;
 final class ConeView extends BodyView {
   private static final double SHAFT_SHARE = 0.34;
   private static final double LEAST_GAP = 2.5;
+
+  private static final double TAG = 30;
 
   private final Group side = new Group();
   private final Rotate lie = new Rotate();
@@ -78,6 +81,13 @@ final class ConeView extends BodyView {
       teeth.getChildren().get(k).setVisible(k < cone().teeth());
     }
     roll();
+  }
+
+  /** Beyond the end of its shaft. */
+  @Override
+  Optional<TagSpot> tagSpot() {
+    double end = (cone().length() / 2 + cone().shaft()) * scale() + TAG;
+    return Optional.of(new TagSpot(end, cone().towards() + Math.PI, false));
   }
 
   @Override

@@ -9,6 +9,7 @@ import java.util.TreeMap;
 import javafx.scene.Group;
 import javafx.scene.layout.Pane;
 import javafx.scene.shape.Line;
+import javafx.scene.text.Text;
 import steadycog.app.desk.Bench;
 import steadycog.app.desk.Desk;
 import steadycog.app.look.Look;
@@ -22,15 +23,16 @@ import steadycog.shape.EdgeLayout.EdgeWheel;
 import steadycog.train.Element;
 import steadycog.train.Element.Brake;
 import steadycog.train.MemberId;
+import steadycog.train.Part;
 import steadycog.train.Role;
 
 /**
  * The train from the side: which wheel sits on which shaft, in which plane, and where it is held.
  * Nodes are kept from one train to the next, since making them anew is what costs.
  */
-final class EdgeView extends Pane {
+public final class EdgeView extends Pane {
   private static final double MARGIN = 14;
-  private static final double WIDEST_PLANE = 96;
+  private static final double WIDEST_PLANE = 104;
   private static final double FACE_SHARE = 0.34;
   private static final double NAME_HEIGHT = 13;
 
@@ -46,6 +48,9 @@ final class EdgeView extends Pane {
   private static final double CUP_END = 0.45;
   private static final double INSIDE = 0.2;
 
+  /** A bevel gear before its plane is named on its left. */
+  private static final double BEFORE = 0.42;
+
   /** Where a carrier's plate ends behind its plane. */
   private static final double BEHIND = 0.33;
 
@@ -56,6 +61,7 @@ final class EdgeView extends Pane {
   private final Group walls = new Group();
   private final Group shafts = new Group();
   private final Group bodies = new Group();
+  private final Group captions = new Group();
   private final EdgeTiesView ties = new EdgeTiesView();
   private final List<ShaftView> shaftViews = new ArrayList<>();
   private final Map<EdgeKey, EdgeBody> bodyViews = new HashMap<>();
@@ -69,11 +75,11 @@ final class EdgeView extends Pane {
   /** A member's body, by which of several it is. */
   private record EdgeKey(MemberId id, int copy) {}
 
-  EdgeView(Desk desk) {
+  public EdgeView(Desk desk) {
     this.desk = desk;
     getStyleClass().add("edge-view");
     setId("edge-view");
-    for (Group group : new Group[] {walls, shafts, ties, bodies}) {
+    for (Group group : new Group[] {walls, shafts, ties, bodies, captions}) {
       group.setManaged(false);
       getChildren().add(group);
     }
@@ -90,8 +96,8 @@ final class EdgeView extends Pane {
 
   private void rebuild() {
     Optional<Bench> bench = desk.bench();
-    boolean room = getHeight() >= 4 * MARGIN && getWidth() >= 4 * MARGIN;
-    boolean drawn = bench.isPresent() && room && isVisible();
+    boolean large = getHeight() >= 4 * MARGIN && getWidth() >= 4 * MARGIN;
+    boolean drawn = bench.isPresent() && large && isVisible();
     getChildren().forEach(child -> child.setVisible(drawn));
     if (!drawn) {
       return;
@@ -103,13 +109,16 @@ final class EdgeView extends Pane {
     planes = layout.planes();
     boolean named = !layout.carriers().isEmpty() || !layout.cups().isEmpty();
     rightWall = planes - (named ? -ROOM_FOR_NAMES : 0.25);
-    scale = (getHeight() - 2 * MARGIN) / (range[1] - range[0]);
+    boolean several = bench.get().card().train().parts().size() > 1;
+    double room = getHeight() - (several ? 3 : 2) * MARGIN;
+    scale = room / (range[1] - range[0]);
     pitch = Math.min(WIDEST_PLANE, (getWidth() - 12 * MARGIN) / planes);
     left = getWidth() / 2 - pitch * planes / 2;
-    middle = getHeight() / 2 + (range[0] + range[1]) / 2 * scale;
+    middle = MARGIN + room / 2 + (range[0] + range[1]) / 2 * scale;
     placeWalls();
     placeShafts(bench.get(), layout);
     placeBodies(bench.get(), layout);
+    placeCaptions(bench.get(), layout);
     ties.show(layout, bench.get().study().train().rolesInForce(), this::x, this::y, scale);
     showSelection();
   }
@@ -235,7 +244,11 @@ final class EdgeView extends Pane {
     double rim = wheel.bore() > 0 ? 0.9 * wheel.outer() : 0;
     boolean core = inSet && wheel.inner() == 0 && wheel.root() == 0;
     // What fills the middle of a drive is named on itself.
-    double beside = core ? wheel.at() - INSIDE : wheel.plane() + (inSet ? BEHIND : FACE_SHARE / 2);
+    boolean before = wheel.at() < wheel.plane() && wheel.copy() == 0 && wheel.wide() < FACE_SHARE;
+    double beside =
+        core || before
+            ? wheel.at() - (before ? BEFORE : INSIDE)
+            : wheel.plane() + (inSet ? BEHIND : FACE_SHARE / 2);
     if (!named) {
       nameOf(key, beside, wheel.height() + rim, wheel.plane(), names);
     }
@@ -250,7 +263,43 @@ final class EdgeView extends Pane {
     if (free) {
       names.add(y);
     }
-    body(key).showName(free ? Sign.shortName(key.id) : "", x(atPlane) + 5, y - 4);
+    body(key).showName(free ? nameIn(key.id) : "", x(atPlane) + 5, y - 4);
+  }
+
+  /** Members of a set go by their own names: the set's stands over it. */
+  private String nameIn(MemberId id) {
+    boolean captioned = desk.partOf(id).filter(part -> !part.inLine().isEmpty()).isPresent();
+    return captioned ? Sign.ownName(id) : Sign.shortName(id);
+  }
+
+  /** The names of sets and drives under the middle of their planes. */
+  private void placeCaptions(Bench bench, EdgeLayout layout) {
+    int used = 0;
+    for (Part part : bench.card().train().parts()) {
+      if (part.name().isEmpty() || part.inLine().isEmpty()) {
+        continue;
+      }
+      double plane = planeOf(part, layout);
+      if (used == captions.getChildren().size()) {
+        captions.getChildren().add(Look.styled(new Text(), "part-caption"));
+      }
+      Text caption = (Text) captions.getChildren().get(used++);
+      caption.setText(part.name());
+      caption.setX(x(plane) - caption.getLayoutBounds().getWidth() / 2);
+      caption.setY(getHeight() - 3);
+      caption.setVisible(true);
+    }
+    for (int k = used; k < captions.getChildren().size(); k++) {
+      captions.getChildren().get(k).setVisible(false);
+    }
+  }
+
+  private static double planeOf(Part part, EdgeLayout layout) {
+    return layout.wheels().stream()
+        .filter(wheel -> wheel.id().part().equals(part.name()))
+        .mapToInt(EdgeWheel::plane)
+        .average()
+        .orElse(0);
   }
 
   private EdgeBody body(EdgeKey key) {

@@ -125,9 +125,9 @@ final class PlateView extends BodyView {
           case PIN_RING, CIRCULAR_SPLINE -> new TagSpot(outerRadius(), Math.toRadians(-52), false);
           case DISC -> new TagSpot(0.9 * outerRadius(), Math.toRadians(-128), false);
           case ECCENTRIC, GENERATOR -> new TagSpot(0, 0, false);
-          case CROWN -> new TagSpot(0.55 * outerRadius(), Math.toRadians(-40), false);
+          case CROWN -> new TagSpot(0.85 * outerRadius(), Math.toRadians(-40), false);
           case SIDE -> new TagSpot(0, 0, false);
-          case CASE -> new TagSpot(outerRadius(), Math.toRadians(-45), false);
+          case CASE -> new TagSpot(outerRadius(), Math.toRadians(140), false);
           case SHAFT -> new TagSpot(0, 0, false);
         });
   }

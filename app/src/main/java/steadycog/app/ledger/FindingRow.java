@@ -25,7 +25,7 @@ import steadycog.check.Finding;
 import steadycog.check.Severity;
 
 /** One finding with its margin, its cures to click, and advice; a click chooses its member. */
-final class FindingRow extends HBox {
+public final class FindingRow extends HBox {
   private static final double SEVERITY_WIDTH = 58;
 
   private final Desk desk;
@@ -45,7 +45,7 @@ final class FindingRow extends HBox {
   private final List<Button> buttons = new ArrayList<>();
   private final Tooltip rule = new Tooltip();
 
-  FindingRow(Desk desk) {
+  public FindingRow(Desk desk) {
     this.desk = desk;
     getStyleClass().add("finding");
     severity.setMinWidth(SEVERITY_WIDTH);
@@ -62,7 +62,8 @@ final class FindingRow extends HBox {
     getChildren().addAll(icon, severity, words);
   }
 
-  void show(Finding finding) {
+  /** Shows another finding. */
+  public void show(Finding finding) {
     String word = finding.severity().word();
     icon.show(icon(finding.severity()));
     STATES.forEach((each, state) -> pseudoClassStateChanged(state, each == finding.severity()));

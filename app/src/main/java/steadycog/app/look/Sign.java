@@ -105,7 +105,7 @@ public final class Sign {
     if (id.part().isEmpty()) {
       return name;
     }
-    boolean fits = id.toString().length() <= LONGEST_NAME || id.part().length() <= SHORT_PART;
+    boolean fits = id.toString().length() <= LONGEST_NAME || id.part().length() <= SHORT_PART + 2;
     return (fits ? id.part() + "." : id.part().substring(0, SHORT_PART) + "\u2026") + name;
   }
 }
