@@ -18,9 +18,10 @@ final class KeyMap extends StackPane {
       List.of(
           List.of(
               new Entry("D H T F", "drive, hold, take off, free the chosen member"),
-              new Entry("L", "lock it to the member chosen next"),
+              new Entry("L J", "lock it, or join it for good, to the member chosen next"),
+              new Entry("S", "the next state of a shift plan"),
               new Entry("+ \u2212", "a tooth more or fewer (or scroll on it)"),
-              new Entry("M K I", "add a wheel: meshing, keyed, idler behind it"),
+              new Entry("M K I", "add a wheel: meshing (also round a ring), keyed, idler"),
               new Entry("P O W", "a planet more, fewer; a second row of planets"),
               new Entry("Del", "take it out"),
               new Entry("\u2190 \u2192", "choose the member before, behind"),
@@ -32,7 +33,7 @@ final class KeyMap extends StackPane {
               new Entry("space, 0", "run or stop the crank; back to the marks")),
           List.of(
               new Entry("Ctrl+L, Esc", "to the train line, back to the drawing"),
-              new Entry("Ctrl+1 2 3", "lay out; drive & hold; find teeth"),
+              new Entry("Ctrl+1 2 3 4", "lay out; drive & hold; find teeth; shift plan"),
               new Entry("Enter, C", "a candidate to the bench; keep it to compare"),
               new Entry("Ctrl+Z", "undo"),
               new Entry("Ctrl+Shift+Z", "redo (also Ctrl+Y)"),

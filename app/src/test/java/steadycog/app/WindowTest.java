@@ -4,7 +4,6 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 import static org.mockito.ArgumentMatchers.any;
-import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.verify;
 import static org.mockito.Mockito.when;
 
@@ -18,7 +17,6 @@ import javafx.geometry.Bounds;
 import javafx.geometry.VerticalDirection;
 import javafx.scene.AccessibleRole;
 import javafx.scene.Node;
-import javafx.scene.Parent;
 import javafx.scene.control.ButtonBase;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.Slider;
@@ -30,14 +28,8 @@ import javafx.scene.input.Clipboard;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import javafx.scene.shape.Polygon;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
-import org.testfx.api.FxRobot;
-import org.testfx.api.FxToolkit;
 import org.testfx.util.WaitForAsyncUtils;
-import steadycog.app.SteadyCogApp.Opened;
 import steadycog.app.desk.Station;
 import steadycog.format.demo.TernRock;
 import steadycog.format.file.JobFiles;
@@ -47,61 +39,7 @@ import steadycog.search.Kind;
 import steadycog.search.Wanted;
 
 /** The real window, driven by keys and mouse on the platform without a display. */
-class WindowTest {
-  @TempDir Path folder;
-  @TempDir Path memory;
-  private final FxRobot robot = new FxRobot();
-  private final FileDialogs dialogs = mock(FileDialogs.class);
-  private Opened opened;
-
-  @BeforeEach
-  void openWindow() throws TimeoutException {
-    FxToolkit.registerPrimaryStage();
-    FxToolkit.setupStage(stage -> opened = SteadyCogApp.open(stage, dialogs, memory));
-    settle();
-  }
-
-  @AfterEach
-  void closeWindow() throws TimeoutException {
-    FxToolkit.cleanupStages();
-  }
-
-  private static void settle() {
-    WaitForAsyncUtils.waitForFxEvents();
-  }
-
-  private <N extends Node> N find(String id, Class<N> kind) {
-    return robot.lookup(id).queryAs(kind);
-  }
-
-  private String text(String id) {
-    return find(id, Labeled.class).getText();
-  }
-
-  private String cell(String member, int column) {
-    Node row = robot.lookup("#row-" + member).query();
-    return ((Labeled) ((Parent) row).getChildrenUnmodifiable().get(column)).getText();
-  }
-
-  private void type(String card) {
-    robot.clickOn("#train-line").write(card);
-    settle();
-  }
-
-  private void press(KeyCode... keys) {
-    robot.push(keys);
-    settle();
-  }
-
-  private void focusTable() {
-    robot.interact(() -> find("#gear-table", Node.class).requestFocus());
-  }
-
-  private void clickWheel(String name) {
-    robot.clickOn("#row-" + name);
-    settle();
-  }
-
+class WindowTest extends InWindow {
   @Test
   void aDesignerTypesATrainDrivesItTurnsTheCrankSavesAndComesBack() throws Exception {
     type("parallel 18 ~ 72 = 20 ~ 80 = 17 ~ 136");

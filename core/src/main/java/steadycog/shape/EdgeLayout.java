@@ -57,11 +57,11 @@ public record EdgeLayout(
       double bore,
       Way hung) {
 
-    double top() {
+    public double top() {
       return height + outer;
     }
 
-    double bottom() {
+    public double bottom() {
       return height - outer;
     }
 

@@ -89,26 +89,31 @@ final class Planes {
 
   /** The next plane from {@code at} where {@code member}, with all rows of its set, has room. */
   private int beside(MemberId member, MemberId at) {
-    boolean sameSet = member.part().equals(at.part());
     OptionalInt known = known(member);
-    if (!sameSet && known.isPresent()) {
+    if (known.isPresent()) {
       return known.getAsInt() + row(member);
     }
-    int step = sameSet && row(member) < row(at) ? -1 : 1;
-    int rows = sameSet ? 1 : rows(member);
     Set<Integer> taken = new HashSet<>();
     int line = lines.of(member);
     planes.forEach(
         (other, plane) -> {
           if (lines.of(other) == line) {
-            taken.add(plane);
+            reserve(other, plane, taken);
           }
         });
     int first = planes.get(at);
-    while (isTaken(taken, first, rows)) {
-      first += step;
+    while (isTaken(taken, first, rows(member))) {
+      first++;
     }
-    return sameSet ? first : first + row(member);
+    return first + row(member);
+  }
+
+  /** A member takes the planes of all rows of its set. */
+  private void reserve(MemberId member, int plane, Set<Integer> taken) {
+    int first = plane - row(member);
+    for (int row = 0; row < rows(member); row++) {
+      taken.add(first + row);
+    }
   }
 
   private static boolean isTaken(Set<Integer> taken, int first, int rows) {

@@ -77,11 +77,10 @@ public final class Rims {
     return GearOutline.rootRadius(teeth, Cut.of(train, ring));
   }
 
-  /** The fewest teeth of a wheel that goes round {@code ring}; empty for what is no ring. */
-  public static OptionalDouble fewestTeeth(Train train, MemberId ring) {
-    OptionalDouble least = hollow(train, ring);
-    return least.isEmpty()
-        ? least
-        : OptionalDouble.of(Math.ceil(2 * (least.getAsDouble() + BasicRack.ISO_53_A.dedendum())));
+  /** The fewest teeth of a wheel that goes round {@code member}, or round its whole part. */
+  public static double fewestTeeth(Train train, MemberId member) {
+    double least =
+        hollow(train, member).orElseGet(() -> Drives.radius(train, train.partOf(member)) + WALL);
+    return Math.ceil(2 * (least + BasicRack.ISO_53_A.dedendum()));
   }
 }

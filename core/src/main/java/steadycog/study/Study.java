@@ -73,6 +73,14 @@ public record Study(
     return TwoInputs.of(this);
   }
 
+  /**
+   * The two inputs of the train, or those that it would have without the path that gears the second
+   * from the first, the second then turning as it is geared; empty for any other train.
+   */
+  public Optional<TwoInputs> inputsToRegulate() {
+    return twoInputs().or(() -> feedback().map(path -> TwoInputs.of(path, this)));
+  }
+
   /** The path that gears a second input from the first; empty where there is none. */
   public Optional<FeedbackPath> feedback() {
     return FeedbackPath.of(train, motion);

@@ -3,7 +3,9 @@ package steadycog.study;
 import java.util.List;
 import java.util.Optional;
 import org.apache.commons.numbers.fraction.BigFraction;
+import steadycog.motion.FeedbackPath;
 import steadycog.number.Exact;
+import steadycog.number.Quantity;
 import steadycog.number.Unit;
 import steadycog.train.Drive;
 import steadycog.train.MemberId;
@@ -45,6 +47,20 @@ public record TwoInputs(
                 both.get(0),
                 both.get(1),
                 study.torques().external(output)));
+  }
+
+  /** The inputs that {@code path} ties: the second drive turns as it is geared. */
+  static TwoInputs of(FeedbackPath path, Study study) {
+    Drive first = study.motion().mechanism().roles().drives().getFirst();
+    Quantity speed = first.statedSpeed();
+    Quantity geared = new Quantity(speed.value().multiply(path.gearing()), speed.unit());
+    return new TwoInputs(
+        first,
+        new Drive(path.second(), Optional.of(geared), Optional.empty()),
+        path.output(),
+        path.a(),
+        path.b(),
+        study.torques().external(path.output()));
   }
 
   /**

@@ -4,6 +4,7 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
@@ -116,5 +117,41 @@ class EdgeLayoutTest {
     assertEquals(Way.RIGHT, shaft(cup, "flex").way());
     EdgeWheel spline = wheels(cup, "circular").getFirst();
     assertTrue(wheels(cup, "flex").getFirst().outer() < spline.outer());
+  }
+
+  /**
+   * Sets on one line are drawn beside each other from the front, behind each other from the side.
+   */
+  @Test
+  void setsOfACombinedTrainNeverLieOnEachOther() {
+    Random random = new Random(17);
+    for (int run = 0; run < 60; run++) {
+      Train train = RandomTrains.combined(random);
+      FaceLayout face = FaceLayout.of(train);
+      List<Placed> middles = new ArrayList<>();
+      face.bodies().stream()
+          .filter(body -> body instanceof PlacedCarrier || body instanceof PlacedPlate)
+          .filter(body -> body.copy() == 0 && body.orbit().isEmpty())
+          .forEach(middles::add);
+      for (Placed a : middles) {
+        for (Placed b : middles) {
+          boolean apart = !a.id().part().equals(b.id().part());
+          double distance = Math.hypot(a.x() - b.x(), a.y() - b.y());
+          assertTrue(!apart || distance >= a.bodyRadius() + b.bodyRadius(), train.toString());
+        }
+      }
+      Axes lines = Axes.of(train);
+      EdgeLayout edge = EdgeLayout.of(train, face, train.shifts().elements());
+      for (EdgeLayout.EdgeWheel a : edge.wheels()) {
+        for (EdgeLayout.EdgeWheel b : edge.wheels()) {
+          boolean apart = !a.id().part().equals(b.id().part());
+          boolean inLine = lines.of(a.id()) == lines.of(b.id());
+          assertTrue(!apart || !inLine || a.plane() != b.plane(), train.toString());
+        }
+      }
+      double[] range = edge.range();
+      edge.elements()
+          .forEach(one -> assertTrue(one.level() >= range[0] && one.level() <= range[1]));
+    }
   }
 }

@@ -61,6 +61,7 @@ public final class Desk {
       new SimpleObjectProperty<>(Preferences.USUAL);
   private final History history = new History();
   private final Crank crank = new Crank(this);
+  private final Simulation simulation = new Simulation(this);
   private Job saved = page.get().job();
   private String strand = "";
 
@@ -114,6 +115,10 @@ public final class Desk {
 
   public Crank crank() {
     return crank;
+  }
+
+  public Simulation simulation() {
+    return simulation;
   }
 
   public Job job() {
@@ -203,6 +208,17 @@ public final class Desk {
           return new Roles(drives, roles.holds(), roles.take(), roles.locks());
         },
         "second drive");
+  }
+
+  /** Drives a member as well as what is driven first, instead of any second drive. */
+  public void driveAlso(Drive drive) {
+    changeRoles(
+        roles -> {
+          Roles freed = roles.freeing(drive.member());
+          List<Drive> drives = new ArrayList<>(freed.drives().stream().limit(1).toList());
+          drives.add(drive);
+          return new Roles(drives, freed.holds(), freed.take(), freed.locks());
+        });
   }
 
   /** Gives all teeth a size. */
@@ -389,6 +405,11 @@ public final class Desk {
   /** Lets a new wheel mesh with a wheel of a chain, at its end or as a branch, and chooses it. */
   public void meshWheel(MemberId member) {
     build(train -> WheelWork.meshed(train, member));
+  }
+
+  /** Whether a wheel can be cut on the outside of {@code member}: a ring, carrier or disc. */
+  public boolean canHaveRim(MemberId member) {
+    return bench.get().filter(b -> WheelWork.canHaveRim(b.card().train(), member)).isPresent();
   }
 
   /** Keys a new wheel to the shaft of a wheel of a chain and chooses it. */
@@ -588,14 +609,15 @@ public final class Desk {
       state.set(Optional.empty());
     }
     problems.set(sheet.draft().map(Desk::problemsOf).orElse(List.of()));
+    // First, since views that follow the bench ask about the chosen member.
+    if (selection.get().filter(member -> !knows(sheet.card(), member)).isPresent()) {
+      selection.set(Optional.empty());
+    }
     Optional<Card> shown = bench.get().map(Bench::card);
     boolean sameState = state().equals(state.get()) || state.get().isEmpty();
     if (!shown.equals(sheet.card()) || !sameState) {
       bench.set(sheet.card().map(card -> Bench.of(card, state.get())));
       state.set(state());
-    }
-    if (selection.get().filter(member -> !knows(member)).isPresent()) {
-      selection.set(Optional.empty());
     }
   }
 
@@ -608,17 +630,15 @@ public final class Desk {
     }
   }
 
-  private boolean knows(MemberId member) {
-    return bench
-        .get()
-        .filter(b -> b.card().train().members().stream().anyMatch(m -> m.id().equals(member)))
+  private static boolean knows(Optional<Card> card, MemberId member) {
+    return card.filter(c -> c.train().members().stream().anyMatch(m -> m.id().equals(member)))
         .isPresent();
   }
 
   // ---- what is in view
 
   public void select(Optional<MemberId> member) {
-    selection.set(member.filter(this::knows));
+    selection.set(member.filter(id -> knows(bench.get().map(Bench::card), id)));
   }
 
   /**

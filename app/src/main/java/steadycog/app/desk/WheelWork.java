@@ -5,6 +5,7 @@ import java.util.Optional;
 import java.util.function.Function;
 import steadycog.shape.PlanetGeometry;
 import steadycog.shape.PlanetPlaces;
+import steadycog.shape.Rims;
 import steadycog.train.Bevel;
 import steadycog.train.ChainEdit;
 import steadycog.train.Cycloidal;
@@ -13,6 +14,7 @@ import steadycog.train.Member;
 import steadycog.train.MemberId;
 import steadycog.train.Parallel;
 import steadycog.train.Part;
+import steadycog.train.PartEdit;
 import steadycog.train.Planetary;
 import steadycog.train.Planetary.Row;
 import steadycog.train.Shaft;
@@ -29,6 +31,7 @@ final class WheelWork {
   private static final int KEYED_TEETH = 18;
   private static final int IDLER_TEETH = 24;
   private static final int FEWEST_IN_RING = 12;
+  private static final int RIM_SPARE = 4;
   private static final int FURTHEST_STEP = 6;
 
   private WheelWork() {}
@@ -40,7 +43,31 @@ final class WheelWork {
             .filter(Teeth::internal)
             .map(ring -> Math.max(FEWEST_IN_RING, ring.count() / 3))
             .orElse(MESHED_TEETH);
-    return inChain(train, member, old -> ChainEdit.meshWith(old, member, Teeth.external(count)));
+    return canHaveRim(train, member)
+        ? rimmed(train, member)
+        : inChain(train, member, old -> ChainEdit.meshWith(old, member, Teeth.external(count)));
+  }
+
+  /** Whether {@code member} can carry a wheel on its outside: a ring, carrier or disc. */
+  static boolean canHaveRim(Train train, MemberId member) {
+    return switch (train.partOf(member)) {
+      case Planetary set ->
+          set.carrierId().equals(member)
+              || teeth(train, member).filter(Teeth::internal).isPresent();
+      case Cycloidal drive -> !drive.eccentricId().equals(member);
+      case StrainWave drive -> drive.circularId().equals(member);
+      case Differential sides -> sides.caseId().equals(member);
+      case Parallel none -> false;
+      case Bevel none -> false;
+      case Shaft none -> false;
+    };
+  }
+
+  /** Teeth round the member, as few as go round it, and a wheel beside them. */
+  private static Train rimmed(Train train, MemberId member) {
+    int fewest = (int) Math.ceil(Rims.fewestTeeth(train, member));
+    return PartEdit.rim(
+        train, member, Teeth.external(fewest + RIM_SPARE), Teeth.external(IDLER_TEETH));
   }
 
   /** A new wheel keyed to the shaft of {@code member}. */

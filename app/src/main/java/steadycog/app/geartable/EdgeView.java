@@ -20,6 +20,8 @@ import steadycog.shape.EdgeLayout.EdgeCone;
 import steadycog.shape.EdgeLayout.EdgeCup;
 import steadycog.shape.EdgeLayout.EdgeShaft;
 import steadycog.shape.EdgeLayout.EdgeWheel;
+import steadycog.train.Bevel;
+import steadycog.train.Differential;
 import steadycog.train.Element;
 import steadycog.train.Element.Brake;
 import steadycog.train.MemberId;
@@ -249,9 +251,29 @@ public final class EdgeView extends Pane {
         core || before
             ? wheel.at() - (before ? BEFORE : INSIDE)
             : wheel.plane() + (inSet ? BEHIND : FACE_SHARE / 2);
-    if (!named) {
+    if (!named && isBevel(wheel)) {
+      nameBevel(key, wheel, names);
+    } else if (!named) {
       nameOf(key, beside, wheel.height() + rim, wheel.plane(), names);
     }
+  }
+
+  private boolean isBevel(EdgeWheel wheel) {
+    return desk.partOf(wheel.id())
+        .filter(
+            part ->
+                part instanceof Bevel
+                    || part instanceof Differential sides && !sides.caseId().equals(wheel.id()))
+        .isPresent();
+  }
+
+  /** A crown is named above itself, the sides of a differential below their case. */
+  private void nameBevel(EdgeKey key, EdgeWheel wheel, Map<Integer, List<Double>> names) {
+    boolean crown = desk.partOf(wheel.id()).filter(Bevel.class::isInstance).isPresent();
+    double at = crown ? wheel.at() + 0.1 : wheel.at() - 0.22;
+    double height = crown ? wheel.top() : wheel.bottom() - 0.8 * wheel.outer();
+    names.computeIfAbsent(wheel.plane(), none -> new ArrayList<>());
+    body(key).showName(nameIn(key.id), x(at) + 5, y(height) + (crown ? 10 : 0));
   }
 
   /** Names of one plane stand above each other; one that would cover another is left out. */

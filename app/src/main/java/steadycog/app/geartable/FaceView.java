@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.OptionalInt;
 import javafx.scene.Group;
 import javafx.scene.layout.Pane;
+import javafx.scene.text.Text;
 import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.app.desk.Bench;
 import steadycog.app.desk.Desk;
@@ -50,6 +51,7 @@ final class FaceView extends Pane {
   private final Desk desk;
   private final Group bodies = new Group();
   private final TagLayer tags = new TagLayer();
+  private final Group captions = new Group();
   private final ContactMarks contacts = new ContactMarks();
   private final Map<Key, BodyView> views = new HashMap<>();
   private final FaceHand hand;
@@ -70,7 +72,9 @@ final class FaceView extends Pane {
     hand = new FaceHand(desk, this);
     bodies.setManaged(false);
     tags.setManaged(false);
-    getChildren().addAll(bodies, contacts, tags);
+    captions.setManaged(false);
+    captions.setMouseTransparent(true);
+    getChildren().addAll(bodies, contacts, captions, tags);
     contacts.setManaged(false);
     Look.clip(this);
     widthProperty().addListener(o -> rebuild());
@@ -124,6 +128,7 @@ final class FaceView extends Pane {
     boolean room = getWidth() >= 2 * MARGIN && getHeight() >= 2 * MARGIN;
     bodies.setVisible(bench.isPresent() && room);
     tags.setVisible(bodies.isVisible());
+    captions.setVisible(bodies.isVisible());
     contacts.setVisible(bodies.isVisible());
     if (!bodies.isVisible()) {
       return;
@@ -152,6 +157,7 @@ final class FaceView extends Pane {
     contacts.forget();
     showRoles(bench.get());
     tags.place(bench.get(), shown);
+    placeCaptions(bench.get());
     showSelection();
     if (desk.exaggerationProperty().get() != 1) {
       exaggerate();
@@ -165,6 +171,27 @@ final class FaceView extends Pane {
    */
   private static double stepped(double fitting) {
     return Math.pow(SCALE_STEP, Math.floor(Math.log(fitting) / Math.log(SCALE_STEP)));
+  }
+
+  /** The names of sets over them. */
+  private void placeCaptions(Bench bench) {
+    captions.getChildren().clear();
+    for (Part part : bench.card().train().parts()) {
+      if (TagLayer.isCaptioned(part)) {
+        double top = Double.MAX_VALUE;
+        double middle = 0;
+        for (BodyView view : views.values()) {
+          if (view.id().part().equals(part.name())) {
+            top = Math.min(top, view.getTranslateY() - view.outerRadius());
+            middle = view.middleX();
+          }
+        }
+        Text caption = Look.styled(new Text(part.name()), "part-caption");
+        caption.setX(middle - caption.getLayoutBounds().getWidth() / 2);
+        caption.setY(top - 5);
+        captions.getChildren().add(caption);
+      }
+    }
   }
 
   private BodyView added(BodyView view) {

@@ -83,6 +83,7 @@ public final class GearTable extends BorderPane {
     HBox.setHgrow(table, Priority.ALWAYS);
     setCenter(beside);
     setBottom(below);
+    setTop(new StateBar(desk));
     widthProperty().addListener(o -> placeBoard());
     heightProperty().addListener(o -> placeBoard());
     placeBoard();
@@ -240,6 +241,8 @@ public final class GearTable extends BorderPane {
       case T -> chosen.ifPresent(desk::take);
       case F -> chosen.ifPresent(desk::free);
       case L -> strip.startLock();
+      case J -> strip.startJoin();
+      case S -> StateBar.step(desk, 1);
       case E -> toggleEdge();
       case M -> chosen.ifPresent(desk::meshWheel);
       case K -> chosen.ifPresent(desk::keyWheel);

@@ -128,7 +128,7 @@ final class PlateView extends BodyView {
           case CROWN -> new TagSpot(0.85 * outerRadius(), Math.toRadians(-40), false);
           case SIDE -> new TagSpot(0, 0, false);
           case CASE -> new TagSpot(outerRadius(), Math.toRadians(140), false);
-          case SHAFT -> new TagSpot(0, 0, false);
+          case SHAFT -> new TagSpot(outerRadius() + 13, Math.toRadians(-90), false);
         });
   }
 

@@ -37,8 +37,11 @@ final class RoleStrip extends FlowPane {
   private final List<Button> setTools;
   private final List<Button> discTools;
   private final Button remove;
+  private final Button rim;
+  private final PartMenu parts;
   private final Button addRow;
-  private Optional<MemberId> lockFrom = Optional.empty();
+  private Optional<MemberId> tieFrom = Optional.empty();
+  private boolean joining;
 
   RoleStrip(Desk desk) {
     this.desk = desk;
@@ -63,7 +66,13 @@ final class RoleStrip extends FlowPane {
                 "lock to …",
                 "L",
                 "Make two members turn as one: a clutch",
-                m -> startLock()));
+                m -> startLock()),
+            button(
+                Icon.LOCKED,
+                "join to \u2026",
+                "J",
+                "Make two members one body; joined already, they are parted",
+                m -> startJoin()));
     chainTools =
         List.of(
             build(
@@ -105,7 +114,14 @@ final class RoleStrip extends FlowPane {
     getChildren().addAll(discTools);
     remove =
         build("remove", "Del", "Take this wheel, or a set's sun or ring, out", desk::removeWheel);
-    getChildren().add(remove);
+    rim =
+        build(
+            "+ rim",
+            "M",
+            "Teeth on the outside of this ring, carrier or disc, and a wheel that meshes with them",
+            desk::meshWheel);
+    parts = new PartMenu(desk);
+    getChildren().addAll(rim, remove, parts);
     chosen.setMinWidth(Region.USE_PREF_SIZE);
     desk.selectionProperty().addListener((o, old, now) -> chosen(now));
     desk.pageProperty().addListener(o -> cancelLock());
@@ -138,6 +154,8 @@ final class RoleStrip extends FlowPane {
     discTools.forEach(
         tool -> Look.show(tool, laying && part.filter(Cycloidal.class::isInstance).isPresent()));
     Look.show(remove, laying);
+    Look.show(rim, laying && desk.selection().filter(desk::canHaveRim).isPresent());
+    Look.show(parts, laying && desk.bench().isPresent());
   }
 
   private Button build(String word, String key, String help, Consumer<MemberId> action) {
@@ -196,27 +214,44 @@ final class RoleStrip extends FlowPane {
   }
 
   private void chosen(Optional<MemberId> member) {
-    if (lockFrom.isPresent() && member.isPresent() && !member.equals(lockFrom)) {
-      MemberId from = lockFrom.get();
-      lockFrom = Optional.empty();
-      desk.lock(from, member.get());
+    if (tieFrom.isPresent() && member.isPresent() && !member.equals(tieFrom)) {
+      MemberId from = tieFrom.get();
+      tieFrom = Optional.empty();
+      if (joining) {
+        desk.join(from, member.get());
+      } else {
+        desk.lock(from, member.get());
+      }
     }
     boolean any = member.isPresent();
     chosen.setText(member.map(Sign::called).orElse("Choose a member"));
     chosen.setTooltip(member.map(id -> new Tooltip(Glossary.of(id))).orElse(null));
     showTeeth();
     showTools();
-    getChildren().stream().skip(1).forEach(button -> button.setDisable(!any));
+    getChildren().stream()
+        .skip(1)
+        .filter(tool -> tool != parts)
+        .forEach(button -> button.setDisable(!any));
   }
 
   /** The next member chosen is locked to the one chosen now. */
   void startLock() {
-    lockFrom = desk.selection();
-    lockFrom.ifPresent(id -> chosen.setText("Lock " + id + " to … choose a second member"));
+    startTie(false, "Lock ");
+  }
+
+  /** The next member chosen becomes one body with the one chosen now, or is parted from it. */
+  void startJoin() {
+    startTie(true, "Join ");
+  }
+
+  private void startTie(boolean join, String verb) {
+    joining = join;
+    tieFrom = desk.selection();
+    tieFrom.ifPresent(id -> chosen.setText(verb + id + " to \u2026 choose a second member"));
   }
 
   void cancelLock() {
-    lockFrom = Optional.empty();
+    tieFrom = Optional.empty();
     chosen(desk.selection());
   }
 }

@@ -11,7 +11,11 @@ import steadycog.app.geartable.BodyView.TagSpot;
 import steadycog.app.geartable.TagPlaces.Disc;
 import steadycog.app.look.Sign;
 import steadycog.number.AngularSpeed;
+import steadycog.train.Cycloidal;
 import steadycog.train.MemberId;
+import steadycog.train.Part;
+import steadycog.train.Planetary;
+import steadycog.train.StrainWave;
 
 /** The tags of all members, one each, where they hide little and are not hidden. */
 final class TagLayer extends Group {
@@ -55,11 +59,23 @@ final class TagLayer extends Group {
       double y = -spot.get().radius() * Math.sin(spot.get().angle());
       places.take(
           new Disc(view.getTranslateX() + x, view.getTranslateY() + y, 0), WheelTag.SMALL_RADIUS);
-      tag.show(Sign.shortName(view.id()), "", way, true);
+      tag.show(name(bench, view.id()), "", way, true);
       tag.tie(x, y, spot.get().turning());
     } else if (view instanceof WheelView wheel) {
-      placeOnWheel(places, tag, wheel, front, way);
+      placeOnWheel(bench, places, tag, wheel, front, way);
     }
+  }
+
+  /** Members of a set go by their own names: the set's stands over it. */
+  private static String name(Bench bench, MemberId id) {
+    return isCaptioned(bench.card().train().partOf(id)) ? Sign.ownName(id) : Sign.shortName(id);
+  }
+
+  /** Whether a part's name stands over it: those whose members are all round one axis. */
+  static boolean isCaptioned(Part part) {
+    boolean set =
+        part instanceof Planetary || part instanceof Cycloidal || part instanceof StrainWave;
+    return set && !part.name().isEmpty();
   }
 
   private WheelTag added() {
@@ -69,7 +85,7 @@ final class TagLayer extends Group {
   }
 
   private static void placeOnWheel(
-      TagPlaces places, WheelTag tag, WheelView wheel, List<BodyView> front, int way) {
+      Bench bench, TagPlaces places, WheelTag tag, WheelView wheel, List<BodyView> front, int way) {
     double covered = 0;
     List<Disc> over = new ArrayList<>();
     for (BodyView other : front) {
@@ -87,7 +103,7 @@ final class TagLayer extends Group {
         carried
             ? places.take(disc(wheel), radius)
             : places.place(disc(wheel), inner, solid, over, radius);
-    tag.show(Sign.shortName(wheel.id()), wheel.wheel().teeth().toString(), way, small);
+    tag.show(name(bench, wheel.id()), wheel.wheel().teeth().toString(), way, small);
     tag.tie(place.x() - wheel.getTranslateX(), place.y() - wheel.getTranslateY(), false);
   }
 

@@ -57,6 +57,8 @@ final class SpeedLine extends Pane {
         y0 - inputs.output(first, reach) * scaleY);
     put(now, x0 + second * scaleX, y0 - inputs.output(first, second) * scaleY);
     put(direct, x0 + first * scaleX, y0 - first * scaleY);
+    direct.setVisible(inputs.direct());
+    directWord.setVisible(inputs.direct());
     directWord.setX(direct.getCenterX() + 8);
     directWord.setY(direct.getCenterY() + (inputs.b().signum() > 0 ? 14 : -6));
     stop.setVisible(inputs.stop().isPresent());

@@ -1,5 +1,6 @@
 package steadycog.app.ledger;
 
+import java.util.List;
 import java.util.Optional;
 import javafx.scene.control.Label;
 import javafx.scene.control.Slider;
@@ -7,6 +8,7 @@ import javafx.scene.layout.VBox;
 import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.app.desk.Bench;
 import steadycog.app.desk.Desk;
+import steadycog.app.desk.Preferences;
 import steadycog.app.look.Look;
 import steadycog.app.look.Sign;
 import steadycog.number.Exact;
@@ -14,6 +16,7 @@ import steadycog.number.Quantity;
 import steadycog.number.Unit;
 import steadycog.study.Study;
 import steadycog.study.TwoInputs;
+import steadycog.study.TwoInputs.Powers;
 
 /** With two drives: the output over the second one's speed, and a slider to set it. */
 final class TwoInputsPanel extends VBox {
@@ -25,6 +28,8 @@ final class TwoInputsPanel extends VBox {
   private final Label points = Look.label("", "soft");
   private final Slider slider = new Slider();
   private final SpeedLine line = new SpeedLine();
+  private final PanelTable power = new PanelTable();
+  private final Label powers = new Label();
   private boolean showing;
 
   TwoInputsPanel(Desk desk) {
@@ -37,7 +42,10 @@ final class TwoInputsPanel extends VBox {
     slider.setAccessibleText("Speed of the second input");
     slider.valueProperty().addListener(o -> slid());
     slider.valueChangingProperty().addListener((o, was, is) -> endDrag(is));
-    getChildren().addAll(Look.label("Two inputs", "caption"), formula, line, slider, points);
+    powers.setWrapText(true);
+    powers.setId("input-powers");
+    getChildren()
+        .addAll(Look.label("Two inputs", "caption"), formula, line, slider, points, power, powers);
     desk.benchProperty().addListener(o -> show());
     show();
   }
@@ -88,11 +96,10 @@ final class TwoInputsPanel extends VBox {
                             + unit.symbol()
                             + " and is reversed beyond; ")
                 .orElse("")
-            + "direct at "
-            + Sign.number(first)
-            + " "
-            + unit.symbol()
-            + ".");
+            + (inputs.direct()
+                ? "direct at " + Sign.number(first) + " " + unit.symbol() + "."
+                : ""));
+    showPowers(inputs, first, second, unit);
     double reach = Math.max(1.4 * Math.abs(first), Math.max(1.3 * Math.abs(stop.orElse(0.0)), 0.1));
     showing = true;
     if (!slider.isValueChanging()) {
@@ -105,6 +112,56 @@ final class TwoInputsPanel extends VBox {
     slider.setAccessibleText("Speed of " + two + " in " + unit.symbol());
     showing = false;
     line.show(inputs, first, second, slider.getMax(), unit);
+  }
+
+  /** Torque and power of each input as they are now and over the sweep, with the load as it is. */
+  private void showPowers(TwoInputs inputs, double first, double second, Unit unit) {
+    power.getChildren().clear();
+    Optional<Powers> now = inputs.powers(first, second, unit);
+    Optional<List<BigFraction>> torques = inputs.torques();
+    Look.show(power, now.isPresent());
+    Look.show(powers, now.isPresent());
+    if (now.isEmpty() || torques.isEmpty()) {
+      return;
+    }
+    Preferences shown = desk.preferences();
+    double nm = shown.torque().inBase();
+    double watt = shown.power().inBase();
+    power.row(
+        new Label(""),
+        PanelTable.head(shown.torque().symbol(), "Torque from outside, the load kept as it is"),
+        PanelTable.head(shown.power().symbol(), "Positive enters, negative leaves"),
+        PanelTable.head("", ""));
+    power.row(
+        new Label(Sign.shortName(inputs.first().member())),
+        PanelTable.figure(Sign.number(torques.get().getFirst().doubleValue() / nm)),
+        PanelTable.figure(Sign.number(now.get().first() / watt)),
+        PanelTable.figure(way(now.get().first())));
+    power.row(
+        new Label(Sign.shortName(inputs.second().member())),
+        PanelTable.figure(Sign.number(torques.get().getLast().doubleValue() / nm)),
+        PanelTable.figure(Sign.number(now.get().second() / watt)),
+        PanelTable.figure(way(now.get().second())));
+    String brakes =
+        torques.get().getLast().signum() == 0
+            ? ""
+            : Sign.shortName(inputs.second().member())
+                + " brakes while it turns "
+                + (torques.get().getLast().signum() > 0 ? "clockwise" : "counter-clockwise")
+                + ". ";
+    double circulating = now.get().circulating();
+    powers.setText(
+        brakes
+            + (circulating == 0
+                ? "No power circulates now."
+                : Sign.number(circulating / watt)
+                    + " "
+                    + shown.power().symbol()
+                    + " go in at one input and come back at the other."));
+  }
+
+  private static String way(double watts) {
+    return watts > 0 ? "drives" : watts < 0 ? "brakes" : "rests";
   }
 
   private void slid() {

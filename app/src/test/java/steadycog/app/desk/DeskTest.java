@@ -28,9 +28,13 @@ import steadycog.number.Exact;
 import steadycog.number.Quantity;
 import steadycog.number.Unit;
 import steadycog.shape.Placed;
+import steadycog.train.Bevel;
+import steadycog.train.Bevel.Side;
+import steadycog.train.Element;
 import steadycog.train.Member;
 import steadycog.train.MemberId;
 import steadycog.train.Mesh;
+import steadycog.train.ShiftPlan;
 
 class DeskTest {
   @TempDir Path folder;
@@ -130,7 +134,7 @@ class DeskTest {
     MemberId one = members.get(random.nextInt(members.size())).id();
     MemberId two = members.get(random.nextInt(members.size())).id();
     boolean small = members.size() < 14;
-    switch (random.nextInt(18)) {
+    switch (random.nextInt(24)) {
       case 0 -> desk.drive(one);
       case 1 -> desk.hold(one);
       case 2 -> desk.take(one);
@@ -146,7 +150,32 @@ class DeskTest {
       case 14 -> build(small, () -> desk.keyWheel(one));
       case 15 -> desk.changePlanets(one, random.nextInt(-1, 2));
       case 16 -> configure(random);
+      case 17 -> shift(random, one, two);
+      case 18 -> desk.addElement(new Element.Brake(one));
+      case 19 -> desk.join(one, two);
+      case 20 ->
+          build(small, () -> desk.addPart(new Bevel("b", 11, 43, Side.LEFT, Optional.empty())));
+      case 21 -> desk.removePart(one);
       default -> desk.showSheet(random.nextInt(desk.job().sheets().size()));
+    }
+  }
+
+  /** Something with the states of the train in view. */
+  private void shift(Random random, MemberId one, MemberId two) {
+    ShiftPlan plan = desk.bench().orElseThrow().card().train().shifts();
+    if (plan.states().isEmpty() || random.nextInt(4) == 0) {
+      desk.addState();
+      return;
+    }
+    String name = plan.states().get(random.nextInt(plan.states().size())).name();
+    switch (random.nextInt(6)) {
+      case 0 -> desk.showState(name);
+      case 1 -> desk.removeState(name);
+      case 2 -> desk.moveState(name, random.nextInt(-1, 2));
+      case 3 -> desk.renameState(name, "s" + random.nextInt(5));
+      case 4 -> plan.elements().stream().findFirst().ifPresent(desk::dropElement);
+      default ->
+          desk.toggle(name, one.equals(two) ? new Element.Brake(one) : Element.Clutch.of(one, two));
     }
   }
 
@@ -170,7 +199,7 @@ class DeskTest {
     Card card = desk.sheet().card().orElseThrow();
     assertEquals(card, bench.card());
     assertEquals(card.train(), Card.read(card.text()).train());
-    assertEquals(card.train(), bench.study().train());
+    assertEquals(bench.state().map(card.train()::in).orElseGet(card::train), bench.study().train());
     assertEquals(
         card.train().members().stream().map(Member::id).collect(Collectors.toSet()),
         bench.study().layout().bodies().stream().map(Placed::id).collect(Collectors.toSet()));

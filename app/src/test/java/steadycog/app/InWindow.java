@@ -1,0 +1,74 @@
+package steadycog.app;
+
+import static org.mockito.Mockito.mock;
+
+import java.nio.file.Path;
+import java.util.concurrent.TimeoutException;
+import javafx.scene.Node;
+import javafx.scene.Parent;
+import javafx.scene.control.Labeled;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.io.TempDir;
+import org.testfx.api.FxRobot;
+import org.testfx.api.FxToolkit;
+import org.testfx.util.WaitForAsyncUtils;
+import steadycog.app.SteadyCogApp.Opened;
+
+/** The real window, driven by keys and mouse on the platform without a display. */
+abstract class InWindow {
+  @TempDir Path folder;
+  @TempDir Path memory;
+  final FxRobot robot = new FxRobot();
+  final FileDialogs dialogs = mock(FileDialogs.class);
+  Opened opened;
+
+  @BeforeEach
+  void openWindow() throws TimeoutException {
+    FxToolkit.registerPrimaryStage();
+    FxToolkit.setupStage(stage -> opened = SteadyCogApp.open(stage, dialogs, memory));
+    settle();
+  }
+
+  @AfterEach
+  void closeWindow() throws TimeoutException {
+    FxToolkit.cleanupStages();
+  }
+
+  static void settle() {
+    WaitForAsyncUtils.waitForFxEvents();
+  }
+
+  <N extends Node> N find(String id, Class<N> kind) {
+    return robot.lookup(id).queryAs(kind);
+  }
+
+  String text(String id) {
+    return find(id, Labeled.class).getText();
+  }
+
+  String cell(String member, int column) {
+    Node row = robot.lookup("#row-" + member).query();
+    return ((Labeled) ((Parent) row).getChildrenUnmodifiable().get(column)).getText();
+  }
+
+  void type(String card) {
+    robot.clickOn("#train-line").write(card);
+    settle();
+  }
+
+  void press(KeyCode... keys) {
+    robot.push(keys);
+    settle();
+  }
+
+  void focusTable() {
+    robot.interact(() -> find("#gear-table", Node.class).requestFocus());
+  }
+
+  void clickWheel(String name) {
+    robot.clickOn("#row-" + name);
+    settle();
+  }
+}
