@@ -86,18 +86,30 @@ public final class PlanChecks {
                     Finding.of("seldom-useful", Severity.NOTE, List.of())
                         .with("state", name)
                         .with("ratio", one.reductionText())));
+    checkSpeeds(motion, name);
+  }
+
+  private void checkSpeeds(Motion motion, String state) {
+    List<MemberId> fast = new ArrayList<>();
+    MemberId fastest = motion.mechanism().bodies().getFirst();
+    BigFraction most = BigFraction.ZERO;
     for (MemberId member : motion.mechanism().bodies()) {
-      motion
-          .turnsPerInputTurn(member)
-          .map(BigFraction::abs)
-          .filter(PlanChecks::isOverspeed)
-          .ifPresent(
-              times ->
-                  found.add(
-                      Finding.of("overspeed", Severity.WARNING, List.of(member))
-                          .with("state", name)
-                          .with("member", member)
-                          .with("times", Figures.significant(times.doubleValue(), 3))));
+      BigFraction times =
+          motion.turnsPerInputTurn(member).map(BigFraction::abs).orElse(BigFraction.ZERO);
+      if (isOverspeed(times)) {
+        fast.add(member);
+      }
+      if (times.compareTo(most) > 0) {
+        most = times;
+        fastest = member;
+      }
+    }
+    if (!fast.isEmpty()) {
+      found.add(
+          Finding.of("overspeed", Severity.WARNING, fast)
+              .with("state", state)
+              .with("fastest", fastest)
+              .with("times", Figures.significant(most.doubleValue(), 3)));
     }
   }
 

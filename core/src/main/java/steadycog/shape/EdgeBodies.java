@@ -57,6 +57,7 @@ final class EdgeBodies {
   private final List<EdgeCarrier> carriers = new ArrayList<>();
   private final List<EdgeCup> cups = new ArrayList<>();
   private final List<EdgeCone> cones = new ArrayList<>();
+  private List<Element> elements = List.of();
 
   EdgeBodies(Train train, FaceLayout face, Map<Integer, Double> heights) {
     this.train = train;
@@ -66,7 +67,8 @@ final class EdgeBodies {
     firstPlane = face.bodies().stream().mapToInt(Placed::plane).min().orElse(0);
   }
 
-  EdgeLayout layout(List<Element> elements) {
+  EdgeLayout layout(List<Element> shown) {
+    elements = shown;
     List<PlacedWheel> once = face.wheels().stream().filter(w -> w.copy() == 0).toList();
     once.forEach(wheel -> wheels.add(at(wheel, height(wheel.id()), 0)));
     face.carriers().forEach(one -> carriers.add(carrier(one)));
@@ -107,7 +109,21 @@ final class EdgeBodies {
         ring ? wheel.tipRadius() : wheel.hollow(),
         ring ? 0 : wheel.rootRadius(),
         ring && inSet(wheel.id()) ? bore(wheel) : 0,
-        !ring ? Way.EITHER : inSet(wheel.id()) && !isBehind(wheel.id()) ? Way.LEFT : Way.RIGHT);
+        !ring || isLoose(wheel)
+            ? Way.EITHER
+            : inSet(wheel.id()) && !isBehind(wheel.id()) ? Way.LEFT : Way.RIGHT);
+  }
+
+  /**
+   * Whether a ring among several sets needs no shaft: nothing drives it or takes it off, and it is
+   * held by its brake, if at all.
+   */
+  private boolean isLoose(Placed body) {
+    boolean several = train.parts().stream().filter(part -> !part.inLine().isEmpty()).count() > 1;
+    Role role = train.rolesInForce().of(body.id());
+    boolean braked = elements.contains(new Element.Brake(body.id()));
+    boolean shafted = role == Role.DRIVE || role == Role.TAKE || role == Role.HOLD && !braked;
+    return several && isRing(body) && inSet(body.id()) && !shafted;
   }
 
   /** Whether a wheel lies in the second row of its set and is no part of a body in the first. */
@@ -387,7 +403,7 @@ final class EdgeBodies {
       case PlacedFlex flex -> true;
       case PlacedCone cone -> false;
       case PlacedCarrier carrier -> !isStepped(carrier) || hasRole(carrier);
-      case PlacedWheel wheel -> wheel.orbit().isEmpty();
+      case PlacedWheel wheel -> wheel.orbit().isEmpty() && !isLoose(wheel);
     };
   }
 

@@ -34,6 +34,12 @@ final class Placing {
   /** Between pieces of a train that nothing ties, in modules. */
   private static final double PIECE_GAP = 4;
 
+  /** The same for each module of height, so that names have room. */
+  private static final double PIECE_GAP_SHARE = 0.12;
+
+  /** Pieces are laid out as wide as the view above a side view. */
+  private static final double WIDE_ASPECT = 2.6;
+
   private static final double CLASH_COST = 10_000;
   private static final double HIDDEN_AXIS_COST = 30;
   private static final double COVER_COST = 0.6;
@@ -255,10 +261,11 @@ final class Placing {
     double[] box = placedBox;
     double[] last = pieces.getLast();
     double level = (last[1] + last[3]) / 2;
+    double gap = PIECE_GAP + PIECE_GAP_SHARE * (own[3] - own[1]);
     double[][] places = {
-      {last[2] - own[0] + PIECE_GAP, level},
-      {box[2] - own[0] + PIECE_GAP, (box[1] + box[3]) / 2},
-      {box[0] - own[0], box[1] - own[3] - PIECE_GAP}
+      {last[2] - own[0] + gap, level},
+      {box[2] - own[0] + gap, (box[1] + box[3]) / 2},
+      {box[0] - own[0], box[1] - own[3] - gap}
     };
     double best = Double.MAX_VALUE;
     double[] choice = places[1];
@@ -267,7 +274,7 @@ final class Placing {
       double cost = pieces.stream().anyMatch(piece -> overlap(piece, there)) ? CLASH_COST : 0;
       cost +=
           Math.max(
-              (Math.max(box[2], there[2]) - Math.min(box[0], there[0])) / DESK_ASPECT,
+              (Math.max(box[2], there[2]) - Math.min(box[0], there[0])) / WIDE_ASPECT,
               Math.max(box[3], there[3]) - Math.min(box[1], there[1]));
       if (cost < best) {
         best = cost;

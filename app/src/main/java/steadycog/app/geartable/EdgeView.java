@@ -36,6 +36,10 @@ public final class EdgeView extends Pane {
   private static final double MARGIN = 14;
   private static final double WIDEST_PLANE = 104;
   private static final double FACE_SHARE = 0.34;
+
+  /** Walls, and shafts outside of them, in planes. */
+  private static final double BESIDES = 1.7;
+
   private static final double NAME_HEIGHT = 13;
 
   /** Stands for a plate or cup beside the bodies of a member. */
@@ -114,8 +118,8 @@ public final class EdgeView extends Pane {
     boolean several = bench.get().card().train().parts().size() > 1;
     double room = getHeight() - (several ? 3 : 2) * MARGIN;
     scale = room / (range[1] - range[0]);
-    pitch = Math.min(WIDEST_PLANE, (getWidth() - 12 * MARGIN) / planes);
-    left = getWidth() / 2 - pitch * planes / 2;
+    pitch = Math.min(WIDEST_PLANE, (getWidth() - 6 * MARGIN) / (planes + BESIDES));
+    left = getWidth() / 2 - pitch * (planes + 0.35) / 2;
     middle = MARGIN + room / 2 + (range[0] + range[1]) / 2 * scale;
     placeWalls();
     placeShafts(bench.get(), layout);

@@ -19,6 +19,8 @@ import steadycog.train.StrainWave;
 
 /** The tags of all members, one each, where they hide little and are not hidden. */
 final class TagLayer extends Group {
+  private static final double LEAST_RADIUS = 72;
+
   private final Map<MemberId, WheelTag> tags = new HashMap<>();
   private final Map<MemberId, BodyView> bodies = new HashMap<>();
 
@@ -29,7 +31,7 @@ final class TagLayer extends Group {
     for (int k = order.size() - 1; k >= 0; k--) {
       BodyView view = order.get(k);
       boolean covered = view.isBehind() && view instanceof WheelView wheel && !wheel.isRing();
-      if (view.isFirst() && !covered) {
+      if (view.isFirst() && !covered && !isCramped(bench, view, order)) {
         bodies.put(view.id(), view);
         place(bench, places, view, order.subList(k + 1, order.size()));
       }
@@ -69,6 +71,19 @@ final class TagLayer extends Group {
   /** Members of a set go by their own names: the set's stands over it. */
   private static String name(Bench bench, MemberId id) {
     return isCaptioned(bench.card().train().partOf(id)) ? Sign.ownName(id) : Sign.shortName(id);
+  }
+
+  /** In a set drawn so small that its tags would hide it only its name is shown. */
+  private static boolean isCramped(Bench bench, BodyView view, List<BodyView> all) {
+    if (!isCaptioned(bench.card().train().partOf(view.id()))) {
+      return false;
+    }
+    double largest = 0;
+    for (BodyView other : all) {
+      boolean same = other.id().part().equals(view.id().part());
+      largest = same ? Math.max(largest, other.outerRadius()) : largest;
+    }
+    return largest < LEAST_RADIUS;
   }
 
   /** Whether a part's name stands over it: those whose members are all round one axis. */

@@ -130,8 +130,10 @@ final class FoundList extends VBox {
       CheckBox box = new CheckBox(Sign.exact(state.ratio().reduction()));
       box.setId("found-" + k);
       box.setTooltip(new Tooltip(ways(state)));
+      box.setMinWidth(USE_PREF_SIZE);
       boxes.add(box);
       Label value = new Label(Sign.number(state.ratio().reduction().doubleValue()));
+      value.setMinWidth(USE_PREF_SIZE);
       GridPane.setHalignment(value, HPos.RIGHT);
       Label by = Look.label(words(best), "small", "soft");
       by.setWrapText(true);

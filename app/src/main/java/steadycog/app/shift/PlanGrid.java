@@ -35,7 +35,7 @@ final class PlanGrid extends GridPane {
   private static final PseudoClass CURRENT = PseudoClass.getPseudoClass("current");
   private static final int ACROSS = 8;
   private static final int DOWN = 2;
-  private static final int DIGITS = 3;
+  private static final int DIGITS = 4;
 
   private final Desk desk;
   private final List<Label> names = new ArrayList<>();
@@ -128,7 +128,9 @@ final class PlanGrid extends GridPane {
   }
 
   private static Label name(String text) {
-    return Look.label(text, "board-head");
+    Label label = Look.label(text, "board-head");
+    label.setMinWidth(USE_PREF_SIZE);
+    return label;
   }
 
   private void row(ShiftTable plan, Row row, int line) {
@@ -162,7 +164,9 @@ final class PlanGrid extends GridPane {
     figure.getStyleClass().add("state-ratio");
     add(figure, column++, line);
     add(figure(mode(row)), column++, line);
-    add(figure(row.step().map(Sign::exact).orElse(Sign.DASH)), column++, line);
+    Label step = figure(row.step().map(s -> rounded(s.doubleValue())).orElse(Sign.DASH));
+    row.step().ifPresent(s -> step.setTooltip(new Tooltip("Exactly " + Sign.exact(s))));
+    add(step, column++, line);
     boolean last = line == plan.rows().size();
     Label swaps = figure(last ? Sign.DASH : Integer.toString(row.changes()));
     if (row.changes() > 1) {
@@ -229,6 +233,7 @@ final class PlanGrid extends GridPane {
             .orElse("on");
     ToggleButton button = Look.styled(new ToggleButton(on ? torque : "\u2013"), "element");
     button.setSelected(on);
+    button.setMinWidth(USE_PREF_SIZE);
     button.setMaxWidth(Double.MAX_VALUE);
     button.setId("element-" + row.state().name() + "-" + index);
     button.setAccessibleText(

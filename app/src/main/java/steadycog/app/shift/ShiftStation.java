@@ -33,6 +33,7 @@ import steadycog.train.Train;
 public final class ShiftStation extends HBox {
   private static final double RIGHT_WIDTH = 388;
   private static final double EDGE_SHARE = 0.29;
+  private static final double LEAST_HEIGHT_FOR_CHARTS = 530;
   private static final double CHART_HEIGHT = 126;
 
   private final Desk desk;
@@ -95,6 +96,7 @@ public final class ShiftStation extends HBox {
               right.setMinWidth(RIGHT_WIDTH * preferences.zoom());
               right.setPrefWidth(RIGHT_WIDTH * preferences.zoom());
             });
+    heightProperty().addListener(o -> Look.show(chart, getHeight() >= LEAST_HEIGHT_FOR_CHARTS));
     getChildren().addAll(left, right);
     Later later = Later.nextFrame(this::show);
     desk.benchProperty().addListener(o -> later.ask());
@@ -127,7 +129,7 @@ public final class ShiftStation extends HBox {
     ScrollPane scroll = new ScrollPane(findings);
     scroll.setFitToWidth(true);
     scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
-    scroll.setFitToHeight(true);
+    findings.minHeightProperty().bind(scroll.heightProperty().subtract(2));
     scroll.setMinHeight(60);
     scroll.prefHeightProperty().bind(heightProperty().multiply(EDGE_SHARE));
     return scroll;
@@ -153,7 +155,7 @@ public final class ShiftStation extends HBox {
     caption.setText(
         "Shift plan: engaged brakes and clutches show their torque in "
             + desk.preferences().torque().symbol());
-    spread.setText(plan.spread().map(one -> "spread " + Sign.exact(one)).orElse(""));
+    spread.setText(plan.spread().map(one -> "spread " + Sign.number(one.doubleValue())).orElse(""));
     empty.setText(
         desk.bench().isEmpty()
             ? "Put a train on the bench first."
