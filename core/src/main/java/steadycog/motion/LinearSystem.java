@@ -111,13 +111,28 @@ public final class LinearSystem {
     }
   }
 
+  /** The equation with the fewest terms among those that have the unknown: least is filled in. */
   private int findPivot(int column) {
+    int best = -1;
+    int fewest = Integer.MAX_VALUE;
     for (int r = rank; r < rows.length; r++) {
       if (!Exact.isZero(rows[r][column])) {
-        return r;
+        int terms = terms(rows[r], column);
+        if (terms < fewest) {
+          fewest = terms;
+          best = r;
+        }
       }
     }
-    return -1;
+    return best;
+  }
+
+  private static int terms(BigFraction[] row, int from) {
+    int terms = 0;
+    for (int c = from; c < row.length; c++) {
+      terms += Exact.isZero(row[c]) ? 0 : 1;
+    }
+    return terms;
   }
 
   private static void scale(BigFraction[] row, int column) {

@@ -31,9 +31,8 @@ public final class MotionSolver {
   }
 
   private Motion solve() {
-    LinearSystem free = new LinearSystem(relationRows(), bodies);
-    int freedoms = bodies - free.rank();
     LinearSystem driven = new LinearSystem(drivenRows(), bodies);
+    int freedoms = bodies - driven.rank() + drives.size() - dependentDrives(driven);
     if (freedoms == 0 || contradicted(driven)) {
       return jammed(freedoms);
     }
@@ -99,12 +98,18 @@ public final class MotionSolver {
         : stated;
   }
 
-  private BigFraction[][] relationRows() {
-    List<BigFraction[]> rows = new ArrayList<>();
-    for (Relation relation : mechanism.relations()) {
-      rows.add(row(relation, bodies));
+  /**
+   * How many drives add nothing to the relations: what is left of dependent equations on the
+   * drives' sides is of that rank.
+   */
+  private int dependentDrives(LinearSystem driven) {
+    BigFraction[][] rests = new BigFraction[driven.spare()][drives.size()];
+    for (int spare = 0; spare < rests.length; spare++) {
+      for (int k = 0; k < drives.size(); k++) {
+        rests[spare][k] = driven.residue(spare, k);
+      }
     }
-    return rows.toArray(BigFraction[][]::new);
+    return new LinearSystem(rests, drives.size()).rank();
   }
 
   private BigFraction[][] drivenRows() {
