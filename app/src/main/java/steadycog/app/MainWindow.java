@@ -92,6 +92,7 @@ public final class MainWindow extends StackPane {
               shift.ifPresent(shown -> Look.show(shown, shifting));
               Look.show(middle, !finding && !shifting);
               Look.show(crank, !finding && !shifting);
+              leaveHidden();
             });
     desk.refusalProperty()
         .addListener((o, old, now) -> now.ifPresent(why -> tell("Not changed: " + why)));
@@ -186,6 +187,18 @@ public final class MainWindow extends StackPane {
 
   private boolean isAsking() {
     return getChildren().getLast() instanceof Question || getChildren().getLast() instanceof KeyMap;
+  }
+
+  /** Keys go to the gear table once the station that had them is out of view. */
+  private void leaveHidden() {
+    Node owner = getScene() == null ? null : getScene().getFocusOwner();
+    boolean hidden = false;
+    for (Node at = owner; at != null; at = at.getParent()) {
+      hidden = hidden || !at.isVisible();
+    }
+    if (hidden && gearTable.getParent().isVisible()) {
+      gearTable.requestFocus();
+    }
   }
 
   private void showKeys() {

@@ -25,6 +25,9 @@ final class Shots {
   private static final int ALTITUDE = 5;
   private static final int FOCUSER = 6;
   private static final int SKY = 7;
+  private static final int SHUTTER = 8;
+  private static final int GEARED = 9;
+  private static final int TROLLEY = 10;
   private static final double EXAGGERATED = 6;
 
   private final Path folder;
@@ -103,6 +106,10 @@ final class Shots {
     shots.put("strain-wave-drive", Shots::altitude);
     shots.put("two-rows", Shots::focuser);
     shots.put("find-teeth", Shots::findTeeth);
+    shots.put("joined-sets", opened -> shutter(opened, Station.LAY_OUT));
+    shots.put("shift-plan", opened -> shutter(opened, Station.SHIFT_PLAN));
+    shots.put("feedback", Shots::geared);
+    shots.put("differential", Shots::trolley);
     shots.put("dark", Shots::dark);
     return shots;
   }
@@ -201,6 +208,23 @@ final class Shots {
     opened.desk().putDown(TernRock.job());
     opened.desk().showSheet(SKY);
     opened.desk().stationProperty().set(Station.FIND_TEETH);
+  }
+
+  private static void shutter(Opened opened, Station station) {
+    opened.desk().stationProperty().set(station);
+    opened.desk().putDown(TernRock.job());
+    opened.desk().showSheet(SHUTTER);
+    opened.desk().showState("low");
+    opened.desk().crank().drag(0.1);
+  }
+
+  private static void geared(Opened opened) {
+    opened.desk().stationProperty().set(Station.LAY_OUT);
+    drive(opened, GEARED, 8);
+  }
+
+  private static void trolley(Opened opened) {
+    drive(opened, TROLLEY, 3);
   }
 
   private static void dark(Opened opened) {

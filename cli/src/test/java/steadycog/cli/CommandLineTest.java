@@ -50,6 +50,43 @@ class CommandLineTest {
     assertTrue(out.toString().contains("51.2"), out.toString());
   }
 
+  private static final String TWO_STATES =
+      """
+      fore: planetary sun 24 planet 18 x3 ring 60
+      aft: planetary sun 24 planet 18 x3 ring 60
+      join fore.sun = aft.sun; join fore.carrier = aft.ring
+      drive fore.ring 900 rpm 2 Nm; take fore.carrier
+      state low: hold aft.carrier
+      state high: hold fore.sun
+      """;
+
+  @Test
+  void solvesEveryStateAndListsAllThatCouldBe() throws Exception {
+    assertEquals(0, run(TWO_STATES, "solve", "-", "--json"));
+    JsonNode states = new ObjectMapper().readTree(out.toString()).get("states");
+    assertEquals(2, states.size());
+    assertEquals("low", states.get(0).get("state").asText());
+    assertEquals("12/5", states.get(0).get("ratio").asText());
+    assertEquals("12/7", states.get(0).get("stepToNext").asText());
+    assertEquals("7/5", states.get(1).get("ratio").asText());
+    assertEquals("brake fore.sun", states.get(1).at("/engaged/0/element").asText());
+    assertEquals(0.8, states.get(1).at("/engaged/0/torqueNm").asDouble(), 1e-12);
+    assertEquals(0, run(TWO_STATES, "plan", "-", "--csv"));
+    String[] lines = out.toString().split("\r\n");
+    assertTrue(lines[0].startsWith("state,\"brake aft.carrier, Nm\""), lines[0]);
+    assertTrue(lines[2].startsWith("high,,0.8,determined,7/5,5/7,underdrive"), lines[2]);
+    assertEquals(0, run(TWO_STATES, "plan", "-", "--find", "--json"));
+    JsonNode found = new ObjectMapper().readTree(out.toString());
+    assertEquals(2, found.get("found").size());
+    assertTrue(found.get("whole").asBoolean());
+    assertEquals("state 1: hold aft.carrier", found.get("proposed").get(0).asText());
+    String jammed = TWO_STATES + "state bad: hold aft.carrier; hold fore.sun\n";
+    assertEquals(1, run(jammed, "check", "-"));
+    assertTrue(out.toString().contains("error state-jammed"), out.toString());
+    assertEquals(2, run(DOME, "plan", "-"));
+    assertTrue(err.toString().startsWith("-:1:1: no states on the card"), err.toString());
+  }
+
   @Test
   void unreadableInputSaysWhyInOneLineAndPrintsNothing() throws Exception {
     assertEquals(2, run("parallel 18 ~\n", "solve", "-", "--json"));

@@ -180,11 +180,18 @@ final class FaceView extends Pane {
       if (TagLayer.isCaptioned(part)) {
         double top = Double.MAX_VALUE;
         double middle = 0;
+        double level = 0;
         for (BodyView view : views.values()) {
           if (view.id().part().equals(part.name())) {
             top = Math.min(top, view.getTranslateY() - view.outerRadius());
             middle = view.middleX();
+            level = view.middleY();
           }
+        }
+        // Whatever goes round the set as well, as a rim does.
+        for (BodyView view : views.values()) {
+          boolean round = Math.hypot(view.middleX() - middle, view.middleY() - level) < 1;
+          top = round ? Math.min(top, level - view.outerRadius()) : top;
         }
         Text caption = Look.styled(new Text(part.name()), "part-caption");
         caption.setX(middle - caption.getLayoutBounds().getWidth() / 2);

@@ -76,7 +76,7 @@ final class SpeedLine extends Pane {
     top.setY(EDGE - 2);
     right.setText(Sign.shortName(inputs.second().member()) + " " + unit.symbol());
     right.setX(getWidth() - SIDE - right.getLayoutBounds().getWidth());
-    right.setY(y0 + 14);
+    right.setY(inputs.b().signum() < 0 ? y0 - 6 : y0 + 14);
   }
 
   private static void span(Line line, double x1, double y1, double x2, double y2) {

@@ -28,6 +28,7 @@ final class TwoInputsPanel extends VBox {
   private final Label points = Look.label("", "soft");
   private final Slider slider = new Slider();
   private final SpeedLine line = new SpeedLine();
+  private final PowerLine sweep = new PowerLine();
   private final PanelTable power = new PanelTable();
   private final Label powers = new Label();
   private boolean showing;
@@ -45,7 +46,15 @@ final class TwoInputsPanel extends VBox {
     powers.setWrapText(true);
     powers.setId("input-powers");
     getChildren()
-        .addAll(Look.label("Two inputs", "caption"), formula, line, slider, points, power, powers);
+        .addAll(
+            Look.label("Two inputs", "caption"),
+            formula,
+            line,
+            slider,
+            points,
+            sweep,
+            power,
+            powers);
     desk.benchProperty().addListener(o -> show());
     show();
   }
@@ -112,6 +121,7 @@ final class TwoInputsPanel extends VBox {
     slider.setAccessibleText("Speed of " + two + " in " + unit.symbol());
     showing = false;
     line.show(inputs, first, second, slider.getMax(), unit);
+    sweep.show(inputs, first, second, slider.getMax(), unit);
   }
 
   /** Torque and power of each input as they are now and over the sweep, with the load as it is. */

@@ -164,7 +164,12 @@ final class PlanGrid extends GridPane {
     figure.getStyleClass().add("state-ratio");
     add(figure, column++, line);
     add(figure(mode(row)), column++, line);
-    Label step = figure(row.step().map(s -> rounded(s.doubleValue())).orElse(Sign.DASH));
+    Label step =
+        figure(
+            row.step()
+                .filter(s -> s.signum() > 0)
+                .map(s -> rounded(s.doubleValue()))
+                .orElse(Sign.DASH));
     row.step().ifPresent(s -> step.setTooltip(new Tooltip("Exactly " + Sign.exact(s))));
     add(step, column++, line);
     boolean last = line == plan.rows().size();
