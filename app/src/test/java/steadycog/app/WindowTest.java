@@ -586,6 +586,10 @@ class WindowTest extends InWindow {
     WaitForAsyncUtils.waitFor(
         20, TimeUnit.SECONDS, () -> text("#bad-target").contains("a target has no sign"));
     robot.clickOn("#want-target").push(KeyCode.SHORTCUT, KeyCode.A).write("3.5");
+    // The word goes, and what stood below it moves up: only then is there a place to click.
+    WaitForAsyncUtils.waitFor(
+        20, TimeUnit.SECONDS, () -> !find("#bad-target", Node.class).isVisible());
+    settle();
     robot.clickOn("#want-teeth").write("9..2");
     WaitForAsyncUtils.waitFor(
         20, TimeUnit.SECONDS, () -> text("#bad-teeth").contains("smaller number first"));

@@ -177,7 +177,7 @@ final class CardReader {
     statement.next();
     Token at = statement.peek();
     String name = statement.expectWord(STATE_NAME).text();
-    if (!name.matches("[A-Za-z0-9][A-Za-z0-9_-]*")) {
+    if (!State.isName(name)) {
       throw Statement.unexpected(at, STATE_NAME);
     }
     if (stated().anyMatch(item -> item instanceof Item.OfState(State s) && s.name().equals(name))) {

@@ -23,6 +23,9 @@ final class Bevels {
   private static final double BOLT = 0.7;
   private static final int BOLTS = 8;
 
+  /** More teeth than this would blur at any size that the window has. */
+  private static final int MOST_DRAWN = 1000;
+
   private Bevels() {}
 
   static double crownRadius(Bevel pair) {
@@ -53,7 +56,13 @@ final class Bevels {
 
   private static PlacedPlate faceOn(
       MemberId id, int teeth, Kind kind, int axis, int plane, double[] at) {
-    Outline rim = GearOutline.of(Teeth.external(teeth), Detail.MEDIUM, GearOutline.DRAWN_THINNING);
+    boolean toothed = teeth <= MOST_DRAWN;
+    List<Outline> rim =
+        toothed
+            ? List.of(
+                GearOutline.of(Teeth.external(teeth), Detail.MEDIUM, GearOutline.DRAWN_THINNING))
+            : List.of();
+    List<Circle> plain = toothed ? List.of() : List.of(new Circle(0, 0, teeth / 2.0));
     double inner = teeth / 2.0 * (1 - FACE_SHARE);
     double hub = Math.max(1, HUB * inner);
     return new PlacedPlate(
@@ -66,8 +75,8 @@ final class Bevels {
         at[1],
         Optional.empty(),
         teeth / 2.0 + 1,
-        List.of(rim),
-        List.of(),
+        rim,
+        plain,
         List.of(new Circle(0, 0, inner), new Circle(0, 0, hub)),
         inner);
   }

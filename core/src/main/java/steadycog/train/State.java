@@ -2,6 +2,7 @@ package steadycog.train;
 
 import java.util.LinkedHashSet;
 import java.util.Set;
+import java.util.regex.Pattern;
 
 /**
  * A way in which a train runs: what is engaged, and whatever else differs from other states.
@@ -10,6 +11,13 @@ import java.util.Set;
  * @param roles on top of those that hold in every state
  */
 public record State(String name, Roles roles) {
+
+  private static final Pattern NAME = Pattern.compile("[A-Za-z0-9][A-Za-z0-9_-]*");
+
+  /** Whether a state can be called {@code text}. */
+  public static boolean isName(String text) {
+    return NAME.matcher(text).matches();
+  }
 
   /** The brakes and clutches that are on, brakes first. */
   public Set<Element> engaged() {

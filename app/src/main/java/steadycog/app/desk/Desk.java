@@ -25,7 +25,6 @@ import steadycog.notation.CardProblem;
 import steadycog.number.Quantity;
 import steadycog.search.Wanted;
 import steadycog.train.Drive;
-import steadycog.train.Element;
 import steadycog.train.Member;
 import steadycog.train.MemberId;
 import steadycog.train.Part;
@@ -62,6 +61,7 @@ public final class Desk {
   private final History history = new History();
   private final Crank crank = new Crank(this);
   private final Simulation simulation = new Simulation(this);
+  private final PlanWork plan = new PlanWork(this);
   private Job saved = page.get().job();
   private String strand = "";
 
@@ -254,66 +254,20 @@ public final class Desk {
     workOut(false);
   }
 
-  private void changeShifts(UnaryOperator<ShiftPlan> change) {
-    changeTrain(train -> train.withShifts(change.apply(train.shifts())));
+  /** What can be done to the plan of the train in view. */
+  public PlanWork plan() {
+    return plan;
   }
 
-  /** Engages a brake or clutch in a state, or releases it, and shows that state. */
-  public void toggle(String name, Element element) {
-    state.set(Optional.of(name));
-    changeShifts(
-        plan ->
-            plan.state(name).map(old -> plan.replacing(name, old.toggling(element))).orElse(plan));
+  /** Changes the plan of the train in view, which is then shown in the state of that name. */
+  void changeShifts(String shown, UnaryOperator<ShiftPlan> change) {
+    state.set(Optional.of(shown));
+    changeShifts(change);
     workOut(false);
   }
 
-  /** Puts a brake or clutch on the train, to be engaged by states. */
-  public void addElement(Element element) {
-    changeShifts(plan -> plan.declaring(element));
-  }
-
-  /** Takes a brake or clutch off the train, and out of all states. */
-  public void dropElement(Element element) {
-    changeShifts(plan -> plan.dropping(element));
-  }
-
-  /** Adds a state in which nothing is engaged yet, and shows it. */
-  public void addState() {
-    changeShifts(
-        plan -> {
-          String name = plan.freeName(String.valueOf(plan.states().size() + 1));
-          state.set(Optional.of(name));
-          return plan.adding(new State(name, Roles.NONE));
-        });
-  }
-
-  /** Puts {@code states} in place of those there are. */
-  public void keepStates(List<State> states) {
-    changeShifts(plan -> new ShiftPlan(plan.elements(), states));
-  }
-
-  public void removeState(String name) {
-    changeShifts(plan -> plan.without(name));
-  }
-
-  /** Moves a state up or down in the plan. */
-  public void moveState(String name, int step) {
-    changeShifts(plan -> plan.moving(name, step));
-  }
-
-  /** Gives a state another name, unless it is none or another state's. */
-  public void renameState(String name, String wanted) {
-    if (wanted.matches("[A-Za-z0-9][A-Za-z0-9_-]*") && !wanted.equals(name)) {
-      changeShifts(
-          plan -> {
-            Optional<State> old = plan.state(name);
-            if (old.isEmpty() || plan.state(wanted).isPresent()) {
-              return plan;
-            }
-            state.set(Optional.of(wanted));
-            return plan.replacing(name, new State(wanted, old.get().roles()));
-          });
-    }
+  void changeShifts(UnaryOperator<ShiftPlan> change) {
+    changeTrain(train -> train.withShifts(change.apply(train.shifts())));
   }
 
   // ---- parts of a train

@@ -74,6 +74,9 @@ final class ConeView extends BodyView {
     shaft.getPoints().setAll(end, -thick, -half, -thick, -half, thick, end, thick);
     double gap = Math.PI * large / cone().teeth();
     teeth.setVisible(gap >= LEAST_GAP);
+    if (gap < LEAST_GAP) {
+      return;
+    }
     while (teeth.getChildren().size() < cone().teeth()) {
       teeth.getChildren().add(Look.styled(new Line(), "cone-tooth"));
     }
@@ -101,7 +104,7 @@ final class ConeView extends BodyView {
   /** Puts every tooth where it stands; those on the far side are not seen. */
   private void roll() {
     double half = cone().length() / 2 * scale();
-    for (int k = 0; k < cone().teeth(); k++) {
+    for (int k = 0; teeth.isVisible() && k < cone().teeth(); k++) {
       double angle = 2 * Math.PI * (rolled + (double) k / cone().teeth());
       Line tooth = (Line) teeth.getChildren().get(k);
       double across = -Math.sin(angle) * scale();

@@ -29,11 +29,11 @@ final class ElementTools extends FlowPane {
     Button state = Look.styled(new Button("+ state"), "cure");
     state.setId("add-state");
     state.setTooltip(new Tooltip("A state in which nothing is engaged yet"));
-    state.setOnAction(e -> desk.addState());
+    state.setOnAction(e -> desk.plan().addState());
     Button brake = Look.styled(new Button("+ brake"), "cure");
     brake.setId("add-brake");
     brake.setTooltip(new Tooltip("A brake that holds this shaft against the housing"));
-    brake.setOnAction(e -> chosen(held).ifPresent(m -> desk.addElement(new Element.Brake(m))));
+    brake.setOnAction(e -> chosen(held).ifPresent(m -> desk.plan().add(new Element.Brake(m))));
     Button clutch = Look.styled(new Button("+ clutch"), "cure");
     clutch.setId("add-clutch");
     clutch.setTooltip(new Tooltip("A clutch that makes both shafts turn as one"));
@@ -65,7 +65,7 @@ final class ElementTools extends FlowPane {
     Optional<MemberId> a = chosen(one);
     Optional<MemberId> b = chosen(other);
     if (a.isPresent() && b.isPresent() && !a.equals(b)) {
-      desk.addElement(Element.Clutch.of(a.get(), b.get()));
+      desk.plan().add(Element.Clutch.of(a.get(), b.get()));
     }
   }
 

@@ -60,7 +60,7 @@ final class FoundList extends VBox {
     propose.setTooltip(
         new Tooltip(
             "The longest row of ratios worth having of which each is a single swap from the next"));
-    propose.setOnAction(e -> desk.keepStates(ShiftOrder.propose(shown)));
+    propose.setOnAction(e -> desk.plan().keep(ShiftOrder.propose(shown)));
     stop.setOnAction(e -> finder.stop());
     ScrollPane scroll = new ScrollPane(grid);
     scroll.setFitToWidth(true);
@@ -174,7 +174,7 @@ final class FoundList extends VBox {
     }
     List<State> states = ShiftOrder.of(ticked);
     if (!states.isEmpty()) {
-      desk.keepStates(states);
+      desk.plan().keep(states);
     }
   }
 }

@@ -121,7 +121,7 @@ final class PlanGrid extends GridPane {
     Button drop = Look.styled(new Button("\u00d7"), "plain");
     drop.setAccessibleText("Take " + element + " off the train");
     drop.setTooltip(new Tooltip("Take " + element + " off the train"));
-    drop.setOnAction(e -> desk.dropElement(element));
+    drop.setOnAction(e -> desk.plan().drop(element));
     HBox line = new HBox(2, icon.node(), drop);
     line.setAlignment(Pos.CENTER);
     return line;
@@ -248,7 +248,7 @@ final class PlanGrid extends GridPane {
             (on ? "Release " : "Engage ")
                 + element
                 + (on ? "; it takes " + torque + " " + desk.preferences().torque().symbol() : "")));
-    button.setOnAction(e -> desk.toggle(row.state().name(), element));
+    button.setOnAction(e -> desk.plan().toggle(row.state().name(), element));
     return button;
   }
 
@@ -256,9 +256,9 @@ final class PlanGrid extends GridPane {
     String name = row.state().name();
     HBox tools =
         new HBox(
-            tool("\u2191", "Move state " + name + " up", () -> desk.moveState(name, -1)),
-            tool("\u2193", "Move state " + name + " down", () -> desk.moveState(name, 1)),
-            tool("\u00d7", "Take state " + name + " out", () -> desk.removeState(name)));
+            tool("\u2191", "Move state " + name + " up", () -> desk.plan().move(name, -1)),
+            tool("\u2193", "Move state " + name + " down", () -> desk.plan().move(name, 1)),
+            tool("\u00d7", "Take state " + name + " out", () -> desk.plan().remove(name)));
     tools.setMinWidth(USE_PREF_SIZE);
     tools.setAlignment(Pos.CENTER_RIGHT);
     return tools;
@@ -281,7 +281,7 @@ final class PlanGrid extends GridPane {
     field.setOnAction(
         e -> {
           getChildren().remove(field);
-          desk.renameState(name, field.getText().strip());
+          desk.plan().rename(name, field.getText().strip());
         });
     field
         .focusedProperty()

@@ -151,7 +151,7 @@ class DeskTest {
       case 15 -> desk.changePlanets(one, random.nextInt(-1, 2));
       case 16 -> configure(random);
       case 17 -> shift(random, one, two);
-      case 18 -> desk.addElement(new Element.Brake(one));
+      case 18 -> desk.plan().add(new Element.Brake(one));
       case 19 -> desk.join(one, two);
       case 20 ->
           build(small, () -> desk.addPart(new Bevel("b", 11, 43, Side.LEFT, Optional.empty())));
@@ -164,18 +164,19 @@ class DeskTest {
   private void shift(Random random, MemberId one, MemberId two) {
     ShiftPlan plan = desk.bench().orElseThrow().card().train().shifts();
     if (plan.states().isEmpty() || random.nextInt(4) == 0) {
-      desk.addState();
+      desk.plan().addState();
       return;
     }
     String name = plan.states().get(random.nextInt(plan.states().size())).name();
     switch (random.nextInt(6)) {
       case 0 -> desk.showState(name);
-      case 1 -> desk.removeState(name);
-      case 2 -> desk.moveState(name, random.nextInt(-1, 2));
-      case 3 -> desk.renameState(name, "s" + random.nextInt(5));
-      case 4 -> plan.elements().stream().findFirst().ifPresent(desk::dropElement);
+      case 1 -> desk.plan().remove(name);
+      case 2 -> desk.plan().move(name, random.nextInt(-1, 2));
+      case 3 -> desk.plan().rename(name, "s" + random.nextInt(5));
+      case 4 -> plan.elements().stream().findFirst().ifPresent(desk.plan()::drop);
       default ->
-          desk.toggle(name, one.equals(two) ? new Element.Brake(one) : Element.Clutch.of(one, two));
+          desk.plan()
+              .toggle(name, one.equals(two) ? new Element.Brake(one) : Element.Clutch.of(one, two));
     }
   }
 
