@@ -182,7 +182,8 @@ public record EdgeLayout(
    * @param elements brakes and clutches to be shown
    */
   public static EdgeLayout of(Train train, FaceLayout face, List<Element> elements) {
-    return new EdgeBodies(train, face, EdgeFolding.heights(train, face)).layout(elements);
+    EdgeFacts facts = new EdgeFacts(train, face, EdgeFolding.heights(train, face), elements);
+    return new EdgeBodies(train, face, facts).layout(elements);
   }
 
   /** Least and greatest height of anything. */
