@@ -11,13 +11,13 @@ import java.util.stream.Collectors;
 import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.motion.Motion;
 import steadycog.motion.RatioBoard;
-import steadycog.number.Exact;
 import steadycog.number.Figures;
 import steadycog.number.Mode;
 import steadycog.number.Ratio;
 import steadycog.train.MemberId;
 import steadycog.train.ShiftPlan;
 import steadycog.train.State;
+import steadycog.train.Take;
 import steadycog.train.Train;
 
 /** Rules about a shift plan as a whole: its states side by side. */
@@ -25,16 +25,16 @@ public final class PlanChecks {
   /** A member faster than this many times the input is worth a word (Müller). */
   public static final int OVERSPEED = 3;
 
-  /** A ratio or step as near to 1 : 1 as this is seldom worth its parts. */
-  private static final BigFraction NEAR = Exact.of(115, 100);
-
   private final List<State> states;
   private final List<Motion> motions;
   private final List<Finding> found = new ArrayList<>();
 
-  private PlanChecks(List<State> states, List<Motion> motions) {
-    this.states = states;
+  private final Set<MemberId> shafts;
+
+  private PlanChecks(Train train, List<Motion> motions) {
+    states = train.shifts().states();
     this.motions = motions;
+    shafts = Set.copyOf(RatioBoard.shafts(train));
   }
 
   public static boolean isOverspeed(BigFraction times) {
@@ -47,7 +47,7 @@ public final class PlanChecks {
    * @param motions one a state, in the order of the plan
    */
   public static List<Finding> of(Train train, List<Motion> motions) {
-    PlanChecks checks = new PlanChecks(train.shifts().states(), motions);
+    PlanChecks checks = new PlanChecks(train, motions);
     for (int k = 0; k < motions.size(); k++) {
       checks.checkState(k);
       if (k + 1 < motions.size()) {
@@ -55,7 +55,7 @@ public final class PlanChecks {
       }
     }
     checks.checkTwins();
-    checks.checkHeld(train);
+    checks.checkHeld();
     checks.found.sort(Comparator.comparing(Finding::severity).reversed());
     return List.copyOf(checks.found);
   }
@@ -75,11 +75,14 @@ public final class PlanChecks {
       return;
     }
     Optional<Ratio> ratio = motion.ratio();
-    if (ratio.isEmpty()) {
-      found.add(Finding.of("state-neutral", Severity.NOTE, motion.floating()).with("state", name));
+    Optional<MemberId> take = motion.mechanism().roles().take().map(Take::member);
+    if (ratio.isEmpty() && take.isPresent()) {
+      Finding neutral =
+          Finding.of("state-neutral", Severity.NOTE, loose(motion)).with("state", name);
+      found.add(motion.floating().contains(take.get()) ? neutral : neutral.worded("rest"));
     }
     ratio
-        .filter(one -> one.mode() != Mode.DIRECT && isNear(one.reduction()))
+        .filter(one -> one.mode() != Mode.DIRECT && one.isNearOne())
         .ifPresent(
             one ->
                 found.add(
@@ -87,6 +90,11 @@ public final class PlanChecks {
                         .with("state", name)
                         .with("ratio", one.reductionText())));
     checkSpeeds(motion, name);
+  }
+
+  /** Shafts that float; what is inside of sets cannot be held. */
+  private List<MemberId> loose(Motion motion) {
+    return motion.floating().stream().filter(shafts::contains).toList();
   }
 
   private void checkSpeeds(Motion motion, String state) {
@@ -113,12 +121,6 @@ public final class PlanChecks {
     }
   }
 
-  private static boolean isNear(BigFraction ratio) {
-    BigFraction size = ratio.abs();
-    BigFraction larger = size.compareTo(BigFraction.ONE) < 0 ? size.reciprocal() : size;
-    return larger.compareTo(NEAR) <= 0;
-  }
-
   /** Neighbours so near to each other that one of them is hardly needed, or with a hard change. */
   private void checkStep(int k) {
     Optional<Ratio> here = motions.get(k).ratio();
@@ -133,7 +135,9 @@ public final class PlanChecks {
     }
     if (here.isPresent() && next.isPresent()) {
       BigFraction step = here.get().reduction().divide(next.get().reduction());
-      if (step.signum() > 0 && isNear(step) && step.compareTo(BigFraction.ONE) != 0) {
+      if (step.signum() > 0
+          && new Ratio(step).isNearOne()
+          && step.compareTo(BigFraction.ONE) != 0) {
         found.add(
             Finding.of("small-step", Severity.NOTE, List.of())
                 .with("from", states.get(k).name())
@@ -161,8 +165,7 @@ public final class PlanChecks {
   }
 
   /** Members that float in every state: no brake or clutch reaches them. */
-  private void checkHeld(Train train) {
-    Set<MemberId> shafts = Set.copyOf(RatioBoard.shafts(train));
+  private void checkHeld() {
     List<Motion> turning =
         motions.stream().filter(motion -> motion.status() != Motion.Status.JAMMED).toList();
     List<MemberId> never =

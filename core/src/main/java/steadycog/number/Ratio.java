@@ -11,6 +11,9 @@ import org.apache.commons.numbers.fraction.BigFraction;
  * @param reduction i, exact
  */
 public record Ratio(BigFraction reduction) {
+  /** A ratio or step nearer to 1 : 1 than this is seldom worth its parts. */
+  public static final BigFraction NEAR_ONE = Exact.of(115, 100);
+
   private static final int DECIMALS = 4;
 
   public Ratio {
@@ -31,6 +34,13 @@ public record Ratio(BigFraction reduction) {
 
   public Mode mode() {
     return Mode.of(reduction);
+  }
+
+  /** Whether it is so near to 1 : 1, either way and in either direction, as to be of little use. */
+  public boolean isNearOne() {
+    BigFraction size = reduction.abs();
+    BigFraction larger = size.compareTo(BigFraction.ONE) < 0 ? size.reciprocal() : size;
+    return larger.compareTo(NEAR_ONE) <= 0;
   }
 
   /** i without its sign as people write it: {@code 3.25 : 1}, or {@code 1 : 4} when it gears up. */

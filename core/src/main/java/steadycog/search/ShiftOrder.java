@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import org.apache.commons.numbers.fraction.BigFraction;
-import steadycog.number.Exact;
+import steadycog.number.Ratio;
 import steadycog.search.StateHunt.FoundState;
 import steadycog.search.StateHunt.Way;
 import steadycog.train.Element;
@@ -19,9 +19,6 @@ import steadycog.train.State;
  * reverse before them.
  */
 public final class ShiftOrder {
-  /** A step smaller than this is hardly worth a state of its own. */
-  private static final BigFraction LEAST_STEP = Exact.of(115, 100);
-
   /** Of each ratio so many ways are weighed. */
   private static final int MOST_WAYS = 8;
 
@@ -86,7 +83,7 @@ public final class ShiftOrder {
   private static boolean isWorth(FoundState from, FoundState to) {
     BigFraction step = from.ratio().reduction().divide(to.ratio().reduction());
     boolean turnsBack = from.ratio().reduction().signum() < 0;
-    return turnsBack ? step.signum() < 0 : step.compareTo(LEAST_STEP) >= 0;
+    return turnsBack ? step.signum() < 0 : step.compareTo(Ratio.NEAR_ONE) >= 0;
   }
 
   /** Elements beyond one that change at once. */

@@ -9,7 +9,6 @@ import steadycog.motion.Motion;
 import steadycog.motion.MotionSolver;
 import steadycog.motion.RatioBoard;
 import steadycog.motion.RatioBoard.Configuration;
-import steadycog.number.Exact;
 import steadycog.number.Mode;
 import steadycog.torque.TorqueSolver;
 import steadycog.torque.Torques;
@@ -24,9 +23,6 @@ import steadycog.train.Train;
  * @param whole whether there were not too many to list them all
  */
 public record ConfigurationBoard(List<Row> rows, int freedoms, boolean whole) {
-  /** A ratio this near to 1 : 1 is seldom worth its parts. */
-  private static final BigFraction NEAR_ONE = Exact.of(115, 100);
-
   /**
    * One configuration.
    *
@@ -76,13 +72,6 @@ public record ConfigurationBoard(List<Row> rows, int freedoms, boolean whole) {
   }
 
   private static boolean isSeldomUseful(Configuration one) {
-    return one.ratio().mode() != Mode.DIRECT && isNearOne(one.ratio().reduction());
-  }
-
-  /** Whether a ratio or step is within about 15 % of 1 : 1, either way and in either direction. */
-  public static boolean isNearOne(BigFraction ratio) {
-    BigFraction size = ratio.abs();
-    BigFraction larger = size.compareTo(BigFraction.ONE) < 0 ? size.reciprocal() : size;
-    return larger.compareTo(NEAR_ONE) <= 0;
+    return one.ratio().mode() != Mode.DIRECT && one.ratio().isNearOne();
   }
 }

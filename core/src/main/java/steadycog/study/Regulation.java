@@ -3,7 +3,6 @@ package steadycog.study;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import org.apache.commons.numbers.fraction.BigFraction;
 
 /**
  * A run of a train with two inputs: the first follows a made-up course, the second is controlled so
@@ -107,10 +106,5 @@ public record Regulation(
         .mapToDouble(moment -> Math.abs(moment.output - wanted))
         .max()
         .orElse(0);
-  }
-
-  /** The exact output a w_1 + b g w_1 over w_1 for a gearing g of the second input. */
-  public static BigFraction geared(TwoInputs line, BigFraction gearing) {
-    return line.a().add(line.b().multiply(gearing));
   }
 }

@@ -7,6 +7,7 @@ import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.check.Finding;
 import steadycog.check.PlanChecks;
 import steadycog.motion.Motion;
+import steadycog.number.Mode;
 import steadycog.number.Ratio;
 import steadycog.shape.FaceLayout;
 import steadycog.torque.Torques;
@@ -59,7 +60,7 @@ public record ShiftTable(
 
     /** Whether nothing reacts: the take-off floats. */
     public boolean neutral() {
-      return !jammed() && study.ratio().isEmpty();
+      return study.mode().filter(mode -> mode == Mode.NEUTRAL).isPresent();
     }
   }
 
@@ -144,10 +145,5 @@ public record ShiftTable(
     return forward.size() < 2
         ? Optional.empty()
         : Optional.of(forward.getLast().divide(forward.getFirst()));
-  }
-
-  /** Whether a finding about a state or the plan is an error. */
-  public boolean hasErrors() {
-    return rows.stream().anyMatch(row -> row.study.hasErrors());
   }
 }

@@ -115,6 +115,7 @@ class FindingsTest {
       state open: drive a.sun; take a.carrier
       state swap: drive a.sun; take a.carrier; hold a.ring; hold y
       state back: drive a.sun; take a.ring; hold a.carrier
+      state park: drive y; take a.ring; hold a.sun; hold a.carrier
       """;
 
   private static List<Finding> findings(String card) throws CardException {

@@ -89,7 +89,8 @@ final class ConeView extends BodyView {
   /** Beyond the end of its shaft. */
   @Override
   Optional<TagSpot> tagSpot() {
-    double end = (cone().length() / 2 + cone().shaft()) * scale() + TAG;
+    double stub = Math.min(cone().shaft(), cone().large());
+    double end = (cone().length() / 2 + stub) * scale() + TAG;
     return Optional.of(new TagSpot(end, cone().towards() + Math.PI, false));
   }
 

@@ -27,6 +27,7 @@ import steadycog.train.Element.Brake;
 import steadycog.train.MemberId;
 import steadycog.train.Part;
 import steadycog.train.Role;
+import steadycog.train.Train;
 
 /**
  * The train from the side: which wheel sits on which shaft, in which plane, and where it is held.
@@ -108,7 +109,7 @@ public final class EdgeView extends Pane {
     if (!drawn) {
       return;
     }
-    List<Element> elements = bench.get().card().train().shifts().elements();
+    List<Element> elements = elements(bench.get());
     EdgeLayout layout =
         EdgeLayout.of(bench.get().study().train(), bench.get().study().layout(), elements);
     double[] range = layout.range();
@@ -127,6 +128,21 @@ public final class EdgeView extends Pane {
     placeCaptions(bench.get(), layout);
     ties.show(layout, bench.get().study().train().rolesInForce(), this::x, this::y, scale);
     showSelection();
+  }
+
+  /** Brakes and clutches; among several sets whatever else is held is held by a brake as well. */
+  private static List<Element> elements(Bench bench) {
+    List<Element> all = new ArrayList<>(bench.card().train().shifts().elements());
+    Train train = bench.study().train();
+    if (train.parts().stream().filter(part -> !part.inLine().isEmpty()).count() > 1) {
+      for (MemberId held : train.roles().holds()) {
+        Element brake = new Brake(held);
+        if (!all.contains(brake)) {
+          all.add(brake);
+        }
+      }
+    }
+    return all;
   }
 
   private double x(double plane) {
@@ -178,7 +194,7 @@ public final class EdgeView extends Pane {
     double outside = role == Role.HOLD ? 0.0 : 0.4;
     boolean braked =
         role == Role.HOLD
-            && bench.card().train().shifts().elements().stream()
+            && elements(bench).stream()
                 .anyMatch(e -> e instanceof Brake(var held) && shaft.members().contains(held));
     if (role == Role.DRIVE || role == Role.TAKE || role == Role.HOLD && !braked) {
       from = toLeft ? -0.75 - outside : from;

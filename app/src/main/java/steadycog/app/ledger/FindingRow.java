@@ -54,6 +54,7 @@ public final class FindingRow extends HBox {
     rule.setWrapText(true);
     rule.setMaxWidth(380);
     cures.setRowValignment(VPos.CENTER);
+    cures.setMinWidth(0);
     advice.maxWidthProperty().bind(cures.widthProperty());
     cures.getChildren().add(advice);
     VBox words = new VBox(2, message, cures);

@@ -1,7 +1,5 @@
 package steadycog.app.shift;
 
-import java.util.ArrayList;
-import java.util.List;
 import java.util.Optional;
 import javafx.css.PseudoClass;
 import javafx.geometry.HPos;
@@ -22,7 +20,6 @@ import steadycog.app.look.Icon;
 import steadycog.app.look.Look;
 import steadycog.app.look.Sign;
 import steadycog.number.Figures;
-import steadycog.number.Mode;
 import steadycog.number.Ratio;
 import steadycog.study.ShiftTable;
 import steadycog.study.ShiftTable.Row;
@@ -38,7 +35,6 @@ final class PlanGrid extends GridPane {
   private static final int DIGITS = 4;
 
   private final Desk desk;
-  private final List<Label> names = new ArrayList<>();
 
   PlanGrid(Desk desk) {
     super(ACROSS, DOWN);
@@ -48,13 +44,16 @@ final class PlanGrid extends GridPane {
   }
 
   void show(ShiftTable plan) {
+    Optional<String> focused =
+        getChildren().stream().filter(Node::isFocused).map(Node::getId).findFirst();
     getChildren().clear();
     getColumnConstraints().clear();
-    names.clear();
     heads(plan);
     for (int k = 0; k < plan.rows().size(); k++) {
       row(plan, plan.rows().get(k), k + 1);
     }
+    // Whoever works by keys goes on where they were.
+    focused.map(id -> lookup("#" + id)).ifPresent(Node::requestFocus);
   }
 
   private void heads(ShiftTable plan) {
@@ -149,7 +148,6 @@ final class PlanGrid extends GridPane {
         });
     name.pseudoClassStateChanged(
         CURRENT, desk.state().filter(row.state().name()::equals).isPresent());
-    names.add(name);
     add(name, column++, line);
     for (int k = 0; k < plan.elements().size(); k++) {
       add(toggle(plan.elements().get(k), row, k), column++, line);
@@ -200,7 +198,10 @@ final class PlanGrid extends GridPane {
     if (row.neutral()) {
       return "neutral";
     }
-    return switch (row.study().mode().orElse(Mode.NEUTRAL)) {
+    if (row.study().mode().isEmpty()) {
+      return "at rest";
+    }
+    return switch (row.study().mode().get()) {
       case UNDERDRIVE -> "down";
       case OVERDRIVE -> "up";
       case DIRECT -> "direct";

@@ -48,6 +48,8 @@ public final class ShiftStation extends HBox {
   private final VBox findings = Look.styled(new VBox(), "panel", "findings");
   private final Label fine = Look.label("", "soft");
   private final List<FindingRow> rows = new ArrayList<>();
+  private final Label caution;
+  private final ScrollPane scroll;
   private ShiftTable plan;
 
   public ShiftStation(Desk desk) {
@@ -65,7 +67,7 @@ public final class ShiftStation extends HBox {
     VBox side = Look.styled(new VBox(title, edge), "panel", "shift-side");
     VBox.setVgrow(edge, Priority.ALWAYS);
     empty.setWrapText(true);
-    Label caution =
+    caution =
         Look.label(
             "Two states engaged at once lock up or slip: interlock what must never be on together.",
             "caution");
@@ -75,7 +77,7 @@ public final class ShiftStation extends HBox {
             "Brakes and clutches take the torque shown, and more while they slip. Never rely on one"
                 + " to hold a load over people. Guards, local codes and licensed practice"
                 + " decide."));
-    ScrollPane scroll = new ScrollPane(grid);
+    scroll = new ScrollPane(grid);
     scroll.setFitToWidth(true);
     scroll.setMinHeight(90);
     VBox.setVgrow(scroll, Priority.ALWAYS);
@@ -158,7 +160,7 @@ public final class ShiftStation extends HBox {
     spread.setText(plan.spread().map(one -> "spread " + Sign.number(one.doubleValue())).orElse(""));
     empty.setText(
         desk.bench().isEmpty()
-            ? "Put a train on the bench first."
+            ? "Put a train on the bench first: its brakes, clutches and states will stand here."
             : plan.elements().isEmpty()
                 ? "No brakes or clutches yet: add them below, or tick ratios on the right, which"
                     + " brings what they need."
@@ -166,6 +168,10 @@ public final class ShiftStation extends HBox {
                     ? "No states yet: add one, or tick ratios on the right."
                     : "");
     Look.show(empty, !empty.getText().isEmpty());
+    boolean any = desk.bench().isPresent();
+    Look.show(tools, any);
+    Look.show(caution, any);
+    Look.show(scroll, !plan.elements().isEmpty() || !plan.rows().isEmpty());
     grid.show(plan);
     charts.show(plan);
     tools.show();

@@ -198,7 +198,8 @@ final class StateCharts extends Pane {
 
   private void middle(String words, double x, double y, String style) {
     Text text = Look.styled(new Text(words), style);
-    text.setX(x - text.getLayoutBounds().getWidth() / 2);
+    double half = text.getLayoutBounds().getWidth() / 2;
+    text.setX(Math.max(2, x - half));
     text.setY(y);
     getChildren().add(text);
   }
