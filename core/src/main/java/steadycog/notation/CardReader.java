@@ -97,7 +97,9 @@ final class CardReader {
 
   private static boolean namesPart(List<Token> tokens) {
     return PartText.Kind.of(tokens.getFirst()).isPresent()
-        || (tokens.size() > 2 && tokens.get(1).is(":"));
+        || (tokens.size() > 2
+            && tokens.get(1).is(":")
+            && (!isVerb(tokens.getFirst()) || PartText.Kind.of(tokens.get(2)).isPresent()));
   }
 
   private static boolean isState(List<Token> tokens) {

@@ -133,6 +133,8 @@ class CardTest {
         "bevel 11 = 43| 1:10: found '=', expected ~ and the teeth of the crown",
         "bevel 11 ~ 43 crown up| 1:21: found 'up', expected left or right",
         "differential side 16 spider 10 x9| 1:32: spiders x9: expected x1 to x6",
+        "parallel 18 ~ 72;state : hold A| 1:24: found ':', expected a name for the state: letters,"
+            + " digits, - or _",
         "parallel 18 ~ 72;state low hold A| 1:28: found 'hold', expected ':' and what is driven,"
             + " held, taken off or locked in this state",
         "parallel 18 ~ 72;hold A;state low: take A| 1:41: A has a role already (line 1): it cannot"
