@@ -48,6 +48,7 @@ public final class ShiftStation extends HBox {
   private final VBox findings = Look.styled(new VBox(), "panel", "findings");
   private final Label fine = Look.label("", "soft");
   private final List<FindingRow> rows = new ArrayList<>();
+  private final VBox chart;
   private final Label caution;
   private final ScrollPane scroll;
   private ShiftTable plan;
@@ -85,7 +86,7 @@ public final class ShiftStation extends HBox {
     VBox table =
         Look.styled(new VBox(6, head(), empty, scroll, tools, caution), "panel", "working");
     VBox.setVgrow(table, Priority.ALWAYS);
-    VBox chart = Look.styled(new VBox(charts), "panel", "shift-charts");
+    chart = Look.styled(new VBox(charts), "panel", "shift-charts");
     VBox left = new VBox(8, side, table, chart);
     HBox.setHgrow(left, Priority.ALWAYS);
     left.setMinWidth(0);
@@ -98,7 +99,7 @@ public final class ShiftStation extends HBox {
               right.setMinWidth(RIGHT_WIDTH * preferences.zoom());
               right.setPrefWidth(RIGHT_WIDTH * preferences.zoom());
             });
-    heightProperty().addListener(o -> Look.show(chart, getHeight() >= LEAST_HEIGHT_FOR_CHARTS));
+    heightProperty().addListener(o -> showChart());
     getChildren().addAll(left, right);
     Later later = Later.nextFrame(this::show);
     desk.benchProperty().addListener(o -> later.ask());
@@ -174,11 +175,17 @@ public final class ShiftStation extends HBox {
     Look.show(scroll, !plan.elements().isEmpty() || !plan.rows().isEmpty());
     grid.show(plan);
     charts.show(plan);
+    showChart();
     tools.show();
     found.look();
     fine.setText(plan.rows().isEmpty() ? "None yet." : "Nothing to object to.");
     Look.show(fine, plan.findings().isEmpty());
     showFindings(plan.findings());
+  }
+
+  /** The charts, where there is something to draw and room for it. */
+  private void showChart() {
+    Look.show(chart, !plan.rows().isEmpty() && getHeight() >= LEAST_HEIGHT_FOR_CHARTS);
   }
 
   private void showFindings(List<Finding> all) {
