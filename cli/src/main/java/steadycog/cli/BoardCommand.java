@@ -1,6 +1,5 @@
 package steadycog.cli;
 
-import java.io.PrintWriter;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
@@ -37,9 +36,7 @@ final class BoardCommand implements Callable<Integer> {
 
   private int print(Sheet sheet) {
     ConfigurationBoard board = ConfigurationBoard.of(sheet.card().orElseThrow().train());
-    PrintWriter out = spec.commandLine().getOut();
-    out.print(json ? StudyJson.board(board) : csv ? BoardCsv.write(board) : table(board));
-    out.flush();
+    input.print(json ? StudyJson.board(board) : csv ? BoardCsv.write(board) : table(board));
     if (!board.whole()) {
       spec.commandLine()
           .getErr()

@@ -93,7 +93,15 @@ final class CardInput {
     }
   }
 
-  private int refuse(String reason) {
+  /** Prints a result. */
+  void print(String text) {
+    PrintWriter out = spec.commandLine().getOut();
+    out.print(text);
+    out.flush();
+  }
+
+  /** Says in one line, with its place, why the input cannot be used. */
+  int refuse(String reason) {
     PrintWriter err = spec.commandLine().getErr();
     err.println(reason.lines().findFirst().orElse(reason));
     err.flush();

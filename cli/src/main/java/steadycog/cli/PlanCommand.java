@@ -1,15 +1,12 @@
 package steadycog.cli;
 
-import java.io.PrintWriter;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.stream.Collectors;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
-import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
-import picocli.CommandLine.Spec;
 import steadycog.format.csv.PlanCsv;
 import steadycog.format.json.StudyJson;
 import steadycog.job.Sheet;
@@ -33,7 +30,6 @@ import steadycog.train.Train;
     mixinStandardHelpOptions = true,
     description = "The states of a train side by side, or every state that could be made.")
 final class PlanCommand implements Callable<Integer> {
-  @Spec CommandSpec spec;
   @Mixin CardInput input;
 
   @Option(names = "--find", description = "every ratio that brakes and clutches can make")
@@ -57,7 +53,8 @@ final class PlanCommand implements Callable<Integer> {
     }
     NamedStudy named = NamedStudy.of(sheet.name(), train);
     ShiftTable plan = named.plan().orElseThrow();
-    write(json ? StudyJson.solve(List.of(named)) : csv ? PlanCsv.write(plan) : PlanTable.of(plan));
+    input.print(
+        json ? StudyJson.solve(List.of(named)) : csv ? PlanCsv.write(plan) : PlanTable.of(plan));
     return named.hasErrors() ? Exit.DONE_WITH_ERRORS : Exit.DONE;
   }
 
@@ -69,7 +66,7 @@ final class PlanCommand implements Callable<Integer> {
     }
     FoundStates found = StateHunt.of(train, new Watch() {});
     List<State> proposed = ShiftOrder.propose(found.states());
-    write(json ? StudyJson.found(found, proposed) : table(found, proposed));
+    input.print(json ? StudyJson.found(found, proposed) : table(found, proposed));
     return Exit.DONE;
   }
 
@@ -100,14 +97,7 @@ final class PlanCommand implements Callable<Integer> {
         + order;
   }
 
-  private void write(String text) {
-    PrintWriter out = spec.commandLine().getOut();
-    out.print(text);
-    out.flush();
-  }
-
   private int refuse(String reason) {
-    spec.commandLine().getErr().println(input.source + ":1:1: " + reason);
-    return Exit.NOT_READ;
+    return input.refuse(input.source + ":1:1: " + reason);
   }
 }

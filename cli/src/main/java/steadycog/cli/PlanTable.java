@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.check.Finding;
+import steadycog.motion.Motion;
 import steadycog.number.Exact;
 import steadycog.number.Figures;
 import steadycog.number.Mode;
@@ -53,7 +54,7 @@ final class PlanTable {
     return Figures.significant(torque.doubleValue(), DIGITS);
   }
 
-  private static String fastest(ShiftTable.Fastest fastest) {
+  private static String fastest(Motion.Fastest fastest) {
     return fastest.member() + " " + times(fastest.times());
   }
 

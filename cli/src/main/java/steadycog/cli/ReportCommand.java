@@ -1,17 +1,13 @@
 package steadycog.cli;
 
-import java.io.PrintWriter;
 import java.util.List;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Mixin;
-import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
-import picocli.CommandLine.Spec;
 import steadycog.study.NamedStudy;
 
 /** A command that works every train of its CARD out and prints something about it. */
 abstract class ReportCommand implements Callable<Integer> {
-  @Spec CommandSpec spec;
   @Mixin CardInput input;
 
   @Option(names = "--json", description = "print JSON")
@@ -26,9 +22,7 @@ abstract class ReportCommand implements Callable<Integer> {
     return input.with(
         job -> {
           List<NamedStudy> studies = CardInput.studies(job);
-          PrintWriter out = spec.commandLine().getOut();
-          out.print(json ? json(studies) : table(studies));
-          out.flush();
+          input.print(json ? json(studies) : table(studies));
           return CardInput.exitCode(studies);
         });
   }

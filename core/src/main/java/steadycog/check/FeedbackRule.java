@@ -3,7 +3,6 @@ package steadycog.check;
 import java.util.List;
 import steadycog.motion.FeedbackPath;
 import steadycog.number.Exact;
-import steadycog.number.Figures;
 import steadycog.number.Ratio;
 
 /** A second input geared from the first: one freedom again, whatever was hoped for. */
@@ -27,10 +26,7 @@ final class FeedbackRule implements Rule {
             .with("fraction", Exact.text(path.outputPerInput()));
     return path.outputPerInput().signum() == 0
         ? finding.worded("stopped")
-        : finding.with("ratio", text(new Ratio(path.outputPerInput().reciprocal())));
-  }
-
-  private static String text(Ratio ratio) {
-    return Figures.typeset(Figures.significant(ratio.reduction().doubleValue(), 5)) + " : 1";
+        : finding.with(
+            "ratio", SensitivityRule.text(new Ratio(path.outputPerInput().reciprocal())));
   }
 }

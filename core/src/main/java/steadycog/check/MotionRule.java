@@ -1,9 +1,7 @@
 package steadycog.check;
 
 import java.util.List;
-import java.util.stream.Collectors;
 import steadycog.motion.Motion;
-import steadycog.motion.Relation;
 import steadycog.train.MemberId;
 import steadycog.train.Roles;
 
@@ -18,11 +16,7 @@ final class MotionRule implements Rule {
       case JAMMED ->
           List.of(
               Finding.of("jam", Severity.ERROR, inConflict(motion))
-                  .with(
-                      "conflict",
-                      motion.conflict().stream()
-                          .map(Relation.Cause::toString)
-                          .collect(Collectors.joining("; "))));
+                  .with("conflict", motion.conflictText()));
       case UNDETERMINED ->
           roles.drives().isEmpty()
               ? List.of(

@@ -7,7 +7,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Collectors;
 import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.motion.Motion;
 import steadycog.motion.RatioBoard;
@@ -67,11 +66,7 @@ public final class PlanChecks {
       found.add(
           Finding.of("state-jammed", Severity.ERROR, List.of())
               .with("state", name)
-              .with(
-                  "conflict",
-                  motion.conflict().stream()
-                      .map(Object::toString)
-                      .collect(Collectors.joining("; "))));
+              .with("conflict", motion.conflictText()));
       return;
     }
     Optional<Ratio> ratio = motion.ratio();
@@ -98,27 +93,20 @@ public final class PlanChecks {
   }
 
   private void checkSpeeds(Motion motion, String state) {
-    List<MemberId> fast = new ArrayList<>();
-    MemberId fastest = motion.mechanism().bodies().getFirst();
-    BigFraction most = BigFraction.ZERO;
-    for (MemberId member : motion.mechanism().bodies()) {
-      BigFraction times =
-          motion.turnsPerInputTurn(member).map(BigFraction::abs).orElse(BigFraction.ZERO);
-      if (isOverspeed(times)) {
-        fast.add(member);
-      }
-      if (times.compareTo(most) > 0) {
-        most = times;
-        fastest = member;
-      }
-    }
+    List<MemberId> fast =
+        motion.mechanism().bodies().stream().filter(member -> isOverspeed(motion, member)).toList();
     if (!fast.isEmpty()) {
+      Motion.Fastest fastest = motion.fastest().orElseThrow();
       found.add(
           Finding.of("overspeed", Severity.WARNING, fast)
               .with("state", state)
-              .with("fastest", fastest)
-              .with("times", Figures.significant(most.doubleValue(), 3)));
+              .with("fastest", fastest.member())
+              .with("times", Figures.significant(fastest.times().doubleValue(), 3)));
     }
+  }
+
+  private static boolean isOverspeed(Motion motion, MemberId member) {
+    return motion.turnsPerInputTurn(member).filter(turns -> isOverspeed(turns.abs())).isPresent();
   }
 
   /** Neighbours so near to each other that one of them is hardly needed, or with a hard change. */

@@ -51,7 +51,8 @@ final class SensitivityRule implements Rule {
         : finding.worded("stops");
   }
 
-  private static String text(Ratio ratio) {
+  /** A ratio in five figures, with its sign: {@code 382.5 : 1}. */
+  static String text(Ratio ratio) {
     return Figures.typeset(Figures.significant(ratio.reduction().doubleValue(), 5)) + " : 1";
   }
 

@@ -3,6 +3,7 @@ package steadycog.motion;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.number.AngularSpeed;
 import steadycog.number.Ratio;
@@ -106,6 +107,26 @@ public record Motion(
         .filter(number -> number.signum() != 0)
         .flatMap(
             number -> speed.exactIn(first.statedSpeed().unit()).map(pace -> pace.divide(number)));
+  }
+
+  /** A member and its speed over that of the first drive, never negative. */
+  public record Fastest(MemberId member, BigFraction times) {}
+
+  /** The fastest member, the first of several; empty where nothing that moves is known. */
+  public Optional<Fastest> fastest() {
+    Optional<Fastest> fastest = Optional.empty();
+    for (MemberId member : mechanism.bodies()) {
+      BigFraction times = turnsPerInputTurn(member).map(BigFraction::abs).orElse(BigFraction.ZERO);
+      if (times.signum() > 0 && fastest.filter(f -> f.times.compareTo(times) >= 0).isEmpty()) {
+        fastest = Optional.of(new Fastest(member, times));
+      }
+    }
+    return fastest;
+  }
+
+  /** What contradicts one another, as a card says it: {@code hold A; drive A}. */
+  public String conflictText() {
+    return conflict.stream().map(Relation.Cause::toString).collect(Collectors.joining("; "));
   }
 
   /** The ratio from the one drive to the take-off; empty with two drives, or where it has none. */

@@ -82,41 +82,51 @@ public record RatioBoard(List<Configuration> configurations, int freedoms, boole
   public static RatioBoard of(Train train) {
     Train bare = train.withRoles(Roles.NONE).withShifts(ShiftPlan.NONE);
     int freedoms = freedoms(bare);
-    List<MemberId> shafts = shafts(bare);
-    List<Configuration> found = new ArrayList<>();
-    Tries tries = new Tries();
-    for (MemberId drive : freedoms == 0 ? List.<MemberId>of() : shafts) {
-      List<MemberId> others = shafts.stream().filter(shaft -> !shaft.equals(drive)).toList();
-      addHolds(bare, drive, new ArrayList<>(), others, freedoms - 1, found, tries);
+    Listing listing = new Listing(bare);
+    for (MemberId drive : freedoms == 0 ? List.<MemberId>of() : listing.shafts) {
+      List<MemberId> others =
+          listing.shafts.stream().filter(shaft -> !shaft.equals(drive)).toList();
+      listing.addHolds(drive, new ArrayList<>(), others, freedoms - 1);
     }
-    dropNeedless(found);
+    dropNeedless(listing.found);
     if (freedoms == 2) {
-      addLocks(bare, shafts, found);
+      addLocks(bare, listing.shafts, listing.found);
     }
-    return new RatioBoard(found, freedoms, tries.left > 0);
+    return new RatioBoard(listing.found, freedoms, listing.left > 0);
   }
 
-  private static final class Tries {
+  /** Configurations found so far, and how many more are tried. */
+  private static final class Listing {
+    private final Train bare;
+    private final List<MemberId> shafts;
+    private final List<Configuration> found = new ArrayList<>();
     private int left = MOST;
-  }
 
-  /**
-   * Holds up to so many of {@code from} on top of {@code holds}, in every way, and takes off the
-   * rest.
-   */
-  private static void addHolds(
-      Train bare,
-      MemberId drive,
-      List<MemberId> holds,
-      List<MemberId> from,
-      int more,
-      List<Configuration> found,
-      Tries tries) {
-    addTakes(bare, drive, holds, found, tries);
-    for (int k = 0; more > 0 && k < from.size() && tries.left > 0; k++) {
-      holds.add(from.get(k));
-      addHolds(bare, drive, holds, from.subList(k + 1, from.size()), more - 1, found, tries);
-      holds.removeLast();
+    Listing(Train bare) {
+      this.bare = bare;
+      shafts = shafts(bare);
+    }
+
+    /**
+     * Holds up to so many of {@code from} on top of {@code holds}, in every way, and takes off the
+     * rest.
+     */
+    void addHolds(MemberId drive, List<MemberId> holds, List<MemberId> from, int more) {
+      addTakes(drive, holds);
+      for (int k = 0; more > 0 && k < from.size() && left > 0; k++) {
+        holds.add(from.get(k));
+        addHolds(drive, holds, from.subList(k + 1, from.size()), more - 1);
+        holds.removeLast();
+      }
+    }
+
+    private void addTakes(MemberId drive, List<MemberId> holds) {
+      for (MemberId take : shafts) {
+        if (!take.equals(drive) && !holds.contains(take) && left > 0) {
+          left--;
+          configuration(bare, drive, holds, take, Optional.empty()).ifPresent(found::add);
+        }
+      }
     }
   }
 
@@ -140,16 +150,6 @@ public record RatioBoard(List<Configuration> configurations, int freedoms, boole
             Optional.empty(),
             List.of());
     return MotionSolver.solve(Mechanism.of(bare.withRoles(any))).freedoms();
-  }
-
-  private static void addTakes(
-      Train bare, MemberId drive, List<MemberId> holds, List<Configuration> found, Tries tries) {
-    for (MemberId take : shafts(bare)) {
-      if (!take.equals(drive) && !holds.contains(take) && tries.left > 0) {
-        tries.left--;
-        configuration(bare, drive, holds, take, Optional.empty()).ifPresent(found::add);
-      }
-    }
   }
 
   /** Every two shafts of one part locked, the first of them driven, taken off at a third. */

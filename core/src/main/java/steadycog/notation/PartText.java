@@ -25,53 +25,30 @@ final class PartText {
 
   private PartText() {}
 
+  /** How the rest of a part's statement is read. */
+  private interface Reading {
+    Part read(String name, Statement statement) throws BadStatement;
+  }
+
   /** The kinds of part that a card can name. */
   enum Kind {
-    PARALLEL {
-      @Override
-      Part read(String name, Statement statement) throws BadStatement {
-        return readParallel(name, statement);
-      }
-    },
-    PLANETARY {
-      @Override
-      Part read(String name, Statement statement) throws BadStatement {
-        return PlanetaryText.read(name, statement);
-      }
-    },
-    CYCLOIDAL {
-      @Override
-      Part read(String name, Statement statement) throws BadStatement {
-        return CycloidalText.read(name, statement);
-      }
-    },
-    STRAINWAVE {
-      @Override
-      Part read(String name, Statement statement) throws BadStatement {
-        return StrainWaveText.read(name, statement);
-      }
-    },
-    BEVEL {
-      @Override
-      Part read(String name, Statement statement) throws BadStatement {
-        return BevelText.readBevel(name, statement);
-      }
-    },
-    DIFFERENTIAL {
-      @Override
-      Part read(String name, Statement statement) throws BadStatement {
-        return BevelText.readDifferential(name, statement);
-      }
-    },
-    SHAFT {
-      @Override
-      Part read(String name, Statement statement) throws BadStatement {
-        statement.expectEnd("the end of the statement: a shaft has no teeth");
-        return new Shaft(name);
-      }
-    };
+    PARALLEL(PartText::readParallel),
+    PLANETARY(PlanetaryText::read),
+    CYCLOIDAL(CycloidalText::read),
+    STRAINWAVE(StrainWaveText::read),
+    BEVEL(BevelText::readBevel),
+    DIFFERENTIAL(BevelText::readDifferential),
+    SHAFT(PartText::readShaft);
 
-    abstract Part read(String name, Statement statement) throws BadStatement;
+    private final Reading reading;
+
+    Kind(Reading reading) {
+      this.reading = reading;
+    }
+
+    Part read(String name, Statement statement) throws BadStatement {
+      return reading.read(name, statement);
+    }
 
     String keyword() {
       return name().toLowerCase(Locale.ROOT);
@@ -108,6 +85,11 @@ final class PartText {
       text.append(part.wheels().get(k + 1));
     }
     return text.toString();
+  }
+
+  private static Shaft readShaft(String name, Statement statement) throws BadStatement {
+    statement.expectEnd("the end of the statement: a shaft has no teeth");
+    return new Shaft(name);
   }
 
   private static Parallel readParallel(String name, Statement statement) throws BadStatement {

@@ -15,7 +15,6 @@ import steadycog.motion.Motion;
 import steadycog.motion.MotionSolver;
 import steadycog.motion.RatioBoard;
 import steadycog.number.Ratio;
-import steadycog.study.ShiftTable;
 import steadycog.train.Element;
 import steadycog.train.MemberId;
 import steadycog.train.Role;
@@ -172,8 +171,7 @@ public final class StateHunt {
     } else if (motion.ratio().isEmpty()) {
       neutral++;
     } else {
-      BigFraction fastest =
-          ShiftTable.fastest(motion).map(ShiftTable.Fastest::times).orElse(BigFraction.ONE);
+      BigFraction fastest = motion.fastest().map(Motion.Fastest::times).orElse(BigFraction.ONE);
       found
           .computeIfAbsent(motion.ratio().get().reduction(), none -> new ArrayList<>())
           .add(new Way(new LinkedHashSet<>(chosen), !motion.floating().isEmpty(), fastest));

@@ -67,11 +67,10 @@ final class EdgeFacts {
    * held by its brake, if at all.
    */
   boolean isLoose(Placed body) {
-    boolean several = train.parts().stream().filter(part -> !part.inLine().isEmpty()).count() > 1;
     Role role = train.rolesInForce().of(body.id());
     boolean braked = elements.contains(new Element.Brake(body.id()));
     boolean shafted = role == Role.DRIVE || role == Role.TAKE || role == Role.HOLD && !braked;
-    return several && isRing(body) && inSet(body.id()) && !shafted;
+    return train.hasSeveralSets() && isRing(body) && inSet(body.id()) && !shafted;
   }
 
   static boolean isBevel(Kind kind) {

@@ -78,9 +78,9 @@ public final class Rims {
   }
 
   /** The fewest teeth of a wheel that goes round {@code member}, or round its whole part. */
-  public static double fewestTeeth(Train train, MemberId member) {
+  public static int fewestTeeth(Train train, MemberId member) {
     double least =
         hollow(train, member).orElseGet(() -> Drives.radius(train, train.partOf(member)) + WALL);
-    return Math.ceil(2 * (least + BasicRack.ISO_53_A.dedendum()));
+    return (int) Math.ceil(2 * (least + BasicRack.ISO_53_A.dedendum()));
   }
 }

@@ -42,7 +42,7 @@ public record ShiftTable(
       State state,
       Study study,
       List<Optional<BigFraction>> torques,
-      Optional<Fastest> fastest,
+      Optional<Motion.Fastest> fastest,
       Optional<BigFraction> step,
       int changes) {
     public Row {
@@ -51,7 +51,7 @@ public record ShiftTable(
 
     /** Whether a member turns at more than {@value PlanChecks#OVERSPEED} times the input. */
     public boolean overspeed() {
-      return fastest.filter(one -> PlanChecks.isOverspeed(one.times)).isPresent();
+      return fastest.filter(one -> PlanChecks.isOverspeed(one.times())).isPresent();
     }
 
     public boolean jammed() {
@@ -63,9 +63,6 @@ public record ShiftTable(
       return study.mode().filter(mode -> mode == Mode.NEUTRAL).isPresent();
     }
   }
-
-  /** A member and its speed over that of the first drive, never negative. */
-  public record Fastest(MemberId member, BigFraction times) {}
 
   public ShiftTable {
     elements = List.copyOf(elements);
@@ -91,7 +88,7 @@ public record ShiftTable(
               states.get(k),
               study,
               torques(elements, states.get(k), study.torques()),
-              fastest(study.motion()),
+              study.motion().fastest(),
               last ? Optional.empty() : step(study, studies.get(k + 1)),
               last ? 0 : ShiftPlan.changes(states.get(k).engaged(), states.get(k + 1).engaged())));
     }
@@ -118,19 +115,6 @@ public record ShiftTable(
       case Element.Brake(MemberId member) -> torques.external(member).map(BigFraction::abs);
       case Element.Clutch(Join lock) -> torques.throughClutch(lock);
     };
-  }
-
-  /** The fastest member; empty where nothing that moves is known. */
-  public static Optional<Fastest> fastest(Motion motion) {
-    Optional<Fastest> fastest = Optional.empty();
-    for (MemberId member : motion.mechanism().bodies()) {
-      BigFraction times =
-          motion.turnsPerInputTurn(member).map(BigFraction::abs).orElse(BigFraction.ZERO);
-      if (times.signum() > 0 && fastest.filter(f -> f.times.compareTo(times) >= 0).isEmpty()) {
-        fastest = Optional.of(new Fastest(member, times));
-      }
-    }
-    return fastest;
   }
 
   /** The largest over the smallest ratio of states that turn the output the same way. */

@@ -140,6 +140,11 @@ public record Train(
     return all;
   }
 
+  /** Whether more than one of its parts is a set, drive or differential: has members in line. */
+  public boolean hasSeveralSets() {
+    return parts.stream().filter(part -> !part.inLine().isEmpty()).count() > 1;
+  }
+
   /** The part that {@code member} belongs to. */
   public Part partOf(MemberId member) {
     return parts.stream()

@@ -4,7 +4,6 @@ import java.math.BigInteger;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import javafx.animation.AnimationTimer;
 import javafx.event.ActionEvent;
 import javafx.event.EventHandler;
 import javafx.geometry.Pos;
@@ -23,6 +22,7 @@ import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.app.desk.Bench;
 import steadycog.app.desk.Crank;
 import steadycog.app.desk.Desk;
+import steadycog.app.look.Beat;
 import steadycog.app.look.Icon;
 import steadycog.app.look.Look;
 import steadycog.app.look.Sign;
@@ -52,7 +52,7 @@ public final class CrankBar extends HBox {
   private final Label lineUp = new Label();
   private final Label toGo = Look.label("", "soft");
   private final Button run = new Button();
-  private final AnimationTimer clock = new Clock();
+  private final Beat clock;
 
   public CrankBar(Desk desk) {
     this.desk = desk;
@@ -73,6 +73,7 @@ public final class CrankBar extends HBox {
     HBox.setHgrow(panel, Priority.ALWAYS);
     getChildren().add(panel);
     desk.benchProperty().addListener(o -> rebuild());
+    clock = new Beat(crank::advance);
     crank.countedProperty().addListener(o -> refresh());
     crank.runningProperty().addListener((o, old, now) -> showRunning(now));
     showRunning(false);
@@ -223,26 +224,6 @@ public final class CrankBar extends HBox {
       clock.start();
     } else {
       clock.stop();
-    }
-  }
-
-  /** Moves a running crank on at every frame. */
-  private final class Clock extends AnimationTimer {
-    private static final double LONGEST_STEP = 0.1;
-    private long last;
-
-    @Override
-    public void start() {
-      last = 0;
-      super.start();
-    }
-
-    @Override
-    public void handle(long now) {
-      if (last != 0) {
-        crank.advance(Math.min(LONGEST_STEP, (now - last) / 1e9));
-      }
-      last = now;
     }
   }
 }

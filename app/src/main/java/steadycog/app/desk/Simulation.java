@@ -14,6 +14,7 @@ import steadycog.number.Unit;
 import steadycog.study.Regulation;
 import steadycog.study.Regulation.Course;
 import steadycog.study.Regulation.Moment;
+import steadycog.study.Study;
 import steadycog.study.TwoInputs;
 import steadycog.train.MemberId;
 
@@ -25,6 +26,11 @@ public final class Simulation {
   private static final double TURNS_PER_SECOND = 0.35;
 
   private final Desk desk;
+
+  /** What {@link #line} was worked out for: it is asked at every frame. */
+  private Optional<Study> known = Optional.empty();
+
+  private Optional<TwoInputs> line = Optional.empty();
   private final ObjectProperty<Course> course = new SimpleObjectProperty<>(Course.SWELL);
   private final ObjectProperty<Optional<Double>> wanted =
       new SimpleObjectProperty<>(Optional.empty());
@@ -62,8 +68,13 @@ public final class Simulation {
   }
 
   /** The line of the train in view: of its two inputs, or of those that a feedback path ties. */
-  public Optional<TwoInputs> line() {
-    return desk.bench().flatMap(bench -> bench.study().inputsToRegulate());
+  private Optional<TwoInputs> line() {
+    Optional<Study> now = desk.bench().map(Bench::study);
+    if (now.orElse(null) != known.orElse(null)) {
+      known = now;
+      line = now.flatMap(Study::inputsToRegulate);
+    }
+    return line;
   }
 
   /** The run of the train in view, all speeds in rpm; empty without two inputs. */
@@ -77,9 +88,10 @@ public final class Simulation {
     return new Regulation(line, course.get(), speed, wanted.get().orElse(now), limit.get());
   }
 
-  /** Whether the second input of the train in view is geared from the first. */
+  /** Whether the second input of the train in view is geared from the first: there is one drive. */
   public boolean isGeared() {
-    return desk.bench().filter(bench -> bench.study().feedback().isPresent()).isPresent();
+    return line().isPresent()
+        && desk.bench().orElseThrow().study().motion().mechanism().roles().drives().size() == 1;
   }
 
   /** Starts the run from its beginning, or stops it. */

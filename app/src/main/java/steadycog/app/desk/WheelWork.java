@@ -65,7 +65,7 @@ final class WheelWork {
 
   /** Teeth round the member, as few as go round it, and a wheel beside them. */
   private static Train rimmed(Train train, MemberId member) {
-    int fewest = (int) Math.ceil(Rims.fewestTeeth(train, member));
+    int fewest = Rims.fewestTeeth(train, member);
     return PartEdit.rim(
         train, member, Teeth.external(fewest + RIM_SPARE), Teeth.external(IDLER_TEETH));
   }

@@ -72,6 +72,7 @@ public final class EdgeView extends Pane {
   private final EdgeTiesView ties = new EdgeTiesView();
   private final List<ShaftView> shaftViews = new ArrayList<>();
   private final Map<EdgeKey, EdgeBody> bodyViews = new HashMap<>();
+  private List<Element> elements = List.of();
   private double scale = 1;
   private double pitch = 1;
   private double left;
@@ -109,7 +110,7 @@ public final class EdgeView extends Pane {
     if (!drawn) {
       return;
     }
-    List<Element> elements = elements(bench.get());
+    elements = elements(bench.get());
     EdgeLayout layout =
         EdgeLayout.of(bench.get().study().train(), bench.get().study().layout(), elements);
     double[] range = layout.range();
@@ -134,7 +135,7 @@ public final class EdgeView extends Pane {
   private static List<Element> elements(Bench bench) {
     List<Element> all = new ArrayList<>(bench.card().train().shifts().elements());
     Train train = bench.study().train();
-    if (train.parts().stream().filter(part -> !part.inLine().isEmpty()).count() > 1) {
+    if (train.hasSeveralSets()) {
       for (MemberId held : train.roles().holds()) {
         Element brake = new Brake(held);
         if (!all.contains(brake)) {
@@ -194,7 +195,7 @@ public final class EdgeView extends Pane {
     double outside = role == Role.HOLD ? 0.0 : 0.4;
     boolean braked =
         role == Role.HOLD
-            && elements(bench).stream()
+            && elements.stream()
                 .anyMatch(e -> e instanceof Brake(var held) && shaft.members().contains(held));
     if (role == Role.DRIVE || role == Role.TAKE || role == Role.HOLD && !braked) {
       from = toLeft ? -0.75 - outside : from;

@@ -56,31 +56,20 @@ final class PowerLine extends Pane {
     double scale = (HEIGHT / 2 - EDGE) / Math.max(most, 1e-12);
     double left = SIDE;
     double right = getWidth() - SIDE;
-    span(across, left, y0, right, y0);
-    span(first, left, y0 - low.get().first() * scale, right, y0 - high.get().first() * scale);
-    span(second, left, y0 - low.get().second() * scale, right, y0 - high.get().second() * scale);
+    Plot.span(across, left, y0, right, y0);
+    Plot.span(first, left, y0 - low.get().first() * scale, right, y0 - high.get().first() * scale);
+    Plot.span(
+        second, left, y0 - low.get().second() * scale, right, y0 - high.get().second() * scale);
     double x = left + (secondSpeed + reach) / (2 * reach) * (right - left);
-    span(now, x, EDGE / 2, x, HEIGHT - EDGE / 2);
-    put(drives, left, y0 - 4);
-    put(brakes, left, y0 + 12);
+    Plot.span(now, x, EDGE / 2, x, HEIGHT - EDGE / 2);
+    Plot.put(drives, left, y0 - 4);
+    Plot.put(brakes, left, y0 + 12);
     names.setText(
         "power: "
             + Sign.shortName(inputs.first().member())
             + " dotted, "
             + Sign.shortName(inputs.second().member())
             + " dashed");
-    put(names, right - names.getLayoutBounds().getWidth(), HEIGHT - 1);
-  }
-
-  private static void put(Text word, double x, double y) {
-    word.setX(x);
-    word.setY(y);
-  }
-
-  private static void span(Line line, double x1, double y1, double x2, double y2) {
-    line.setStartX(x1);
-    line.setStartY(y1);
-    line.setEndX(x2);
-    line.setEndY(y2);
+    Plot.put(names, right - names.getLayoutBounds().getWidth(), HEIGHT - 1);
   }
 }

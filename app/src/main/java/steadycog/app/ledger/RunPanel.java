@@ -2,7 +2,6 @@ package steadycog.app.ledger;
 
 import java.util.Optional;
 import java.util.function.Consumer;
-import javafx.animation.AnimationTimer;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -15,6 +14,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import steadycog.app.desk.Desk;
 import steadycog.app.desk.Simulation;
+import steadycog.app.look.Beat;
 import steadycog.app.look.Later;
 import steadycog.app.look.Look;
 import steadycog.app.look.Sign;
@@ -101,39 +101,19 @@ final class RunPanel extends VBox {
     simulation.wantedProperty().addListener(o -> show());
     simulation.limitProperty().addListener(o -> show());
     simulation.secondsProperty().addListener(o -> plot.at(simulation.secondsProperty().get()));
-    AnimationTimer timer = timer();
+    Beat beat = new Beat(simulation::advance);
     simulation
         .runningProperty()
         .addListener(
             (o, was, is) -> {
               run.setText(is ? "Stop" : "Run");
               if (is) {
-                timer.start();
+                beat.start();
               } else {
-                timer.stop();
+                beat.stop();
               }
             });
     show();
-  }
-
-  private AnimationTimer timer() {
-    return new AnimationTimer() {
-      private long last;
-
-      @Override
-      public void start() {
-        last = 0;
-        super.start();
-      }
-
-      @Override
-      public void handle(long nanos) {
-        if (last != 0) {
-          simulation.advance(Math.min(0.1, (nanos - last) / 1e9));
-        }
-        last = nanos;
-      }
-    };
   }
 
   private static TextField field(String id, String prompt, String help) {

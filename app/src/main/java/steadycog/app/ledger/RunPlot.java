@@ -52,10 +52,7 @@ final class RunPlot extends Pane {
   void at(double time) {
     seconds = time;
     double x = x(time);
-    now.setStartX(x);
-    now.setEndX(x);
-    now.setStartY(EDGE);
-    now.setEndY(HEIGHT - 4);
+    Plot.span(now, x, EDGE, x, HEIGHT - 4);
   }
 
   private double x(double time) {
@@ -72,13 +69,10 @@ final class RunPlot extends Pane {
     draw(first, moments, Moment::first, above);
     draw(geared, moments, Moment::geared, below);
     draw(held, moments, Moment::output, below);
-    zero.setStartX(SIDE);
-    zero.setEndX(getWidth() - SIDE);
-    zero.setStartY(COURSE + EDGE / 2);
-    zero.setEndY(COURSE + EDGE / 2);
-    place(firstWord, SIDE, EDGE - 4);
-    place(heldWord, SIDE, COURSE + 1.6 * EDGE);
-    place(
+    Plot.span(zero, SIDE, COURSE + EDGE / 2, getWidth() - SIDE, COURSE + EDGE / 2);
+    Plot.put(firstWord, SIDE, EDGE - 4);
+    Plot.put(heldWord, SIDE, COURSE + 1.6 * EDGE);
+    Plot.put(
         gearedWord,
         getWidth() - SIDE - gearedWord.getLayoutBounds().getWidth(),
         COURSE + 1.6 * EDGE);
@@ -111,10 +105,5 @@ final class RunPlot extends Pane {
     for (Moment moment : moments) {
       line.getPoints().addAll(x(moment.seconds()), band.y(of.applyAsDouble(moment)));
     }
-  }
-
-  private static void place(Text word, double x, double y) {
-    word.setX(x);
-    word.setY(y);
   }
 }

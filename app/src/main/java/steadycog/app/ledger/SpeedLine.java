@@ -47,9 +47,9 @@ final class SpeedLine extends Pane {
     double scaleY = (HEIGHT / 2 - EDGE) / Math.max(highest, 1e-12);
     double x0 = getWidth() / 2;
     double y0 = HEIGHT / 2;
-    span(across, SIDE, y0, getWidth() - SIDE, y0);
-    span(up, x0, EDGE - 8, x0, HEIGHT - EDGE + 8);
-    span(
+    Plot.span(across, SIDE, y0, getWidth() - SIDE, y0);
+    Plot.span(up, x0, EDGE - 8, x0, HEIGHT - EDGE + 8);
+    Plot.span(
         speeds,
         x0 - reach * scaleX,
         y0 - inputs.output(first, -reach) * scaleY,
@@ -77,13 +77,6 @@ final class SpeedLine extends Pane {
     right.setText(Sign.shortName(inputs.second().member()) + " " + unit.symbol());
     right.setX(getWidth() - SIDE - right.getLayoutBounds().getWidth());
     right.setY(inputs.b().signum() < 0 ? y0 - 6 : y0 + 14);
-  }
-
-  private static void span(Line line, double x1, double y1, double x2, double y2) {
-    line.setStartX(x1);
-    line.setStartY(y1);
-    line.setEndX(x2);
-    line.setEndY(y2);
   }
 
   private static void put(Circle point, double x, double y) {

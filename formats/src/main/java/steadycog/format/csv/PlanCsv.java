@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import org.apache.commons.numbers.fraction.BigFraction;
+import steadycog.motion.Motion;
 import steadycog.number.Exact;
 import steadycog.number.Mode;
 import steadycog.number.Ratio;
@@ -47,7 +48,7 @@ public final class PlanCsv {
     line.add(exact(row.step()));
     line.add(Integer.toString(row.changes()));
     line.add(row.fastest().map(one -> one.member().toString()).orElse(""));
-    line.add(exact(row.fastest().map(ShiftTable.Fastest::times)));
+    line.add(exact(row.fastest().map(Motion.Fastest::times)));
     line.add(row.study().circulation().map(value -> Double.toString(value)).orElse(""));
     return line;
   }

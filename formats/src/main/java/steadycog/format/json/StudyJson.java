@@ -116,7 +116,7 @@ public final class StudyJson {
       putExact(node, "stepToNext", row.step());
       node.put("changesToNext", row.changes());
       node.put("fastest", row.fastest().map(one -> one.member().toString()).orElse(null));
-      putExact(node, "fastestTimesInput", row.fastest().map(ShiftTable.Fastest::times));
+      putExact(node, "fastestTimesInput", row.fastest().map(Motion.Fastest::times));
       node.put("overspeed", row.overspeed());
       node.setAll(content.of(row.study()));
     }
