@@ -12,6 +12,7 @@ public final class Checks {
       List.of(
           new MotionRule(),
           new TorqueRule(),
+          new LossRule(),
           new RingSizeRule(),
           new PitchFitRule(),
           new RowClosureRule(),

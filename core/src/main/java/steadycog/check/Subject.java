@@ -3,7 +3,7 @@ package steadycog.check;
 import java.util.function.Supplier;
 import steadycog.motion.Motion;
 import steadycog.shape.FaceLayout;
-import steadycog.torque.Torques;
+import steadycog.torque.Loading;
 import steadycog.train.Train;
 
 /**
@@ -11,4 +11,4 @@ import steadycog.train.Train;
  *
  * @param layout asked for only by rules that look at it
  */
-public record Subject(Train train, Motion motion, Torques torques, Supplier<FaceLayout> layout) {}
+public record Subject(Train train, Motion motion, Loading loading, Supplier<FaceLayout> layout) {}

@@ -14,26 +14,32 @@ final class TorqueRule implements Rule {
 
   @Override
   public List<Finding> check(Subject subject) {
-    Torques torques = subject.torques();
+    Torques torques = subject.loading().flow().torques();
+    Torques ideal = subject.loading().ideal();
     Mechanism mechanism = torques.mechanism();
     List<Finding> found = new ArrayList<>();
-    if (torques.status() == Torques.Status.INDETERMINATE) {
+    if (ideal.status() == Torques.Status.INDETERMINATE) {
       found.add(
           Finding.of(
               "torque-split",
               Severity.WARNING,
               mechanism.bodies().stream()
-                  .filter(member -> torques.carried(member).isEmpty())
+                  .filter(member -> ideal.carried(member).isEmpty())
                   .toList()));
     }
     for (StatedTorques.Stated stated : StatedTorques.of(mechanism)) {
       Optional<BigFraction> solved = torques.external(stated.member());
-      if (solved.isPresent() && stated.disagreesWith(solved.get())) {
-        found.add(
-            Finding.of("torque-conflict", Severity.ERROR, List.of(stated.member()))
+      if (solved.isPresent() && !stated.agreesWith(solved.get())) {
+        boolean right = ideal.external(stated.member()).filter(stated::agreesWith).isPresent();
+        Finding finding =
+            Finding.of(
+                    "torque-conflict",
+                    right ? Severity.NOTE : Severity.ERROR,
+                    List.of(stated.member()))
                 .with("stated", nm(stated.torque()))
                 .with("needed", nm(solved.get()))
-                .with("reference", StatedTorques.reference(mechanism)));
+                .with("reference", StatedTorques.reference(mechanism));
+        found.add(right ? finding.worded("ideal") : finding);
       }
     }
     return found;

@@ -22,10 +22,12 @@ import steadycog.train.Train;
  *
  * @param configurations in the order of drive, holds and take-off on the card; those without a
  *     ratio are left out
+ * @param motions one a configuration, the drive at 1 rpm
  * @param freedoms of the train with nothing held
  * @param whole whether all were tried; with very many shafts only the first {@value #MOST} are
  */
-public record RatioBoard(List<Configuration> configurations, int freedoms, boolean whole) {
+public record RatioBoard(
+    List<Configuration> configurations, List<Motion> motions, int freedoms, boolean whole) {
   /** So many configurations are tried at most. */
   public static final int MOST = 20_000;
 
@@ -73,7 +75,10 @@ public record RatioBoard(List<Configuration> configurations, int freedoms, boole
 
   public RatioBoard {
     configurations = List.copyOf(configurations);
+    motions = List.copyOf(motions);
   }
+
+  private record Worked(Configuration configuration, Motion motion) {}
 
   /**
    * Works out every configuration; the cost grows with the number of shafts to the power of one
@@ -92,14 +97,18 @@ public record RatioBoard(List<Configuration> configurations, int freedoms, boole
     if (freedoms == 2) {
       addLocks(bare, listing.shafts, listing.found);
     }
-    return new RatioBoard(listing.found, freedoms, listing.left > 0);
+    return new RatioBoard(
+        listing.found.stream().map(Worked::configuration).toList(),
+        listing.found.stream().map(Worked::motion).toList(),
+        freedoms,
+        listing.left > 0);
   }
 
   /** Configurations found so far, and how many more are tried. */
   private static final class Listing {
     private final Train bare;
     private final List<MemberId> shafts;
-    private final List<Configuration> found = new ArrayList<>();
+    private final List<Worked> found = new ArrayList<>();
     private int left = MOST;
 
     Listing(Train bare) {
@@ -131,15 +140,19 @@ public record RatioBoard(List<Configuration> configurations, int freedoms, boole
   }
 
   /** Drops what another configuration does with fewer members held. */
-  private static void dropNeedless(List<Configuration> found) {
+  private static void dropNeedless(List<Worked> found) {
     Map<List<MemberId>, List<Configuration>> alike =
-        found.stream().collect(Collectors.groupingBy(one -> List.of(one.drive, one.take)));
+        found.stream()
+            .map(Worked::configuration)
+            .collect(Collectors.groupingBy(one -> List.of(one.drive, one.take)));
     found.removeIf(
-        one ->
-            alike.get(List.of(one.drive, one.take)).stream()
-                .anyMatch(
-                    less ->
-                        less.holds.size() < one.holds.size() && one.holds.containsAll(less.holds)));
+        worked -> {
+          Configuration one = worked.configuration;
+          return alike.get(List.of(one.drive, one.take)).stream()
+              .anyMatch(
+                  less ->
+                      less.holds.size() < one.holds.size() && one.holds.containsAll(less.holds));
+        });
   }
 
   private static int freedoms(Train bare) {
@@ -153,7 +166,7 @@ public record RatioBoard(List<Configuration> configurations, int freedoms, boole
   }
 
   /** Every two shafts of one part locked, the first of them driven, taken off at a third. */
-  private static void addLocks(Train bare, List<MemberId> shafts, List<Configuration> found) {
+  private static void addLocks(Train bare, List<MemberId> shafts, List<Worked> found) {
     for (int a = 0; a < shafts.size(); a++) {
       for (int b = a + 1; b < shafts.size(); b++) {
         Join lock = new Join(shafts.get(a), shafts.get(b));
@@ -168,14 +181,15 @@ public record RatioBoard(List<Configuration> configurations, int freedoms, boole
     }
   }
 
-  private static Optional<Configuration> configuration(
+  private static Optional<Worked> configuration(
       Train bare, MemberId drive, List<MemberId> holds, MemberId take, Optional<Join> lock) {
     Roles roles =
         new Roles(
             List.of(Drive.of(drive)), holds, Optional.of(Take.of(take)), lock.stream().toList());
-    return MotionSolver.solve(Mechanism.of(bare.withRoles(roles)))
+    Motion motion = MotionSolver.solve(Mechanism.of(bare.withRoles(roles)));
+    return motion
         .ratio()
-        .map(ratio -> new Configuration(drive, holds, take, lock, ratio));
+        .map(ratio -> new Worked(new Configuration(drive, holds, take, lock, ratio), motion));
   }
 
   /** The first member of every shaft that can be reached from outside. */

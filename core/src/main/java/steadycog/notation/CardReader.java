@@ -17,7 +17,9 @@ import steadycog.number.Unit;
 import steadycog.train.Drive;
 import steadycog.train.Element;
 import steadycog.train.Join;
+import steadycog.train.Losses;
 import steadycog.train.MemberId;
+import steadycog.train.Motor;
 import steadycog.train.Part;
 import steadycog.train.Place;
 import steadycog.train.Role;
@@ -30,7 +32,8 @@ import steadycog.train.Train;
 final class CardReader {
   private static final Pattern NAME = Pattern.compile("[A-Za-z][A-Za-z0-9_-]*");
   private static final String VERBS =
-      "drive, hold, take, lock, join, coaxial, brake, clutch, state, place, module or dp";
+      "drive, hold, take, lock, join, coaxial, brake, clutch, state, place, efficiency, friction,"
+          + " module or dp";
 
   private static final Set<String> ROLES = Set.of("drive", "hold", "take", "lock");
   private static final String STATE_NAME = "a name for the state: letters, digits, - or _";
@@ -249,6 +252,9 @@ final class CardReader {
     if (PitchText.isPitch(statement.peek())) {
       return readPitch(statement);
     }
+    if (LossText.isLosses(statement.peek())) {
+      return readLosses(statement);
+    }
     throw unknown(statement.peek());
   }
 
@@ -257,6 +263,13 @@ final class CardReader {
       throw new BadStatement(statement.peek().problem("a second module or dp: a train has one"));
     }
     return new Item.OfPitch(PitchText.read(statement));
+  }
+
+  private Item readLosses(Statement statement) throws BadStatement {
+    Token at = statement.peek();
+    Losses read = LossText.read(statement, parts());
+    Statement.at(at, Item.losses(stated().toList()), sofar -> sofar.and(read));
+    return new Item.OfLosses(read);
   }
 
   private Item readDrive(Statement statement, MemberNames names, List<Item> others)
@@ -270,7 +283,12 @@ final class CardReader {
     }
     Optional<Quantity> speed = Optional.empty();
     Optional<Quantity> effort = Optional.empty();
+    Optional<Motor> motor = Optional.empty();
     while (!statement.atEnd()) {
+      if (statement.peek().is("motor") && motor.isEmpty()) {
+        motor = Optional.of(MotorText.read(statement));
+        continue;
+      }
       Token at = statement.peek();
       Quantity given =
           statement.expectQuantity(
@@ -285,7 +303,7 @@ final class CardReader {
         effort = Optional.of(given);
       }
     }
-    return new Item.OfDrive(new Drive(member, speed, effort));
+    return new Item.OfDrive(new Drive(member, speed, effort, motor));
   }
 
   private Item readTake(Statement statement, MemberNames names, List<Item> others)

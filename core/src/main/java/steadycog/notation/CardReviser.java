@@ -31,7 +31,13 @@ final class CardReviser {
 
   private String revise(List<PlacedItem> old, List<Item> wanted) {
     List<Edit> edits = new ArrayList<>();
+    boolean sameLosses =
+        Item.losses(old.stream().map(PlacedItem::item).toList()).equals(Item.losses(wanted));
     for (Class<?> kind : Item.class.getPermittedSubclasses()) {
+      if (kind == Item.OfLosses.class && sameLosses) {
+        // Said in other words or more statements than the canonical ones, but the same.
+        continue;
+      }
       match(
           old.stream().filter(placed -> kind.isInstance(placed.item())).toList(),
           wanted.stream().filter(kind::isInstance).toList(),

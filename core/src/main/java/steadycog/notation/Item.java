@@ -9,6 +9,7 @@ import steadycog.number.Quantity;
 import steadycog.train.Drive;
 import steadycog.train.Element;
 import steadycog.train.Join;
+import steadycog.train.Losses;
 import steadycog.train.MemberId;
 import steadycog.train.Part;
 import steadycog.train.Pitch;
@@ -41,6 +42,9 @@ sealed interface Item {
 
   record OfElement(Element element) implements Item {}
 
+  /** What one {@code efficiency} or {@code friction} statement says. */
+  record OfLosses(Losses losses) implements Item {}
+
   record OfState(State state) implements Item {}
 
   /** The train's items in the order in which a card is printed. */
@@ -51,10 +55,30 @@ sealed interface Item {
     train.coaxials().forEach(pair -> items.add(new OfCoaxial(pair)));
     train.places().forEach(place -> items.add(new OfPlace(place)));
     train.pitch().ifPresent(pitch -> items.add(new OfPitch(pitch)));
+    items.addAll(of(train.losses()));
     items.addAll(of(train.roles()));
     train.shifts().declared().forEach(element -> items.add(new OfElement(element)));
     train.shifts().states().forEach(state -> items.add(new OfState(state)));
     return items;
+  }
+
+  private static List<Item> of(Losses losses) {
+    List<Item> items = new ArrayList<>();
+    Losses stated = losses.withFriction(Optional.empty());
+    if (!stated.unstated()) {
+      items.add(new OfLosses(stated));
+    }
+    if (losses.friction().isPresent()) {
+      items.add(new OfLosses(Losses.UNSTATED.withFriction(losses.friction())));
+    }
+    return items;
+  }
+
+  /** What all items say about losses; throws IllegalArgumentException as {@link Losses#and}. */
+  static Losses losses(List<? extends Item> items) {
+    return only(OfLosses.class, items).stream()
+        .map(OfLosses::losses)
+        .reduce(Losses.UNSTATED, Losses::and);
   }
 
   private static List<Item> of(Roles roles) {
@@ -91,7 +115,8 @@ sealed interface Item {
         roles(items),
         new ShiftPlan(
             only(OfElement.class, items).stream().map(OfElement::element).toList(),
-            only(OfState.class, items).stream().map(OfState::state).toList()));
+            only(OfState.class, items).stream().map(OfState::state).toList()),
+        losses(items));
   }
 
   /** The statement in canonical form. */
@@ -104,11 +129,16 @@ sealed interface Item {
           "place " + place.member() + " " + Exact.plain(place.degrees()) + " deg";
       case OfPitch(Pitch pitch) -> pitch.statement();
       case OfDrive(Drive drive) ->
-          "drive " + drive.member() + optional(drive.speed()) + optional(drive.effort());
+          "drive "
+              + drive.member()
+              + optional(drive.speed())
+              + optional(drive.effort())
+              + drive.motor().map(motor -> " " + motor).orElse("");
       case OfHold(MemberId member) -> "hold " + member;
       case OfTake(Take take) -> "take " + take.member() + optional(take.load());
       case OfLock(Join lock) -> "lock " + lock.a() + " = " + lock.b();
       case OfElement(Element element) -> element.toString();
+      case OfLosses(Losses losses) -> LossText.print(losses);
       case OfState(State(String name, Roles roles)) ->
           ("state " + name + ": " + clauses(roles)).stripTrailing();
     };

@@ -46,6 +46,17 @@ final class Statement {
     }
   }
 
+  /** Parts the next word before {@code sign}, if it ends on it, as {@code 98.5%}. */
+  void splitBefore(String sign) {
+    Token word = peek();
+    int length = word.text().length() - sign.length();
+    if (word.kind() == Token.Kind.WORD && length > 0 && word.text().endsWith(sign)) {
+      String rest = word.text().substring(0, length);
+      tokens.set(at, new Token(Token.Kind.WORD, rest, word.line(), word.column()));
+      tokens.add(at + 1, new Token(Token.Kind.WORD, sign, word.line(), word.column() + length));
+    }
+  }
+
   /** Parts the next word behind a match of {@code sign} at its beginning, as {@code x8mm}. */
   void splitAfter(String sign) {
     Token word = peek();

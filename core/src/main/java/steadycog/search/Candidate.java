@@ -14,8 +14,7 @@ import steadycog.motion.MotionSolver;
 import steadycog.number.Ratio;
 import steadycog.shape.FaceLayout;
 import steadycog.shape.PlanetGeometry;
-import steadycog.torque.TorqueSolver;
-import steadycog.torque.Torques;
+import steadycog.torque.Loading;
 import steadycog.train.Bevel;
 import steadycog.train.Cycloidal;
 import steadycog.train.Differential;
@@ -77,14 +76,15 @@ public record Candidate(
    */
   static Optional<Candidate> of(Kind kind, Train train, BigFraction target) {
     Motion motion = MotionSolver.solve(Mechanism.of(train));
-    Torques torques = TorqueSolver.solve(motion);
+    Loading loading = Loading.of(train, motion);
+
     return motion
         .ratio()
         .map(
             ratio -> {
               List<Finding> findings =
                   Checks.withoutLayout(
-                      new Subject(train, motion, torques, () -> FaceLayout.of(train)));
+                      new Subject(train, motion, loading, () -> FaceLayout.of(train)));
               return new Candidate(
                   kind,
                   train,

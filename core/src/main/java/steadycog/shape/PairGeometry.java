@@ -101,11 +101,24 @@ public record PairGeometry(
    * transverse contact ratio; full involutes, undercut not subtracted).
    */
   public double contactRatio() {
-    double pinionReach = reach(pinionTip(), base(pinion));
-    double gearReach = reach(gearTip(), base(gear));
-    double across = centreDistance * Math.sin(working());
-    double length =
-        internal() ? pinionReach - gearReach + across : pinionReach + gearReach - across;
+    return recess() + approach();
+  }
+
+  /**
+   * The part of the contact ratio in which the pinion's addendum works: e2 where the pinion drives.
+   */
+  public double recess() {
+    return pitches(reach(pinionTip(), base(pinion)) - base(pinion) * Math.tan(working()));
+  }
+
+  /** The part in which the gear's addendum works: e1 where the pinion drives. */
+  public double approach() {
+    double along = base(gear) * Math.tan(working()) - reach(gearTip(), base(gear));
+    return pitches(internal() ? along : -along);
+  }
+
+  /** A length along the line of action, in modules, over the base pitch. */
+  private static double pitches(double length) {
     return length / (Math.PI * Math.cos(RACK.pressureAngle()));
   }
 

@@ -16,16 +16,17 @@ import steadycog.number.AngularSpeed;
 import steadycog.number.Mode;
 import steadycog.number.Ratio;
 import steadycog.shape.FaceLayout;
-import steadycog.torque.TorqueSolver;
+import steadycog.torque.Loading;
+import steadycog.torque.PowerFlow;
 import steadycog.torque.Torques;
 import steadycog.train.MemberId;
 import steadycog.train.Mesh;
 import steadycog.train.Role;
 import steadycog.train.Train;
 
-/** A train with its motion, ideal torques, layout and findings. */
+/** A train with its motion, torques, layout and findings. */
 public record Study(
-    Train train, Motion motion, Torques torques, FaceLayout layout, List<Finding> findings) {
+    Train train, Motion motion, Loading loading, FaceLayout layout, List<Finding> findings) {
 
   public static Study of(Train train) {
     return of(train, FaceLayout.of(train));
@@ -34,9 +35,19 @@ public record Study(
   /** The same for a train whose wheels stand as {@code layout} says. */
   static Study of(Train train, FaceLayout layout) {
     Motion motion = MotionSolver.solve(Mechanism.of(train));
-    Torques torques = TorqueSolver.solve(motion);
-    List<Finding> findings = Checks.of(new Subject(train, motion, torques, () -> layout));
-    return new Study(train, motion, torques, layout, findings);
+    Loading loading = Loading.of(train, motion);
+    List<Finding> findings = Checks.of(new Subject(train, motion, loading, () -> layout));
+    return new Study(train, motion, loading, layout, findings);
+  }
+
+  /** The torques with losses. */
+  public Torques torques() {
+    return loading.flow().torques();
+  }
+
+  /** Power out over power in; empty where it does not follow or nothing comes out. */
+  public Optional<Double> efficiency() {
+    return loading.flow().efficiency();
   }
 
   public Optional<Ratio> ratio() {
@@ -118,6 +129,10 @@ public record Study(
 
   /** Power that enters the train at the member from outside, in W; negative where it leaves. */
   public Optional<Double> power(MemberId member) {
+    return power(torques(), member);
+  }
+
+  private Optional<Double> power(Torques torques, MemberId member) {
     return torques
         .external(member)
         .flatMap(torque -> motion.speed(member).map(speed -> watts(torque, speed)));
@@ -125,7 +140,7 @@ public record Study(
 
   /** Power that passes through the member in W, never negative. */
   public Optional<Double> carriedPower(MemberId member) {
-    return torques
+    return torques()
         .carried(member)
         .flatMap(torque -> motion.speed(member).map(speed -> Math.abs(watts(torque, speed))));
   }
@@ -135,12 +150,42 @@ public record Study(
    * W.
    */
   public Optional<Double> meshPower(int index) {
+    return meshPower(torques(), index);
+  }
+
+  /** The same without losses. */
+  public Optional<Double> idealMeshPower(int index) {
+    return meshPower(loading.ideal(), index);
+  }
+
+  private Optional<Double> meshPower(Torques torques, int index) {
     Mesh mesh = train.meshes().get(index);
-    int body = motion.mechanism().indexOf(mesh.a());
-    Optional<AngularSpeed> relative = relativeSpeed(mesh);
+    boolean fromA = loading.flow().passing(index) != PowerFlow.Passing.FROM_B;
+    MemberId giver = fromA ? mesh.a() : mesh.b();
+    Optional<AngularSpeed> relative = relativeSpeed(mesh, giver);
+    int way = fromA ? -1 : 1;
     return torques
-        .relationTorque(index, body)
-        .flatMap(torque -> relative.map(speed -> 0.0 - watts(torque, speed)));
+        .relationTorque(index, motion.mechanism().indexOf(giver))
+        .flatMap(torque -> relative.map(speed -> 0.0 + way * watts(torque, speed)));
+  }
+
+  /** Power that mesh {@code index} turns into heat, W, never negative. */
+  public Optional<Double> meshLoss(int index) {
+    double share = 1 - loading.flow().meshes().get(index).value().doubleValue();
+    return meshPower(index).map(power -> Math.abs(power) * share);
+  }
+
+  /** Power that all meshes together turn into heat, W; empty where it does not follow. */
+  public Optional<Double> loss() {
+    double sum = 0;
+    for (int k = 0; k < train.meshes().size(); k++) {
+      Optional<Double> loss = meshLoss(k);
+      if (loss.isEmpty()) {
+        return Optional.empty();
+      }
+      sum += loss.get();
+    }
+    return Optional.of(sum);
   }
 
   /**
@@ -149,9 +194,18 @@ public record Study(
    * (Müller). Empty where torques do not follow or nothing moves.
    */
   public Optional<Double> circulation() {
+    return circulation(loading.ideal());
+  }
+
+  /** The same with losses. */
+  public Optional<Double> circulationWithLosses() {
+    return circulation(torques());
+  }
+
+  private Optional<Double> circulation(Torques torques) {
     double most = 0;
     for (int k = 0; k < train.meshes().size(); k++) {
-      Optional<Double> power = meshPower(k);
+      Optional<Double> power = meshPower(torques, k);
       if (power.isEmpty()) {
         return Optional.empty();
       }
@@ -159,7 +213,7 @@ public record Study(
     }
     double in = 0;
     for (MemberId member : motion.mechanism().bodies()) {
-      in += Math.max(0, power(member).orElse(0.0));
+      in += Math.max(0, power(torques, member).orElse(0.0));
     }
     return in > 0 && most > 0 ? Optional.of(most / in) : Optional.empty();
   }
@@ -173,8 +227,8 @@ public record Study(
     return findings.stream().anyMatch(finding -> finding.severity() == Severity.ERROR);
   }
 
-  private Optional<AngularSpeed> relativeSpeed(Mesh mesh) {
-    return mesh.carrier().isEmpty() ? motion.speed(mesh.a()) : relativeToCarrier(mesh.a());
+  private Optional<AngularSpeed> relativeSpeed(Mesh mesh, MemberId wheel) {
+    return mesh.carrier().isEmpty() ? motion.speed(wheel) : relativeToCarrier(wheel);
   }
 
   private static double watts(BigFraction torque, AngularSpeed speed) {

@@ -46,7 +46,7 @@ public record TwoInputs(
                 output,
                 both.get(0),
                 both.get(1),
-                study.torques().external(output)));
+                study.loading().ideal().external(output)));
   }
 
   /** The inputs that {@code path} ties: the second drive turns as it is geared. */
@@ -60,7 +60,7 @@ public record TwoInputs(
         path.output(),
         path.a(),
         path.b(),
-        study.torques().external(path.output()));
+        study.loading().ideal().external(path.output()));
   }
 
   /**

@@ -17,11 +17,11 @@ public final class StatedTorques {
   /** A stated drive torque in N m, signed as an external torque. */
   public record Stated(MemberId member, BigFraction torque) {
 
-    /** Whether {@code solved} differs by more than the rounding of a double. */
-    public boolean disagreesWith(BigFraction solved) {
+    /** Whether {@code solved} differs by no more than the rounding of a double. */
+    public boolean agreesWith(BigFraction solved) {
       double gap = Math.abs(solved.subtract(torque).doubleValue());
       return gap
-          > ROUNDING * Math.max(Math.abs(torque.doubleValue()), Math.abs(solved.doubleValue()));
+          <= ROUNDING * Math.max(Math.abs(torque.doubleValue()), Math.abs(solved.doubleValue()));
     }
   }
 

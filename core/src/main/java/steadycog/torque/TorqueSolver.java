@@ -26,11 +26,13 @@ public final class TorqueSolver {
   private static final Quantity ONE_NM = Quantity.of("1", Unit.NM);
 
   private final Mechanism mechanism;
+  private final List<List<Term>> forms;
   private final Motion motion;
   private final int relations;
   private final List<Integer> ends = new ArrayList<>();
 
-  private TorqueSolver(Motion motion) {
+  private TorqueSolver(Motion motion, List<List<Term>> forms) {
+    this.forms = forms;
     this.mechanism = motion.mechanism();
     this.motion = motion;
     this.relations = mechanism.relations().size();
@@ -38,7 +40,20 @@ public final class TorqueSolver {
 
   /** Ideal torques for {@code motion}; the cost is that of solving the motion. */
   public static Torques solve(Motion motion) {
-    return new TorqueSolver(motion).solve();
+    return solve(motion, motion.mechanism().relations().stream().map(Relation::terms).toList());
+  }
+
+  /**
+   * Torques where the multiplier of each relation acts on bodies by other {@code forms} than its
+   * terms: those of a mesh with losses.
+   */
+  static Torques solve(Motion motion, List<List<Term>> forms) {
+    return new TorqueSolver(motion, forms).solve();
+  }
+
+  /** The torque from which all others follow; empty where nothing is given. */
+  static Optional<Given> given(Motion motion) {
+    return new TorqueSolver(motion, List.of()).given();
   }
 
   private Torques solve() {
@@ -53,7 +68,7 @@ public final class TorqueSolver {
   }
 
   /** The torque from which all others follow. */
-  private record Given(int body, BigFraction torque) {}
+  record Given(int body, BigFraction torque) {}
 
   private Optional<Given> given() {
     Optional<Take> take = mechanism.roles().take();
@@ -108,8 +123,8 @@ public final class TorqueSolver {
       Arrays.fill(row, BigFraction.ZERO);
     }
     for (int r = 0; r < relations; r++) {
-      for (Term term : mechanism.relations().get(r).terms()) {
-        rows[term.body()][r] = term.coefficient();
+      for (Term term : forms.get(r)) {
+        rows[term.body()][r] = rows[term.body()][r].add(term.coefficient());
       }
     }
     for (int k = 0; k < ends.size(); k++) {
@@ -138,17 +153,13 @@ public final class TorqueSolver {
             && multipliers.stream().allMatch(Optional::isPresent);
     return new Torques(
         mechanism,
+        forms,
         all ? Torques.Status.DETERMINED : Torques.Status.INDETERMINATE,
         List.copyOf(external),
         List.copyOf(multipliers));
   }
 
   private Torques none() {
-    List<Optional<BigFraction>> external = new ArrayList<>();
-    mechanism.bodies().forEach(body -> external.add(Optional.empty()));
-    List<Optional<BigFraction>> multipliers = new ArrayList<>();
-    mechanism.relations().forEach(relation -> multipliers.add(Optional.empty()));
-    return new Torques(
-        mechanism, Torques.Status.NONE, List.copyOf(external), List.copyOf(multipliers));
+    return Torques.none(mechanism, Torques.Status.NONE);
   }
 }

@@ -1,5 +1,6 @@
 package steadycog.torque;
 
+import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
 import org.apache.commons.numbers.fraction.BigFraction;
@@ -10,9 +11,11 @@ import steadycog.train.Join;
 import steadycog.train.MemberId;
 
 /**
- * The ideal torques of a mechanism, in N m. Values stated as a power, or in a unit of which the
- * size is not rational, enter as the nearest double; all else is exact.
+ * The torques of a mechanism, in N m, without losses or with those of its meshes. Values stated as
+ * a power, or in a unit of which the size is not rational, enter as the nearest double; all else is
+ * exact.
  *
+ * @param forms one a relation: by what its multiplier acts on bodies; without losses its terms
  * @param status whether an equilibrium exists and is the only one
  * @param external one a body: the torque from outside; empty where it does not follow
  * @param multipliers one a relation: times a term's coefficient it is the torque of that relation
@@ -20,6 +23,7 @@ import steadycog.train.MemberId;
  */
 public record Torques(
     Mechanism mechanism,
+    List<List<Term>> forms,
     Status status,
     List<Optional<BigFraction>> external,
     List<Optional<BigFraction>> multipliers) {
@@ -32,6 +36,16 @@ public record Torques(
     INDETERMINATE,
     /** Nothing takes the torque up: it would only speed the train up, or it is jammed. */
     NONE
+  }
+
+  /** No torque follows. */
+  static Torques none(Mechanism mechanism, Status status) {
+    return new Torques(
+        mechanism,
+        mechanism.relations().stream().map(Relation::terms).toList(),
+        status,
+        Collections.nCopies(mechanism.bodies().size(), Optional.empty()),
+        Collections.nCopies(mechanism.relations().size(), Optional.empty()));
   }
 
   /** The torque from outside on the member; zero on a free one. */
@@ -70,7 +84,7 @@ public record Torques(
 
   /** The torque that relation {@code index} puts on {@code body}; zero if it does not touch it. */
   public Optional<BigFraction> relationTorque(int index, int body) {
-    for (Term term : mechanism.relations().get(index).terms()) {
+    for (Term term : forms.get(index)) {
       if (term.body() == body) {
         return multipliers.get(index).map(f -> f.multiply(term.coefficient()));
       }

@@ -83,6 +83,11 @@ public record Bevel(String name, int pinion, int crown, Side side, Optional<Quan
   }
 
   @Override
+  public MeshKind kind(Mesh mesh) {
+    return MeshKind.BEVEL;
+  }
+
+  @Override
   public boolean involute() {
     return false;
   }

@@ -163,6 +163,11 @@ public record Cycloidal(String name, int lobes, int pins, Sizes sizes) implement
   }
 
   @Override
+  public MeshKind kind(Mesh mesh) {
+    return MeshKind.CYCLOIDAL;
+  }
+
+  @Override
   public boolean involute() {
     return false;
   }

@@ -78,6 +78,21 @@ public record Differential(String name, int side, int spider, int spiders) imple
   }
 
   @Override
+  public MeshKind kind(Mesh mesh) {
+    return MeshKind.BEVEL;
+  }
+
+  /** Side to spider, and spider to the other side. */
+  @Override
+  public List<Mesh> contacts(Mesh mesh) {
+    MemberId between = new MemberId(name, "spider");
+    Teeth teeth = Teeth.external(spider);
+    return List.of(
+        new Mesh(mesh.a(), mesh.teethA(), between, teeth, mesh.carrier()),
+        new Mesh(between, teeth, mesh.b(), mesh.teethB(), mesh.carrier()));
+  }
+
+  @Override
   public boolean involute() {
     return false;
   }

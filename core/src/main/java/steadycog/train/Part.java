@@ -19,6 +19,16 @@ public sealed interface Part
   /** Every toothed contact, in the order of the card. */
   List<Mesh> meshes();
 
+  /** What kind of contact one of its meshes is. */
+  default MeshKind kind(Mesh mesh) {
+    return mesh.internal() ? MeshKind.INTERNAL : MeshKind.EXTERNAL;
+  }
+
+  /** The contacts in a row that one of its meshes stands for: itself, as a rule. */
+  default List<Mesh> contacts(Mesh mesh) {
+    return List.of(mesh);
+  }
+
   /** Members keyed to one another inside the part. */
   default List<Join> keyed() {
     return List.of();

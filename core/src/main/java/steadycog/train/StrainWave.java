@@ -133,6 +133,11 @@ public record StrainWave(String name, int flex, int circular, int lobes, Sizes s
   }
 
   @Override
+  public MeshKind kind(Mesh mesh) {
+    return MeshKind.STRAIN_WAVE;
+  }
+
+  @Override
   public boolean involute() {
     return false;
   }

@@ -19,6 +19,7 @@ import java.util.function.UnaryOperator;
  * @param pitch the size of all teeth, where it is chosen already
  * @param roles those that hold in every state
  * @param shifts brakes, clutches and the states that they make
+ * @param losses what is said about the losses of meshes
  */
 public record Train(
     List<Part> parts,
@@ -27,7 +28,8 @@ public record Train(
     List<Place> places,
     Optional<Pitch> pitch,
     Roles roles,
-    ShiftPlan shifts) {
+    ShiftPlan shifts,
+    Losses losses) {
 
   public Train {
     parts = List.copyOf(parts);
@@ -45,6 +47,7 @@ public record Train(
       requireKnown(known, together(roles, state).members());
     }
     shifts.declared().forEach(element -> requireKnown(known, element.members()));
+    requireKnown(known, losses.members());
   }
 
   private static Roles together(Roles everywhere, State state) {
@@ -56,7 +59,7 @@ public record Train(
     }
   }
 
-  /** A train that runs in one way only. */
+  /** A train that runs in one way only and of whose losses nothing is said. */
   public Train(
       List<Part> parts,
       List<Join> joins,
@@ -64,7 +67,7 @@ public record Train(
       List<Place> places,
       Optional<Pitch> pitch,
       Roles roles) {
-    this(parts, joins, coaxials, places, pitch, roles, ShiftPlan.NONE);
+    this(parts, joins, coaxials, places, pitch, roles, ShiftPlan.NONE, Losses.UNSTATED);
   }
 
   /** Parts with nothing said about them yet. */
@@ -145,6 +148,11 @@ public record Train(
     return parts.stream().filter(part -> !part.inLine().isEmpty()).count() > 1;
   }
 
+  /** What kind of contact one of its meshes is. */
+  public MeshKind kind(Mesh mesh) {
+    return partOf(mesh.a()).kind(mesh);
+  }
+
   /** The part that {@code member} belongs to. */
   public Part partOf(MemberId member) {
     return parts.stream()
@@ -155,34 +163,39 @@ public record Train(
 
   /** The same train with its teeth given a size. */
   public Train sized(Pitch changed) {
-    return new Train(parts, joins, coaxials, places, Optional.of(changed), roles, shifts);
+    return new Train(parts, joins, coaxials, places, Optional.of(changed), roles, shifts, losses);
   }
 
   public Train withRoles(Roles changed) {
-    return new Train(parts, joins, coaxials, places, pitch, changed, shifts);
+    return new Train(parts, joins, coaxials, places, pitch, changed, shifts, losses);
+  }
+
+  /** The same train with something else said about its losses. */
+  public Train withLosses(Losses changed) {
+    return new Train(parts, joins, coaxials, places, pitch, roles, shifts, changed);
   }
 
   /** The same train with another plan of its states. */
   public Train withShifts(ShiftPlan changed) {
-    return new Train(parts, joins, coaxials, places, pitch, roles, changed);
+    return new Train(parts, joins, coaxials, places, pitch, roles, changed, losses);
   }
 
   /** The same train with other members joined. */
   public Train withJoins(List<Join> changed) {
-    return new Train(parts, changed, coaxials, places, pitch, roles, shifts);
+    return new Train(parts, changed, coaxials, places, pitch, roles, shifts, losses);
   }
 
   /** The same train with one part more, behind the others. */
   public Train adding(Part part) {
     List<Part> more = new ArrayList<>(parts);
     more.add(part);
-    return new Train(more, joins, coaxials, places, pitch, roles, shifts);
+    return new Train(more, joins, coaxials, places, pitch, roles, shifts, losses);
   }
 
   /** The train as it runs in {@code state}, its roles and the state's together, with no plan. */
   public Train in(State state) {
     return new Train(
-        parts, joins, coaxials, places, pitch, roles.and(state.roles()), ShiftPlan.NONE);
+        parts, joins, coaxials, places, pitch, roles.and(state.roles()), ShiftPlan.NONE, losses);
   }
 
   /**
@@ -217,7 +230,8 @@ public record Train(
         places,
         pitch,
         roles,
-        shifts);
+        shifts,
+        losses);
   }
 
   /**
@@ -236,7 +250,8 @@ public record Train(
             .toList(),
         pitch,
         roles.renamed(rename, stays),
-        shifts.renamed(rename, stays));
+        shifts.renamed(rename, stays),
+        losses.renamed(rename, stays));
   }
 
   /** The same train without one of its parts and whatever is said about its members. */
@@ -249,7 +264,8 @@ public record Train(
         places.stream().filter(place -> stays.test(place.member())).toList(),
         pitch,
         roles.renamed(UnaryOperator.identity(), stays),
-        shifts.renamed(UnaryOperator.identity(), stays));
+        shifts.renamed(UnaryOperator.identity(), stays),
+        losses.renamed(UnaryOperator.identity(), stays));
   }
 
   /** The same train with {@code place} instead of any earlier one for its member. */
@@ -257,12 +273,12 @@ public record Train(
     List<Place> changed = new ArrayList<>(places);
     changed.removeIf(old -> old.member().equals(place.member()));
     changed.add(place);
-    return new Train(parts, joins, coaxials, changed, pitch, roles, shifts);
+    return new Train(parts, joins, coaxials, changed, pitch, roles, shifts, losses);
   }
 
   /** The same train laid out by itself again. */
   public Train unplaced() {
-    return new Train(parts, joins, coaxials, List.of(), pitch, roles, shifts);
+    return new Train(parts, joins, coaxials, List.of(), pitch, roles, shifts, losses);
   }
 
   /** The same train with another tooth count on one wheel; throws where it has no such wheel. */

@@ -23,6 +23,8 @@ import steadycog.train.Teeth;
 import steadycog.train.Train;
 
 class FindingsTest {
+  private static final String FOCUSER = "planetary sun 12/- planet 18=18 x3 ring 48/51; hold ring1";
+
   private static final List<String> CARDS =
       List.of(
           "parallel 20 ~ 40 = 30 ~ 10\nlock A = D\ndrive A",
@@ -99,7 +101,38 @@ class FindingsTest {
           "strainwave nominal 20; module 0.5 mm",
           "strainwave nominal 400; module 0.2 mm",
           "strainwave nominal 80 wall 0.8 mm allow 50 MPa; module 0.5 mm",
-          "strainwave nominal 80 wall 0.2 mm allow 300 MPa; module 0.5 mm");
+          "strainwave nominal 80 wall 0.2 mm allow 300 MPa; module 0.5 mm",
+          FOCUSER + "; efficiency printed; drive ring2; take sun",
+          FOCUSER + "; efficiency printed; drive sun; take ring2",
+          FOCUSER + "; efficiency external 0.95 internal 0.97; drive sun; take ring2",
+          FOCUSER + "; efficiency external 0.95 internal 0.975; drive sun; take ring2",
+          "parallel 60 ~ 20; drive A; take B; efficiency external 0.45",
+          "parallel 20 ~ 40; drive A 3 Nm; take B 6 Nm",
+          "p: strainwave flex 105 circular 108 lobes 3; q: planetary sun 33 planet 12 x3 ring 57\n"
+              + "join p.circular = q.sun; join p.flex = q.carrier; drive p.wave; hold q.ring\n"
+              + "take q.carrier; efficiency strainwave 0.12 external 0.84 internal 0.75",
+          "p: planetary sun 19 planet 26 x3 ring 71; q: cycloidal lobes 78 pins 79\n"
+              + "r: differential side 26 spider 28; s: strainwave flex 214 circular 216\n"
+              + "join p.sun = q.ring; join p.carrier = r.right; join p.sun = r.right\n"
+              + "join q.eccentric = s.wave; drive p.sun; hold r.left; hold s.flex; hold q.disc\n"
+              + "take s.circular\n"
+              + "efficiency p.sun-planet 0.36 p.planet-ring 0.18 q.disc-ring 0.9 s.flex-circular"
+              + " 0.26",
+          manySetsInARow());
+
+  /** Two directions more to choose with each set. */
+  private static String manySetsInARow() {
+    StringBuilder card = new StringBuilder();
+    int last = 7;
+    for (int k = 0; k <= last; k++) {
+      card.append(String.format("s%d: planetary sun 12/- planet 18=18 x3 ring 48/51\n", k));
+      card.append(String.format("hold s%d.ring1\n", k));
+    }
+    for (int k = 0; k < last; k++) {
+      card.append(String.format("join s%d.ring2 = s%d.sun\n", k, k + 1));
+    }
+    return card + String.format("drive s0.sun; take s%d.ring2", last);
+  }
 
   /** States of every doubtful sort. */
   private static final String PLAN =
@@ -154,7 +187,8 @@ class FindingsTest {
         "parallel 19 ~ 33 = 25 ~ 51;drive A;take D | OK hunting A, B",
         "parallel 7 ~ 50;drive A;take B | ERROR few-teeth A: A 7 -> 8",
         "parallel 11 ~ 11;drive A;take B | ERROR interference A, B",
-        "parallel 19 ~ 40;drive A 19 Nm;take B 40 Nm | OK hunting A, B",
+        "parallel 19 ~ 40;drive A 19 Nm;take B 40 Nm | NOTE torque-conflict A",
+        "parallel 19 ~ 40;efficiency ideal;drive A 19 Nm;take B 40 Nm | OK hunting A, B",
         "parallel 20 ~ 40;drive A 3 Nm;take B 5 Nm | ERROR torque-conflict A",
         "parallel 15 ~ 30;drive A;take B | WARNING undercut A: A 15 -> 18",
         "parallel 14 ~ 30;drive A;take B | ERROR interference A, B: A 14 -> 15",

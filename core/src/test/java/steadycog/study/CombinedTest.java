@@ -88,6 +88,7 @@ class CombinedTest {
                 + """
 
                 join fore.sun = aft.sun; join fore.carrier = aft.ring; take fore.carrier
+                efficiency ideal
                 state R: drive fore.sun; hold aft.carrier
                 state low: drive fore.ring 900 rpm; hold aft.carrier
                 state mid: drive fore.ring 900 rpm; hold fore.sun
@@ -202,7 +203,7 @@ class CombinedTest {
     for (int run = 0; run < 150; run++) {
       Train train = RandomTrains.combined(random);
       for (ShiftTable.Row row : ShiftTable.of(train).rows()) {
-        Torques torques = row.study().torques();
+        Torques torques = row.study().loading().ideal();
         Motion motion = row.study().motion();
         if (torques.status() == Torques.Status.DETERMINED
             && motion.status() == Motion.Status.DETERMINED) {
@@ -274,7 +275,7 @@ class CombinedTest {
     assertTrue(powers.second() < 0, "turning against its torque it brakes");
     assertEquals(-powers.second(), powers.circulating(), 1e-9);
     assertEquals(
-        study.torques().external(line.second().member()),
+        study.loading().ideal().external(line.second().member()),
         Optional.of(line.torques().orElseThrow().get(1)));
     List<Double> outputs = new ArrayList<>();
     for (Regulation.Course course : Regulation.Course.values()) {
@@ -309,7 +310,7 @@ class CombinedTest {
         Study.of(
             train(
                 "differential side 16 spider 10; drive case 10 rpm 8 Nm; drive left 4 rpm; take"
-                    + " right"));
+                    + " right; efficiency ideal"));
     assertEquals(
         Optional.of(BigFraction.of(-4)), even.torques().external(new MemberId("", "right")));
     assertEquals(

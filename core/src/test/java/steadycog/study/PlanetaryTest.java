@@ -142,7 +142,7 @@ class PlanetaryTest {
       BigFraction torque = BigFraction.ZERO;
       BigFraction power = BigFraction.ZERO;
       for (MemberId id : set.shafts()) {
-        BigFraction own = study.torques().external(id).orElseThrow();
+        BigFraction own = study.loading().ideal().external(id).orElseThrow();
         torque = torque.add(own);
         Optional<BigFraction> turns = study.motion().turnsPerInputTurn(id);
         assertTrue(turns.isPresent() || own.signum() == 0, "what floats carries nothing");
@@ -153,7 +153,9 @@ class PlanetaryTest {
       row.configuration()
           .hold()
           .ifPresent(
-              held -> assertEquals(study.torques().external(held), row.reaction(), "of " + held));
+              held ->
+                  assertEquals(
+                      study.loading().ideal().external(held), row.reaction(), "of " + held));
     }
   }
 

@@ -25,6 +25,8 @@ import steadycog.study.NamedStudy;
 import steadycog.study.ShiftTable;
 import steadycog.study.Study;
 import steadycog.study.TwoInputs;
+import steadycog.torque.Backwards;
+import steadycog.torque.MeshEfficiency;
 import steadycog.torque.Torques;
 import steadycog.train.Element;
 import steadycog.train.Member;
@@ -163,11 +165,10 @@ public final class StudyJson {
         study.ratio().map(ratio -> ratio.sameDirection() ? "same" : "opposite").orElse(null));
     node.put("mode", study.mode().map(Mode::word).orElse(null));
     node.put("torques", torquesWord(study.torques().status()));
-    // Ideal torques carry no losses, so there is nothing to say about efficiency.
-    node.putNull("efficiency");
-    node.putNull("backDrivable");
-    node.putNull("backEfficiency");
+    addLosses(node, study);
     putNumber(node, "circulation", study.circulation());
+    putNumber(node, "circulationWithLosses", study.circulationWithLosses());
+
     Unit unit = speedUnit(motion);
     node.put("speedUnit", unit.symbol());
     ArrayNode members = node.putArray("members");
@@ -183,6 +184,27 @@ public final class StudyJson {
     motion.conflict().forEach(cause -> conflict.add(cause.toString()));
     addFindings(node, study.findings());
     return node;
+  }
+
+  private static void addLosses(ObjectNode node, Study study) {
+    node.put("powerFlow", study.loading().flow().verdict().word());
+    putNumber(node, "efficiency", study.efficiency());
+    putNumber(node, "lossW", study.loss());
+    addBackwards(node, study.loading().backwards());
+  }
+
+  private static void addBackwards(ObjectNode node, Optional<Backwards> backwards) {
+    node.put("backDrivable", backwards.flatMap(Backwards::drivable).orElse(null));
+    putNumber(node, "backEfficiency", backwards.flatMap(Backwards::efficiency));
+    Optional<Backwards.Tipping> tipping = backwards.flatMap(Backwards::tipping);
+    if (tipping.isEmpty()) {
+      node.putNull("tipping");
+      return;
+    }
+    ObjectNode point = node.putObject("tipping");
+    putNumber(point, "lossFactor", tipping.map(Backwards.Tipping::factor).filter(Double::isFinite));
+    ArrayNode shares = point.putArray("meshEfficiencies");
+    tipping.get().shares().forEach(shares::add);
   }
 
   private static Unit speedUnit(Motion motion) {
@@ -208,6 +230,8 @@ public final class StudyJson {
     putNumber(node, "speedRpm", speed.map(AngularSpeed::inRpm));
     putExact(node, "turnsPerInputTurn", study.motion().turnsPerInputTurn(id));
     putNumber(node, "torqueNm", study.torques().external(id).map(BigFraction::doubleValue));
+    putNumber(
+        node, "idealTorqueNm", study.loading().ideal().external(id).map(BigFraction::doubleValue));
     putNumber(node, "powerW", study.power(id));
     putNumber(node, "carriedNm", study.torques().carried(id).map(BigFraction::doubleValue));
     Optional<AngularSpeed> relative = study.relativeToCarrier(id);
@@ -238,7 +262,11 @@ public final class StudyJson {
           .add(body(study, mesh.b()).toString());
       putExact(node, "teethPassed", study.teethPassed(mesh));
       putNumber(node, "powerW", study.meshPower(k));
-      node.putNull("efficiency");
+      putNumber(node, "idealPowerW", study.idealMeshPower(k));
+      MeshEfficiency efficiency = study.loading().flow().meshes().get(k);
+      node.put("efficiency", efficiency.value().doubleValue());
+      node.put("efficiencySource", efficiency.source().word());
+      putNumber(node, "lossW", study.meshLoss(k));
     }
   }
 

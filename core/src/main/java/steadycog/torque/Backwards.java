@@ -1,0 +1,124 @@
+package steadycog.torque;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import steadycog.motion.Motion;
+import steadycog.torque.LossModel.Flows;
+import steadycog.torque.PowerFlow.Verdict;
+import steadycog.train.MemberId;
+
+/**
+ * A train with one drive pushed at its take-off instead, the same members held: whether it turns
+ * back, or holds itself.
+ *
+ * @param verdict {@link Verdict#RUNS} where it can be driven backwards, {@link Verdict#LOCKS} where
+ *     it holds itself: the former drive would have to be pushed as well
+ * @param efficiency backwards; present only where it runs
+ * @param tipping where the one would become the other; empty where no loss below a half does
+ */
+public record Backwards(Verdict verdict, Optional<Double> efficiency, Optional<Tipping> tipping) {
+  /** Meshes that lose more than this are no gears. */
+  private static final double MOST_LOSS = 0.5;
+
+  /** The tipping point is found to this share of the losses. */
+  private static final double RESOLUTION = 1e-5;
+
+  /**
+   * The losses at which a train begins to hold itself.
+   *
+   * @param factor by which all losses 1 - h together would have to grow; below 1 where it holds
+   *     itself already. Infinite for a train without losses
+   * @param shares the efficiency of each mesh there
+   */
+  public record Tipping(double factor, List<Double> shares) {
+    public Tipping {
+      shares = List.copyOf(shares);
+    }
+
+    /** The smallest and largest efficiency of the meshes there. */
+    public double least() {
+      return shares.stream().mapToDouble(share -> share).min().orElse(1);
+    }
+
+    public double most() {
+      return shares.stream().mapToDouble(share -> share).max().orElse(1);
+    }
+  }
+
+  /** Pushes the take-off of {@code motion}, which has a ratio. */
+  static Backwards of(LossModel model, double[] shares, Motion motion) {
+    MemberId take = motion.mechanism().roles().take().orElseThrow().member();
+    Pushed pushed = new Pushed(model, motion.mechanism().indexOf(take), shares);
+    Flows now = model.pushed(shares, pushed.body);
+    Verdict verdict = PowerFlow.verdict(now);
+    return new Backwards(
+        verdict, PowerFlow.efficiency(now), verdict.known() ? pushed.tipping() : Optional.empty());
+  }
+
+  /** Whether it can be driven backwards; empty where that is not known. */
+  public Optional<Boolean> drivable() {
+    return verdict.known() ? Optional.of(verdict == Verdict.RUNS) : Optional.empty();
+  }
+
+  private record Pushed(LossModel model, int body, double[] shares) {
+
+    private boolean lossless() {
+      for (int k = 0; k < shares.length; k++) {
+        if (model.rolls(k) && shares[k] < 1) {
+          return false;
+        }
+      }
+      return true;
+    }
+
+    /** Efficiencies with all losses times {@code factor}; of a lossless train that is the loss. */
+    private double[] scaled(double factor) {
+      boolean alike = lossless();
+      double[] scaled = shares.clone();
+      for (int k = 0; k < scaled.length; k++) {
+        if (model.rolls(k)) {
+          scaled[k] = 1 - factor * (alike ? 1 : 1 - shares[k]);
+        }
+      }
+      return scaled;
+    }
+
+    private boolean locks(double factor) {
+      return PowerFlow.verdict(model.pushed(scaled(factor), body)) != Verdict.RUNS;
+    }
+
+    /** The factor at which the worst mesh loses {@link Backwards#MOST_LOSS}. */
+    private double most() {
+      double worst = 0;
+      for (int k = 0; k < shares.length; k++) {
+        worst = model.rolls(k) ? Math.max(worst, lossless() ? 1 : 1 - shares[k]) : worst;
+      }
+      return worst == 0 ? 0 : MOST_LOSS / worst;
+    }
+
+    /** Bisection between no losses, where every train runs back, and the largest. */
+    Optional<Tipping> tipping() {
+      double runs = 0;
+      double locks = most();
+      if (locks == 0 || !locks(locks)) {
+        return Optional.empty();
+      }
+      double near = RESOLUTION * locks;
+      while (locks - runs > Math.max(near * 1e-3, RESOLUTION * runs)) {
+        double middle = (runs + locks) / 2;
+        if (locks(middle)) {
+          locks = middle;
+        } else {
+          runs = middle;
+        }
+      }
+      double found = (runs + locks) / 2;
+      double[] there = scaled(found);
+      return Optional.of(
+          new Tipping(
+              lossless() ? Double.POSITIVE_INFINITY : found,
+              Arrays.stream(there).boxed().toList()));
+    }
+  }
+}
