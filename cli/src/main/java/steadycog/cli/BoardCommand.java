@@ -50,7 +50,17 @@ final class BoardCommand implements Callable<Integer> {
 
   private static String table(ConfigurationBoard board) {
     TextTable table =
-        new TextTable(3, "drive", "hold", "take", "i = in/out", "e = out/in", "reaction", "mode");
+        new TextTable(
+            3,
+            "drive",
+            "hold",
+            "take",
+            "i = in/out",
+            "e = out/in",
+            "reaction",
+            "comes out",
+            "pushed back",
+            "mode");
     for (ConfigurationBoard.Row row : board.rows()) {
       Configuration one = row.configuration();
       table.add(
@@ -60,11 +70,16 @@ final class BoardCommand implements Callable<Integer> {
           Exact.text(one.ratio().reduction()),
           Exact.text(one.ratio().trainValue()),
           row.reaction().map(Exact::text).orElse("-"),
+          Shares.forwards(row.eachWay()),
+          Shares.backwards(row.eachWay().backwards()),
           one.ratio().mode().word() + (row.seldom() ? ", seldom worth its parts" : ""));
     }
     boolean held = board.rows().stream().anyMatch(row -> row.reaction().isPresent());
     return table
-        + (held ? "\nreaction: torque on the held member for 1 unit at the drive, ideal\n" : "");
+        + (held
+            ? "\nreaction: torque on the held member for 1 unit at the drive, without losses\n"
+            : "")
+        + Shares.CAUTION;
   }
 
   private static String lock(Configuration one) {

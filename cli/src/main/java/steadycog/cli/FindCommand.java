@@ -105,6 +105,17 @@ final class FindCommand implements Callable<Integer> {
       description = "change as few counts of this train as possible, to the target or to no errors")
   Optional<String> near = Optional.empty();
 
+  @Option(
+      names = "--losses",
+      description = "how it is made: oiled (assumed), greased, printed, ideal, friction 0.06 …")
+  Optional<String> losses = Optional.empty();
+
+  @Option(names = "--efficiency", description = "the least that must come out, such as 60%%")
+  Optional<String> efficiency = Optional.empty();
+
+  @Option(names = "--backwards", description = "pushed at the take-off it turns, or holds")
+  Optional<String> backwards = Optional.empty();
+
   @Option(names = "--json", description = "print JSON")
   boolean json;
 
@@ -154,6 +165,9 @@ final class FindCommand implements Callable<Integer> {
     driven.ifPresent(text -> texts.put(Field.DRIVEN, text));
     stock.ifPresent(text -> texts.put(Field.STOCK, text));
     top.ifPresent(text -> texts.put(Field.TOP, text));
+    losses.ifPresent(text -> texts.put(Field.LOSSES, text));
+    efficiency.ifPresent(text -> texts.put(Field.EFFICIENCY, text));
+    backwards.ifPresent(text -> texts.put(Field.BACKWARDS, text));
     texts.put(Field.DIRECTION, same ? "same" : opposite ? "opposite" : "");
     return new Wanted(texts).with(Field.COAXIAL, coaxial).with(Field.SOUND, sound);
   }
@@ -200,7 +214,17 @@ final class FindCommand implements Callable<Integer> {
 
   private static String table(List<Candidate> candidates) {
     TextTable table =
-        new TextTable(1, "card", "i = in/out", "error ppm", "teeth", "planets", "off", "findings");
+        new TextTable(
+            1,
+            "card",
+            "i = in/out",
+            "error ppm",
+            "teeth",
+            "planets",
+            "off",
+            "comes out",
+            "pushed back",
+            "findings");
     for (Candidate candidate : candidates) {
       table.add(
           Card.of(candidate.train()).text().strip().replace("\n", "; "),
@@ -209,6 +233,8 @@ final class FindCommand implements Callable<Integer> {
           Integer.toString(candidate.size()),
           candidate.planets() == 0 ? "-" : Integer.toString(candidate.planets()),
           Integer.toString(candidate.distortion()),
+          Shares.forwards(candidate.eachWay()),
+          Shares.backwards(candidate.eachWay().backwards()),
           candidate.worst().word());
     }
     return table.toString();

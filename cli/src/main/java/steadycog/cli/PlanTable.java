@@ -23,7 +23,16 @@ final class PlanTable {
   static String of(ShiftTable plan) {
     List<String> heads = new ArrayList<>(List.of("state"));
     plan.elements().stream().map(Element::toString).forEach(heads::add);
-    heads.addAll(List.of("i = in/out", "mode", "step", "swaps", "fastest", "circulates"));
+    heads.addAll(
+        List.of(
+            "i = in/out",
+            "mode",
+            "step",
+            "swaps",
+            "fastest",
+            "circulates",
+            "comes out",
+            "pushed back"));
     TextTable table = new TextTable(1, heads.toArray(String[]::new));
     for (ShiftTable.Row row : plan.rows()) {
       List<String> cells = new ArrayList<>(List.of(row.state().name()));
@@ -38,12 +47,15 @@ final class PlanTable {
       cells.add(last ? NONE : Integer.toString(row.changes()));
       cells.add(row.fastest().map(PlanTable::fastest).orElse(NONE));
       cells.add(number(row.study().circulation()));
+      cells.add(Shares.forwards(row.study().loading().flow().verdict(), row.study().efficiency()));
+      cells.add(row.study().loading().backwards().map(Shares::backwards).orElse(NONE));
       table.add(cells.toArray(String[]::new));
     }
     StringBuilder text = new StringBuilder(table.toString());
     plan.spread()
         .ifPresent(spread -> text.append("spread ").append(Exact.text(spread)).append('\n'));
-    text.append("engaged elements show the torque that they take in Nm, ideal\n");
+    text.append("engaged elements show the torque that they take in Nm, with losses\n");
+    text.append(Shares.CAUTION);
     for (Finding finding : plan.findings()) {
       text.append(StudyTable.line(finding));
     }

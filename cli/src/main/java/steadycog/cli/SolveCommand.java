@@ -2,6 +2,7 @@ package steadycog.cli;
 
 import java.util.List;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Option;
 import steadycog.format.json.StudyJson;
 import steadycog.study.NamedStudy;
 
@@ -12,9 +13,14 @@ import steadycog.study.NamedStudy;
     description = "Speeds, torques, powers, ratio and findings for the roles on the card.")
 final class SolveCommand extends ReportCommand {
 
+  @Option(
+      names = "--working",
+      description = "add how the ratio and every torque come about, step by step")
+  boolean working;
+
   @Override
   String table(List<NamedStudy> studies) {
-    return StudyTable.solve(studies);
+    return StudyTable.solve(studies) + (working ? WorkingTable.of(studies) : "");
   }
 
   @Override

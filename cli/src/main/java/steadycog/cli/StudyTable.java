@@ -1,15 +1,18 @@
 package steadycog.cli;
 
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import steadycog.check.Finding;
 import steadycog.number.AngularSpeed;
 import steadycog.number.Exact;
 import steadycog.number.Figures;
 import steadycog.number.Ratio;
+import steadycog.study.MotorPoint;
 import steadycog.study.NamedStudy;
 import steadycog.study.Study;
-import steadycog.torque.Torques;
+import steadycog.torque.Backwards;
+import steadycog.torque.PowerFlow.Verdict;
 import steadycog.train.Member;
 import steadycog.train.MemberId;
 import steadycog.train.Mesh;
@@ -27,13 +30,11 @@ final class StudyTable {
     for (NamedStudy train : trains) {
       text.append(heading(trains, train));
       text.append(headline(train.study())).append('\n');
+      text.append(losses(train.study()));
       text.append(members(train.study())).append('\n');
       TextTable meshes = meshes(train.study());
       text.append(meshes.isEmpty() ? "" : meshes + "\n");
       text.append(findings(train.study()));
-      if (train.study().torques().status() == Torques.Status.DETERMINED) {
-        text.append("Torques are ideal, without losses.\n");
-      }
     }
     plans.forEach(
         train -> train.plan().ifPresent(plan -> text.append('\n').append(PlanTable.of(plan))));
@@ -69,10 +70,7 @@ final class StudyTable {
     Optional<Ratio> ratio = study.ratio();
     if (ratio.isEmpty()) {
       String mode = study.mode().map(m -> ", " + m.word()).orElse("");
-      return "no ratio: "
-          + study.motion().status().name().toLowerCase(java.util.Locale.ROOT)
-          + mode
-          + "\n";
+      return "no ratio: " + study.motion().status().name().toLowerCase(Locale.ROOT) + mode + "\n";
     }
     Ratio known = ratio.get();
     return "reduction ratio i = in/out   "
@@ -90,10 +88,63 @@ final class StudyTable {
         + "\n";
   }
 
+  /** What comes out, what it does pushed back, and where a motor runs. */
+  private static String losses(Study study) {
+    Verdict verdict = study.loading().flow().verdict();
+    if (verdict == Verdict.NONE) {
+      return "";
+    }
+    StringBuilder text = new StringBuilder("comes out   ");
+    text.append(Shares.forwards(verdict, study.efficiency()));
+    study.loss().ifPresent(lost -> text.append("   lost ").append(number(lost)).append(" W"));
+    study
+        .circulation()
+        .ifPresent(share -> text.append("   circulating ").append(number(share)).append(" x"));
+    study.loading().backwards().ifPresent(back -> text.append("\npushed back ").append(back(back)));
+    study.motorPoint().ifPresent(point -> text.append("\nmotor       ").append(motor(point)));
+    return text.append("\n\n").toString();
+  }
+
+  private static String back(Backwards back) {
+    String tips =
+        back.tipping()
+            .filter(tip -> Double.isFinite(tip.factor()))
+            .map(tip -> "   tips over at " + number(tip.factor()) + " x these losses")
+            .orElse("");
+    return Shares.backwards(back) + tips;
+  }
+
+  private static String motor(MotorPoint point) {
+    return point.verdict().name().toLowerCase(Locale.ROOT).replace('_', ' ')
+        + ": takes "
+        + number(point.needed())
+        + " Nm of "
+        + number(point.motor().stall().inBase())
+        + ", turns "
+        + number(point.speed())
+        + " rpm, output "
+        + number(point.output())
+        + " rpm, to start "
+        + point.toStart().map(torque -> number(torque) + " Nm").orElse("more than any torque");
+  }
+
+  private static String number(double value) {
+    return Figures.significant(value, 4);
+  }
+
   private static TextTable members(Study study) {
     TextTable table =
         new TextTable(
-            2, "member", "role", "teeth", "turns", "rpm", "torque Nm", "carries Nm", "power W");
+            2,
+            "member",
+            "role",
+            "teeth",
+            "turns",
+            "rpm",
+            "torque Nm",
+            "ideal Nm",
+            "carries Nm",
+            "power W");
     for (Member member : study.train().members()) {
       MemberId id = member.id();
       table.add(
@@ -103,6 +154,7 @@ final class StudyTable {
           study.motion().turnsPerInputTurn(id).map(Exact::text).orElse(NONE),
           number(study.motion().speed(id).map(AngularSpeed::inRpm)),
           number(study.torques().external(id).map(t -> t.doubleValue())),
+          number(study.loading().ideal().external(id).map(t -> t.doubleValue())),
           number(study.torques().carried(id).map(t -> t.doubleValue())),
           number(study.power(id)));
     }
@@ -110,13 +162,18 @@ final class StudyTable {
   }
 
   private static TextTable meshes(Study study) {
-    TextTable table = new TextTable(1, "mesh", "teeth past per input turn", "power W");
+    TextTable table =
+        new TextTable(
+            1, "mesh", "teeth past per input turn", "power W", "passes", "lost W", "from");
     List<Mesh> all = study.train().meshes();
     for (int k = 0; k < all.size(); k++) {
       table.add(
           all.get(k).a() + " ~ " + all.get(k).b(),
           study.teethPassed(all.get(k)).map(Exact::text).orElse(NONE),
-          number(study.meshPower(k)));
+          number(study.meshPower(k)),
+          Shares.percent(study.loading().flow().meshes().get(k).value().doubleValue()),
+          number(study.meshLoss(k)),
+          study.loading().flow().meshes().get(k).says());
     }
     return table;
   }

@@ -20,7 +20,12 @@ import steadycog.train.Part;
  * 99%}, {@code efficiency sun-planet 0.97}, {@code friction 0.06}. A mesh is named by its two
  * bodies; in a named part {@code front.sun-planet}.
  */
-final class LossText {
+public final class LossText {
+  /** What can be said without naming a mesh. */
+  public static final String HELP =
+      "ideal, oiled, greased or printed; a kind of mesh and a number, as external 0.985; or"
+          + " friction 0.06";
+
   static final String EFFICIENCY = "efficiency";
   static final String FRICTION = "friction";
   private static final String NUMBER = "a number above 0 and at most 1, as 0.985 or 98.5%";
@@ -28,6 +33,22 @@ final class LossText {
   private static final int MOST_LISTED = 8;
 
   private LossText() {}
+
+  /** What {@code text} says of kinds of mesh, the word efficiency left out; empty if nothing. */
+  public static Optional<Losses> read(String text) {
+    try {
+      for (List<Token> tokens : Tokens.statements(text)) {
+        List<Token> whole =
+            isLosses(tokens.getFirst())
+                ? tokens
+                : Tokens.statements(EFFICIENCY + " " + text).getFirst();
+        return Optional.of(read(new Statement(whole), List.of()));
+      }
+      return Optional.empty();
+    } catch (BadStatement unreadable) {
+      return Optional.empty();
+    }
+  }
 
   static boolean isLosses(Token word) {
     return word.is(EFFICIENCY) || word.is(FRICTION);

@@ -17,6 +17,8 @@ final class Advice {
       case "stock" -> "Add wheels to the stock list.";
       case "reverted-closure" -> "Drop input and output in line, or widen the tolerance.";
       case "stage-ratio" -> "Allow a larger step a stage, or more stages.";
+      case "efficiency" -> "Ask for less efficiency, or allow other kinds and more stages.";
+      case "backwards" -> "Allow trains that turn back or hold, or change the losses.";
       case "tolerance" -> "Widen the tolerance.";
       default -> "Allow more teeth, more stages or a wider tolerance.";
     };

@@ -14,6 +14,7 @@ import steadycog.motion.MotionSolver;
 import steadycog.number.Ratio;
 import steadycog.shape.FaceLayout;
 import steadycog.shape.PlanetGeometry;
+import steadycog.torque.EachWay;
 import steadycog.torque.Loading;
 import steadycog.train.Bevel;
 import steadycog.train.Cycloidal;
@@ -36,6 +37,7 @@ import steadycog.train.Train;
  * @param planets on a carrier; 0 where there is none
  * @param distortion by how many teeth in all its rows differ
  * @param inStep whether all planets of a set mesh in step, the noisier way
+ * @param eachWay under load, forwards and backwards
  * @param worst the worst that any rule finds
  */
 public record Candidate(
@@ -48,6 +50,7 @@ public record Candidate(
     int planets,
     int distortion,
     boolean inStep,
+    EachWay eachWay,
     Severity worst) {
   /** A tooth of distortion is worth any number of teeth in size. */
   private static final double TOOTH_OF_DISTORTION = 100_000;
@@ -95,6 +98,7 @@ public record Candidate(
                   train.parts().stream().mapToInt(Candidate::planets).max().orElse(0),
                   train.parts().stream().mapToInt(Candidate::distortion).sum(),
                   findings.stream().anyMatch(f -> f.wording().equals("phasing.in-step")),
+                  loading.eachWay().orElseThrow(),
                   findings.isEmpty() ? Severity.OK : findings.getFirst().severity());
             });
   }

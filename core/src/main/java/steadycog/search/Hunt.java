@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Stream;
 import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.check.Severity;
@@ -117,13 +118,21 @@ public final class Hunt {
     double error = Candidate.error(train, target);
     boolean near = best.wouldTake(error, Candidate.rank(train)) && !watch.cancelled();
     return near
-        && Candidate.of(kind, train, target).filter(this::allowed).filter(best::offer).isPresent();
+        && Candidate.of(kind, train.withLosses(query.running().losses()), target)
+            .filter(this::allowed)
+            .filter(best::offer)
+            .isPresent();
   }
 
   private boolean allowed(Candidate candidate) {
     boolean sound = candidate.worst() != Severity.ERROR;
     if (!sound && (candidate.kind() != Kind.PARALLEL || query.limits().sound())) {
       tally.reject("errors");
+      return false;
+    }
+    Optional<String> refusal = query.running().refusal(candidate.eachWay());
+    if (refusal.isPresent()) {
+      tally.reject(refusal.get());
       return false;
     }
     double most = query.tolerance().map(t -> t.share(candidate.lastTeeth())).orElse(FURTHEST);

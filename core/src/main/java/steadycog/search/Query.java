@@ -16,6 +16,7 @@ public record Query(
     Optional<Tolerance> tolerance,
     Limits limits,
     Wheels wheels,
+    Running running,
     int top) {
   public static final int MOST_LISTED = 1000;
   public static final int USUAL_TOP = 20;
@@ -45,7 +46,8 @@ public record Query(
 
   /** Everything as usual. */
   public static Query of(Target target, Set<Kind> kinds) {
-    return new Query(target, kinds, Optional.empty(), Limits.USUAL, Wheels.ANY, USUAL_TOP);
+    return new Query(
+        target, kinds, Optional.empty(), Limits.USUAL, Wheels.ANY, Running.ANY, USUAL_TOP);
   }
 
   public static Set<Kind> everyKind() {

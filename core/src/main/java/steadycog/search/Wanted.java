@@ -9,7 +9,9 @@ import java.util.Set;
 import java.util.function.Function;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import steadycog.notation.LossText;
 import steadycog.search.Limits.Direction;
+import steadycog.train.Losses;
 
 /**
  * What is looked for, as it was typed: also while it is half typed or wrong. One text a field; a
@@ -40,6 +42,9 @@ public record Wanted(Map<Field, String> texts) {
     STOCK("stock"),
     COAXIAL("coaxial"),
     SOUND("sound"),
+    LOSSES("losses"),
+    EFFICIENCY("efficiency"),
+    BACKWARDS("backwards"),
     TOP("top");
 
     private final String key;
@@ -162,7 +167,12 @@ public record Wanted(Map<Field, String> texts) {
             read(Field.DRIVER, Wheels::parseCounts).orElse(Wheels.ANY.drivers()),
             read(Field.DRIVEN, Wheels::parseCounts).orElse(Wheels.ANY.driven()),
             read(Field.STOCK, Wheels::parseStock).orElse(Wheels.ANY.stock()));
-    return new Query(target, kinds(), tolerance(), limits, wheels, top());
+    Running running =
+        new Running(
+            read(Field.LOSSES, Wanted::losses).orElse(Running.ANY.losses()),
+            read(Field.EFFICIENCY, Wanted::share),
+            read(Field.BACKWARDS, Running.Back::parse).orElse(Running.Back.ANY));
+    return new Query(target, kinds(), tolerance(), limits, wheels, running, top());
   }
 
   /** The ratio alone; empty where none is said. */
@@ -201,6 +211,25 @@ public record Wanted(Map<Field, String> texts) {
       // Said below, together with numbers out of all bounds.
     }
     throw new IllegalArgumentException("'" + text.strip() + "' is no number that helps here");
+  }
+
+  private static Losses losses(String text) {
+    return LossText.read(text)
+        .orElseThrow(
+            () ->
+                new IllegalArgumentException(
+                    "'" + text.strip() + "' says no losses: use " + LossText.HELP));
+  }
+
+  /** {@code 60%} or {@code 0.6}. */
+  private static double share(String text) {
+    String bare = text.strip();
+    double share =
+        bare.endsWith("%") ? number(bare.substring(0, bare.length() - 1)) / 100 : number(bare);
+    if (share <= 0 || share > 1) {
+      throw new IllegalArgumentException("an efficiency is such as 60% or 0.6: found " + bare);
+    }
+    return share;
   }
 
   /** A length in modules: {@code 40}, or {@code 60 mm at 1.5 mm}, the module standing behind. */

@@ -5,14 +5,18 @@ import java.util.List;
 import java.util.Optional;
 import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.motion.Mechanism;
+import steadycog.motion.Motion;
 import steadycog.motion.MotionSolver;
 import steadycog.number.Exact;
 import steadycog.number.Ratio;
 import steadycog.shape.CycloidGeometry;
 import steadycog.shape.FaceLayout;
 import steadycog.shape.PlanetGeometry;
+import steadycog.torque.EachWay;
+import steadycog.torque.MeshEfficiency;
 import steadycog.train.Cycloidal;
 import steadycog.train.Join;
+import steadycog.train.Losses;
 import steadycog.train.MemberId;
 import steadycog.train.Part;
 import steadycog.train.Planetary;
@@ -27,11 +31,19 @@ import steadycog.train.Train;
  * @param ratio what it makes
  * @param error its ratio against the wanted one, as a share, signed
  * @param parts pieces with teeth, lobes or pins, and their carriers
+ * @param eachWay with the losses of the train that it is compared with, but for those of single
+ *     meshes
  * @param diameter of the largest piece in modules; of a cycloidal drive whose pins are two modules
  *     thick
  */
 public record KindChoice(
-    Kind kind, Train train, Ratio ratio, double error, int parts, double diameter) {
+    Kind kind,
+    Train train,
+    Ratio ratio,
+    double error,
+    EachWay eachWay,
+    int parts,
+    double diameter) {
   private static final int FEWEST = 14;
   private static final int MOST_SUN = 40;
   private static final int MOST_PLANET = 70;
@@ -71,129 +83,138 @@ public record KindChoice(
       return List.of();
     }
     BigFraction wanted = study.ratio().get().reduction();
+    Search search = new Search(wanted, study.train().losses().ofKinds());
     List<KindChoice> all = new ArrayList<>();
-    planetary(wanted).ifPresent(all::add);
-    twoPlanetary(wanted).ifPresent(all::add);
-    cycloidal(wanted).ifPresent(all::add);
-    strainWave(wanted).ifPresent(all::add);
+    search.planetary().ifPresent(all::add);
+    search.twoPlanetary().ifPresent(all::add);
+    search.cycloidal().ifPresent(all::add);
+    search.strainWave().ifPresent(all::add);
     all.removeIf(choice -> Math.abs(choice.error) > WORST);
     return List.copyOf(all);
   }
 
-  private static Optional<KindChoice> planetary(BigFraction wanted) {
-    return bestSet("", wanted)
-        .map(
-            set ->
-                choice(
-                    Kind.PLANETARY,
-                    wanted,
-                    Train.of(List.of(set)).withRoles(roles(set, wanted.signum() > 0))));
-  }
+  /** What all candidates have in common. */
+  private record Search(BigFraction wanted, Losses losses) {
 
-  /** Ring held and carrier out for the same direction, carrier held and ring out for the other. */
-  private static Roles roles(Planetary set, boolean same) {
-    return roles(
-        set.sunId(0),
-        same ? set.ringId(0) : set.carrierId(),
-        same ? set.carrierId() : set.ringId(0));
-  }
+    private Optional<KindChoice> planetary() {
+      return bestSet("", wanted)
+          .map(
+              set ->
+                  choice(
+                      Kind.PLANETARY,
+                      Train.of(List.of(set)).withRoles(roles(set, wanted.signum() > 0))));
+    }
 
-  private static Roles roles(MemberId drive, MemberId hold, MemberId take) {
-    return Roles.between(drive, List.of(hold), take);
-  }
+    /**
+     * Ring held and carrier out for the same direction, carrier held and ring out for the other.
+     */
+    private static Roles roles(Planetary set, boolean same) {
+      return roles(
+          set.sunId(0),
+          same ? set.ringId(0) : set.carrierId(),
+          same ? set.carrierId() : set.ringId(0));
+    }
 
-  /** The set of three planets nearest to a ratio, the smaller of equally near ones. */
-  private static Optional<Planetary> bestSet(String name, BigFraction wanted) {
-    double target = wanted.doubleValue();
-    Planetary best = null;
-    double nearest = Double.POSITIVE_INFINITY;
-    for (int sun = FEWEST; sun <= MOST_SUN; sun++) {
-      for (int planet = FEWEST; planet <= MOST_PLANET; planet++) {
-        int ring = sun + 2 * planet;
-        double ratio = target > 0 ? 1 + (double) ring / sun : -(double) ring / sun;
-        double off = Math.abs(ratio / target - 1) + 1e-9 * ring;
-        if ((sun + ring) % PLANETS == 0 && off < nearest) {
-          Planetary set = Planetary.of(name, sun, planet, PLANETS, ring);
-          if (new PlanetGeometry(set).neighbourMargin() > 0) {
-            nearest = off;
-            best = set;
+    private static Roles roles(MemberId drive, MemberId hold, MemberId take) {
+      return Roles.between(drive, List.of(hold), take);
+    }
+
+    /** The set of three planets nearest to a ratio, the smaller of equally near ones. */
+    private static Optional<Planetary> bestSet(String name, BigFraction wanted) {
+      double target = wanted.doubleValue();
+      Planetary best = null;
+      double nearest = Double.POSITIVE_INFINITY;
+      for (int sun = FEWEST; sun <= MOST_SUN; sun++) {
+        for (int planet = FEWEST; planet <= MOST_PLANET; planet++) {
+          int ring = sun + 2 * planet;
+          double ratio = target > 0 ? 1 + (double) ring / sun : -(double) ring / sun;
+          double off = Math.abs(ratio / target - 1) + 1e-9 * ring;
+          if ((sun + ring) % PLANETS == 0 && off < nearest) {
+            Planetary set = Planetary.of(name, sun, planet, PLANETS, ring);
+            if (new PlanetGeometry(set).neighbourMargin() > 0) {
+              nearest = off;
+              best = set;
+            }
           }
         }
       }
+      return Optional.ofNullable(best);
     }
-    return Optional.ofNullable(best);
-  }
 
-  /** Two sets in series, the carrier of the first on the sun of the second. */
-  private static Optional<KindChoice> twoPlanetary(BigFraction wanted) {
-    double first = Math.sqrt(Math.abs(wanted.doubleValue()));
-    Optional<Planetary> front = bestSet("first", Exact.of(Math.round(first * 100), 100));
-    if (front.isEmpty()) {
-      return Optional.empty();
+    /** Two sets in series, the carrier of the first on the sun of the second. */
+    private Optional<KindChoice> twoPlanetary() {
+      double first = Math.sqrt(Math.abs(wanted.doubleValue()));
+      Optional<Planetary> front = bestSet("first", Exact.of(Math.round(first * 100), 100));
+      if (front.isEmpty()) {
+        return Optional.empty();
+      }
+      Planetary one = front.get();
+      int ring = one.row().ring().orElseThrow().count();
+      int sun = one.row().sun().orElseThrow().count();
+      BigFraction rest = wanted.divide(Exact.of(sun + ring, sun));
+      return bestSet("second", rest)
+          .map(
+              two -> {
+                boolean same = wanted.signum() > 0;
+                Roles roles =
+                    Roles.between(
+                        one.sunId(0),
+                        List.of(one.ringId(0), same ? two.ringId(0) : two.carrierId()),
+                        same ? two.carrierId() : two.ringId(0));
+                Train train =
+                    new Train(
+                        List.of(one, two),
+                        List.of(new Join(one.carrierId(), two.sunId(0))),
+                        List.of(),
+                        List.of(),
+                        Optional.empty(),
+                        roles);
+                return choice(Kind.TWO_PLANETARY, train);
+              });
     }
-    Planetary one = front.get();
-    int ring = one.row().ring().orElseThrow().count();
-    int sun = one.row().sun().orElseThrow().count();
-    BigFraction rest = wanted.divide(Exact.of(sun + ring, sun));
-    return bestSet("second", rest)
-        .map(
-            two -> {
-              boolean same = wanted.signum() > 0;
-              Roles roles =
-                  Roles.between(
-                      one.sunId(0),
-                      List.of(one.ringId(0), same ? two.ringId(0) : two.carrierId()),
-                      same ? two.carrierId() : two.ringId(0));
-              Train train =
-                  new Train(
-                      List.of(one, two),
-                      List.of(new Join(one.carrierId(), two.sunId(0))),
-                      List.of(),
-                      List.of(),
-                      Optional.empty(),
-                      roles);
-              return choice(Kind.TWO_PLANETARY, wanted, train);
-            });
-  }
 
-  private static Optional<KindChoice> cycloidal(BigFraction wanted) {
-    boolean same = wanted.signum() > 0;
-    long whole = Math.round(Math.abs(wanted.doubleValue()));
-    long lobes = same ? whole - 1 : whole;
-    if (lobes < LEAST_LOBES || lobes > MOST_LOBES) {
-      return Optional.empty();
+    private Optional<KindChoice> cycloidal() {
+      boolean same = wanted.signum() > 0;
+      long whole = Math.round(Math.abs(wanted.doubleValue()));
+      long lobes = same ? whole - 1 : whole;
+      if (lobes < LEAST_LOBES || lobes > MOST_LOBES) {
+        return Optional.empty();
+      }
+      Cycloidal drive =
+          new Cycloidal("", (int) lobes, (int) lobes + 1, Cycloidal.Sizes.USUAL.withDiscs(2));
+      return Optional.of(slowing(Kind.CYCLOIDAL, drive));
     }
-    Cycloidal drive =
-        new Cycloidal("", (int) lobes, (int) lobes + 1, Cycloidal.Sizes.USUAL.withDiscs(2));
-    return Optional.of(slowing(Kind.CYCLOIDAL, wanted, drive));
-  }
 
-  private static Optional<KindChoice> strainWave(BigFraction wanted) {
-    boolean same = wanted.signum() > 0;
-    long whole = Math.round(Math.abs(wanted.doubleValue()));
-    long nominal = same ? whole - 1 : whole;
-    if (nominal < LEAST_STRAIN || nominal > MOST_STRAIN) {
-      return Optional.empty();
+    private Optional<KindChoice> strainWave() {
+      boolean same = wanted.signum() > 0;
+      long whole = Math.round(Math.abs(wanted.doubleValue()));
+      long nominal = same ? whole - 1 : whole;
+      if (nominal < LEAST_STRAIN || nominal > MOST_STRAIN) {
+        return Optional.empty();
+      }
+      StrainWave drive = StrainWave.nominal("", (int) nominal, 2, StrainWave.Sizes.USUAL);
+      return Optional.of(slowing(Kind.STRAIN_WAVE, drive));
     }
-    StrainWave drive = StrainWave.nominal("", (int) nominal, 2, StrainWave.Sizes.USUAL);
-    return Optional.of(slowing(Kind.STRAIN_WAVE, wanted, drive));
-  }
 
-  /** A drive whose first shaft is the fast one; which slow one is held decides the direction. */
-  private static KindChoice slowing(Kind kind, BigFraction wanted, Part drive) {
-    MemberId fast = drive.shafts().get(0);
-    MemberId inner = drive.shafts().get(1);
-    MemberId outer = drive.shafts().get(2);
-    Roles roles = wanted.signum() > 0 ? roles(fast, inner, outer) : roles(fast, outer, inner);
-    return choice(kind, wanted, Train.of(List.of(drive)).withRoles(roles));
-  }
+    /** A drive whose first shaft is the fast one; which slow one is held decides the direction. */
+    private KindChoice slowing(Kind kind, Part drive) {
+      MemberId fast = drive.shafts().get(0);
+      MemberId inner = drive.shafts().get(1);
+      MemberId outer = drive.shafts().get(2);
+      Roles roles = wanted.signum() > 0 ? roles(fast, inner, outer) : roles(fast, outer, inner);
+      return choice(kind, Train.of(List.of(drive)).withRoles(roles));
+    }
 
-  private static KindChoice choice(Kind kind, BigFraction wanted, Train train) {
-    Ratio ratio = MotionSolver.solve(Mechanism.of(train)).ratio().orElseThrow();
-    double error = ratio.reduction().divide(wanted).doubleValue() - 1;
-    double[] box = FaceLayout.of(train).bounds();
-    double diameter = (box[2] - box[0]) / pinScale(train);
-    return new KindChoice(kind, train, ratio, error, parts(train), diameter);
+    private KindChoice choice(Kind kind, Train bare) {
+      Train train = bare.withLosses(losses);
+      Motion motion = MotionSolver.solve(Mechanism.of(train));
+      Ratio ratio = motion.ratio().orElseThrow();
+      EachWay eachWay = EachWay.of(motion, MeshEfficiency.of(train)).orElseThrow();
+      double error = ratio.reduction().divide(wanted).doubleValue() - 1;
+      double[] box = FaceLayout.of(train).bounds();
+      double diameter = (box[2] - box[0]) / pinScale(train);
+      return new KindChoice(kind, train, ratio, error, eachWay, parts(train), diameter);
+    }
   }
 
   /** A cycloidal drive is laid out in mm; its pins are to be two modules thick. */

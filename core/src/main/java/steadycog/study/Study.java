@@ -74,6 +74,16 @@ public record Study(
     return Working.of(this);
   }
 
+  /** Where its torques come from; empty where not all of them follow. */
+  public Optional<TorqueWorking> torqueWorking() {
+    return TorqueWorking.of(this);
+  }
+
+  /** Where the motor of its drive runs; empty where it has none or the torques do not follow. */
+  public Optional<MotorPoint> motorPoint() {
+    return MotorPoint.of(this);
+  }
+
   /** The turns worked out in three ways; empty unless the train is one planetary set. */
   public Optional<EpicyclicWorking> epicyclicWorking() {
     return EpicyclicWorking.of(this);

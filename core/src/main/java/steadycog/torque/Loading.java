@@ -14,6 +14,11 @@ import steadycog.train.Train;
  */
 public record Loading(Torques ideal, PowerFlow flow, Optional<Backwards> backwards) {
 
+  /** Forwards and backwards in short; empty where the train has no ratio. */
+  public Optional<EachWay> eachWay() {
+    return backwards.map(back -> new EachWay(flow.verdict(), flow.efficiency(), back));
+  }
+
   /** Works out {@code train} in {@code motion}, with the losses that its card states or leaves. */
   public static Loading of(Train train, Motion motion) {
     Torques ideal = TorqueSolver.solve(motion);

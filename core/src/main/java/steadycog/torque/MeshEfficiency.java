@@ -64,6 +64,21 @@ public record MeshEfficiency(BigFraction value, Source source, String says) {
     return List.copyOf(all);
   }
 
+  /** The same meshes with all losses {@code times} as large, at most all of the power. */
+  public static List<MeshEfficiency> scaled(List<MeshEfficiency> meshes, double times) {
+    return meshes.stream()
+        .map(
+            mesh -> {
+              double share = 1 - times * (1 - mesh.value.doubleValue());
+              return new MeshEfficiency(rounded(share), mesh.source, mesh.says);
+            })
+        .toList();
+  }
+
+  private static BigFraction rounded(double share) {
+    return Exact.parse(String.format(Locale.ROOT, "%." + DECIMALS + "f", Math.max(LEAST, share)));
+  }
+
   private static Optional<MeshEfficiency> ofMesh(Losses losses, MemberId a, MemberId b) {
     return losses.meshes().stream()
         .filter(stated -> stated.isOf(a, b))
@@ -82,11 +97,11 @@ public record MeshEfficiency(BigFraction value, Source source, String says) {
       }
       share *= 1 - loss.get().loss(friction.doubleValue());
     }
-    BigFraction rounded =
-        Exact.parse(String.format(Locale.ROOT, "%." + DECIMALS + "f", Math.max(LEAST, share)));
     return Optional.of(
         new MeshEfficiency(
-            rounded, Source.FRICTION, "from friction " + Exact.plain(friction) + " and the teeth"));
+            rounded(share),
+            Source.FRICTION,
+            "from friction " + Exact.plain(friction) + " and the teeth"));
   }
 
   private static Optional<MeshEfficiency> ofKind(Losses losses, Train train, Part part, Mesh mesh) {

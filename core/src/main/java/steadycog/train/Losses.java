@@ -187,6 +187,11 @@ public record Losses(
     return new Losses(practice, kinds, all, friction);
   }
 
+  /** What is said of no single mesh, for another train. */
+  public Losses ofKinds() {
+    return new Losses(practice, kinds, List.of(), friction);
+  }
+
   /** The same with a coefficient of friction, or without. */
   public Losses withFriction(Optional<BigFraction> changed) {
     return new Losses(practice, kinds, meshes, changed);

@@ -54,7 +54,8 @@ class HuntTest {
   }
 
   private static Query query(String target, Kind kind, Limits limits, int top) {
-    return new Query(Target.parse(target), Set.of(kind), Optional.empty(), limits, Wheels.ANY, top);
+    return new Query(
+        Target.parse(target), Set.of(kind), Optional.empty(), limits, Wheels.ANY, Running.ANY, top);
   }
 
   private static BigFraction error(BigFraction ratio, BigFraction target) {
@@ -273,6 +274,7 @@ class HuntTest {
             Optional.of(Tolerance.parse("2%")),
             limits,
             wheels,
+            Running.ANY,
             30);
     Found found = Hunt.run(query, Watch.NONE);
     assertFalse(found.candidates().isEmpty());
@@ -303,6 +305,7 @@ class HuntTest {
             Optional.empty(),
             limits("1..2", "12..120", "3", 0),
             wheels,
+            Running.ANY,
             5);
     Found found = Hunt.run(query, Watch.NONE);
     // 45/20 x 60/20 would be exact, but there is only one wheel of 20 teeth.

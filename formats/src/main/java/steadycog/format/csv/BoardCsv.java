@@ -1,6 +1,7 @@
 package steadycog.format.csv;
 
 import java.util.List;
+import java.util.Optional;
 import steadycog.motion.RatioBoard.Configuration;
 import steadycog.number.Exact;
 import steadycog.study.ConfigurationBoard;
@@ -18,7 +19,10 @@ public final class BoardCsv {
           "direction",
           "mode",
           "reaction torque per drive torque",
-          "seldom useful");
+          "seldom useful",
+          "efficiency",
+          "pushed back",
+          "efficiency backwards");
 
   private BoardCsv() {}
 
@@ -38,6 +42,9 @@ public final class BoardCsv {
         one.ratio().sameDirection() ? "same" : "opposite",
         one.ratio().mode().word(),
         row.reaction().map(Exact::text).orElse(""),
-        Boolean.toString(row.seldom()));
+        Boolean.toString(row.seldom()),
+        Csv.number(row.eachWay().efficiency()),
+        Csv.pushedBack(Optional.of(row.eachWay().backwards())),
+        Csv.number(row.eachWay().backwards().efficiency()));
   }
 }

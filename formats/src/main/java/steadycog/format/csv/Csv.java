@@ -3,8 +3,10 @@ package steadycog.format.csv;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.List;
+import java.util.Optional;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
+import steadycog.torque.Backwards;
 
 /** Comma-separated text with a line of titles (RFC 4180). */
 final class Csv {
@@ -21,5 +23,18 @@ final class Csv {
       throw new UncheckedIOException("writing to memory", impossible);
     }
     return text.toString();
+  }
+
+  /** Empty where it is not known; adding zero turns a negative zero into a plain one. */
+  static String number(Optional<Double> value) {
+    return value.map(known -> Double.toString(known + 0.0)).orElse("");
+  }
+
+  /** {@code turns} or {@code holds}; empty where it is not known. */
+  static String pushedBack(Optional<Backwards> backwards) {
+    return backwards
+        .flatMap(Backwards::drivable)
+        .map(turns -> turns ? "turns" : "holds")
+        .orElse("");
   }
 }

@@ -1,6 +1,7 @@
 package steadycog.format.csv;
 
 import java.util.List;
+import java.util.Optional;
 import steadycog.notation.Card;
 import steadycog.number.Exact;
 import steadycog.number.Figures;
@@ -21,6 +22,9 @@ public final class FoundCsv {
           "planets",
           "distortion, teeth",
           "planets in step",
+          "efficiency",
+          "pushed back",
+          "efficiency backwards",
           "worst finding");
 
   private FoundCsv() {}
@@ -42,6 +46,9 @@ public final class FoundCsv {
         candidate.planets() == 0 ? "" : Integer.toString(candidate.planets()),
         Integer.toString(candidate.distortion()),
         Boolean.toString(candidate.inStep()),
+        Csv.number(candidate.eachWay().efficiency()),
+        Csv.pushedBack(Optional.of(candidate.eachWay().backwards())),
+        Csv.number(candidate.eachWay().backwards().efficiency()),
         candidate.worst().word());
   }
 }

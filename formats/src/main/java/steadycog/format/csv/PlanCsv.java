@@ -10,6 +10,7 @@ import steadycog.number.Exact;
 import steadycog.number.Mode;
 import steadycog.number.Ratio;
 import steadycog.study.ShiftTable;
+import steadycog.torque.Backwards;
 import steadycog.train.Element;
 
 /** A shift plan, a line a state; an element that is engaged shows the torque that it takes. */
@@ -29,7 +30,10 @@ public final class PlanCsv {
             "elements changed to next",
             "fastest member",
             "its speed over the input",
-            "circulating power over input"));
+            "circulating power over input",
+            "efficiency",
+            "pushed back",
+            "efficiency backwards"));
     List<List<String>> lines = new ArrayList<>();
     plan.rows().forEach(row -> lines.add(line(plan, row)));
     return Csv.write(titles, lines);
@@ -49,7 +53,10 @@ public final class PlanCsv {
     line.add(Integer.toString(row.changes()));
     line.add(row.fastest().map(one -> one.member().toString()).orElse(""));
     line.add(exact(row.fastest().map(Motion.Fastest::times)));
-    line.add(row.study().circulation().map(value -> Double.toString(value)).orElse(""));
+    line.add(Csv.number(row.study().circulation()));
+    line.add(Csv.number(row.study().efficiency()));
+    line.add(Csv.pushedBack(row.study().loading().backwards()));
+    line.add(Csv.number(row.study().loading().backwards().flatMap(Backwards::efficiency)));
     return line;
   }
 

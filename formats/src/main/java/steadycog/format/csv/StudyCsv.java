@@ -8,6 +8,7 @@ import steadycog.number.AngularSpeed;
 import steadycog.number.Exact;
 import steadycog.study.NamedStudy;
 import steadycog.study.Study;
+import steadycog.torque.Backwards;
 import steadycog.train.Member;
 import steadycog.train.MemberId;
 
@@ -28,9 +29,13 @@ public final class StudyCsv {
           "turns per input turn",
           "speed rpm",
           "torque from outside Nm",
+          "without losses Nm",
           "torque carried Nm",
           "power W",
-          "speed against the carrier rpm");
+          "speed against the carrier rpm",
+          "efficiency of the train",
+          "pushed back",
+          "efficiency backwards");
 
   private StudyCsv() {}
 
@@ -54,19 +59,18 @@ public final class StudyCsv {
         member.teeth().map(teeth -> Integer.toString(teeth.count())).orElse(""),
         member.teeth().map(teeth -> Boolean.toString(teeth.internal())).orElse(""),
         exact(study.motion().turnsPerInputTurn(id)),
-        number(study.motion().speed(id).map(AngularSpeed::inRpm)),
-        number(study.torques().external(id).map(BigFraction::doubleValue)),
-        number(study.torques().carried(id).map(BigFraction::doubleValue)),
-        number(study.power(id)),
-        number(study.relativeToCarrier(id).map(AngularSpeed::inRpm)));
+        Csv.number(study.motion().speed(id).map(AngularSpeed::inRpm)),
+        Csv.number(study.torques().external(id).map(BigFraction::doubleValue)),
+        Csv.number(study.loading().ideal().external(id).map(BigFraction::doubleValue)),
+        Csv.number(study.torques().carried(id).map(BigFraction::doubleValue)),
+        Csv.number(study.power(id)),
+        Csv.number(study.relativeToCarrier(id).map(AngularSpeed::inRpm)),
+        Csv.number(study.efficiency()),
+        Csv.pushedBack(study.loading().backwards()),
+        Csv.number(study.loading().backwards().flatMap(Backwards::efficiency)));
   }
 
   private static String exact(Optional<BigFraction> value) {
     return value.map(Exact::text).orElse("");
-  }
-
-  /** Adding zero turns a negative zero into a plain one. */
-  private static String number(Optional<Double> value) {
-    return value.map(known -> Double.toString(known + 0.0)).orElse("");
   }
 }

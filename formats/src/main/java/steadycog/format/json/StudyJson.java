@@ -21,6 +21,7 @@ import steadycog.search.StateHunt;
 import steadycog.search.StateHunt.FoundState;
 import steadycog.search.StateHunt.FoundStates;
 import steadycog.study.ConfigurationBoard;
+import steadycog.study.MotorPoint;
 import steadycog.study.NamedStudy;
 import steadycog.study.ShiftTable;
 import steadycog.study.Study;
@@ -76,7 +77,9 @@ public final class StudyJson {
       node.put("mode", one.ratio().mode().word());
       putExact(node, "reactionTorque", row.reaction());
       node.put("seldomUseful", row.seldom());
-      node.putNull("efficiency");
+      node.put("powerFlow", row.eachWay().verdict().word());
+      putNumber(node, "efficiency", row.eachWay().efficiency());
+      addBackwards(node, Optional.of(row.eachWay().backwards()));
     }
     return PrettyJson.write(root);
   }
@@ -191,9 +194,32 @@ public final class StudyJson {
     putNumber(node, "efficiency", study.efficiency());
     putNumber(node, "lossW", study.loss());
     addBackwards(node, study.loading().backwards());
+    addMotor(node, study);
   }
 
-  private static void addBackwards(ObjectNode node, Optional<Backwards> backwards) {
+  private static void addMotor(ObjectNode node, Study study) {
+    Optional<MotorPoint> point = study.motorPoint();
+    if (point.isEmpty()) {
+      node.putNull("motor");
+      return;
+    }
+    MotorPoint at = point.get();
+    ObjectNode motor = node.putObject("motor");
+    motor.put("verdict", at.verdict().name().toLowerCase(Locale.ROOT));
+    motor.put("stallNm", at.motor().stall().inBase());
+    motor.put("noLoadRpm", at.motor().free().inBase());
+    motor.put("neededNm", at.needed());
+    motor.put("speedRpm", at.speed());
+    motor.put("outputRpm", at.output() + 0.0);
+    motor.put("powerW", at.power());
+    motor.put("outputW", at.out());
+    motor.put("lossW", at.lost());
+    motor.put("reserve", at.reserve());
+    putNumber(motor, "startNm", at.toStart());
+    putNumber(motor, "startReserve", at.startReserve());
+  }
+
+  static void addBackwards(ObjectNode node, Optional<Backwards> backwards) {
     node.put("backDrivable", backwards.flatMap(Backwards::drivable).orElse(null));
     putNumber(node, "backEfficiency", backwards.flatMap(Backwards::efficiency));
     Optional<Backwards.Tipping> tipping = backwards.flatMap(Backwards::tipping);
@@ -326,7 +352,7 @@ public final class StudyJson {
   }
 
   /** Adding zero turns a negative zero into a plain one. */
-  private static void putNumber(ObjectNode node, String name, Optional<Double> number) {
+  static void putNumber(ObjectNode node, String name, Optional<Double> number) {
     node.put(name, number.map(value -> value + 0.0).orElse(null));
   }
 }

@@ -48,16 +48,21 @@ class StudyJsonTest {
     assertEquals("determined", node.get("torques").asText());
     JsonNode last = node.get("members").get(5);
     assertEquals("-375/32", last.get("speed").asText());
-    assertEquals(51.2, last.get("torqueNm").asDouble(), 1e-12);
+    assertEquals(51.2, last.get("idealTorqueNm").asDouble(), 1e-12);
+    assertEquals(51.2 * Math.pow(0.985, 3), last.get("torqueNm").asDouble(), 1e-12);
     double sum = 0;
     for (JsonNode member : node.get("members")) {
       sum += member.get("powerW").asDouble();
     }
-    assertEquals(0, sum, 1e-12);
+    assertEquals(node.get("lossW").asDouble(), sum, 1e-12);
+    assertEquals(Math.pow(0.985, 3), node.get("efficiency").asDouble(), 1e-12);
+    assertTrue(node.get("backDrivable").asBoolean());
     assertEquals("18", node.get("meshes").get(0).get("teethPassed").asText());
+    JsonNode third = node.get("meshes").get(2);
+    assertEquals("assumed", third.get("efficiencySource").asText());
     assertEquals(
-        node.get("members").get(0).get("powerW").asDouble(),
-        node.get("meshes").get(2).get("powerW").asDouble(),
+        -node.get("members").get(5).get("powerW").asDouble(),
+        third.get("powerW").asDouble() * third.get("efficiency").asDouble(),
         1e-9);
   }
 

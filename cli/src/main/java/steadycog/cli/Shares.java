@@ -1,0 +1,38 @@
+package steadycog.cli;
+
+import java.util.Locale;
+import java.util.Optional;
+import steadycog.torque.Backwards;
+import steadycog.torque.EachWay;
+import steadycog.torque.PowerFlow.Verdict;
+
+/** Efficiencies in the words of a terminal. */
+final class Shares {
+  static final String CAUTION =
+      "holds: it holds itself at these losses, but is no brake. Bearings and seals lose more.\n";
+  private static final String NONE = "-";
+
+  private Shares() {}
+
+  static String percent(double share) {
+    return String.format(Locale.ROOT, "%.1f%%", share * 100);
+  }
+
+  static String percent(Optional<Double> share) {
+    return share.map(Shares::percent).orElse(NONE);
+  }
+
+  /** {@code 74.0%}, or why there is no such number. */
+  static String forwards(EachWay eachWay) {
+    return forwards(eachWay.verdict(), eachWay.efficiency());
+  }
+
+  static String forwards(Verdict verdict, Optional<Double> efficiency) {
+    return efficiency.map(Shares::percent).orElse(verdict == Verdict.NONE ? NONE : verdict.word());
+  }
+
+  /** {@code 65.9%}, or {@code holds}. */
+  static String backwards(Backwards back) {
+    return back.verdict() == Verdict.LOCKS ? "holds" : forwards(back.verdict(), back.efficiency());
+  }
+}

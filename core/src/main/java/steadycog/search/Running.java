@@ -1,0 +1,59 @@
+package steadycog.search;
+
+import java.util.Locale;
+import java.util.Optional;
+import steadycog.torque.EachWay;
+import steadycog.train.Losses;
+
+/**
+ * How trains must run under load to be let in.
+ *
+ * @param losses what candidates are made with; their cards say so
+ * @param least efficiency that must come out; empty for any
+ * @param back what they must do when pushed at the take-off
+ */
+public record Running(Losses losses, Optional<Double> least, Back back) {
+  public static final Running ANY = new Running(Losses.UNSTATED, Optional.empty(), Back.ANY);
+
+  /** What a train does when it is pushed at its take-off. */
+  public enum Back {
+    ANY,
+    /** It turns back. */
+    TURNS,
+    /** It holds itself; no brake all the same. */
+    HOLDS;
+
+    static Back parse(String text) {
+      for (Back back : values()) {
+        if (back.name().equalsIgnoreCase(text.strip())) {
+          return back;
+        }
+      }
+      throw new IllegalArgumentException("'" + text + "' is neither turns nor holds");
+    }
+
+    String word() {
+      return name().toLowerCase(Locale.ROOT);
+    }
+  }
+
+  public Running {
+    if (least.filter(share -> share <= 0 || share > 1).isPresent()) {
+      throw new IllegalArgumentException(
+          "an efficiency lies above 0 and at most at 1: found " + least.get());
+    }
+  }
+
+  /** Why a train is turned down: the limit it fails; empty where it is let in. */
+  Optional<String> refusal(EachWay eachWay) {
+    boolean enough =
+        least.isEmpty() || eachWay.efficiency().filter(share -> share >= least.get()).isPresent();
+    if (!enough) {
+      return Optional.of("efficiency");
+    }
+    Optional<Boolean> turns = eachWay.backwards().drivable();
+    boolean right =
+        back == Back.ANY || turns.filter(yes -> yes == (back == Back.TURNS)).isPresent();
+    return right ? Optional.empty() : Optional.of("backwards");
+  }
+}
