@@ -27,7 +27,7 @@ final class KeyMap extends StackPane {
               new Entry("\u2190 \u2192", "choose the member before, behind"),
               new Entry("drag", "a wheel round its partner; Shift finer"),
               new Entry("R", "lay the train out again"),
-              new Entry("E", "side view shown or hidden"),
+              new Entry("E V", "side view shown or hidden; the power in it"),
               new Entry("scroll, Home", "zoom the drawing, fit it"),
               new Entry(". , > <", "crank a tooth on, back; a turn on, back"),
               new Entry("space, 0", "run or stop the crank; back to the marks")),

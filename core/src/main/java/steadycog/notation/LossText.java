@@ -50,6 +50,23 @@ public final class LossText {
     }
   }
 
+  /**
+   * A share of the power typed where per cent are shown: {@code 98.5 %}, {@code 98.5} or {@code
+   * 0.985}; empty if it is none above 0 and at most 1.
+   */
+  public static Optional<BigFraction> share(String text) {
+    String bare = text.replaceAll("[%\\s\u2009]", "");
+    if (!Exact.isNumber(bare)) {
+      return Optional.empty();
+    }
+    BigFraction number = Exact.parse(bare);
+    boolean percent = text.contains("%") || number.compareTo(BigFraction.ONE) > 0;
+    BigFraction share = percent ? number.divide(100) : number;
+    return share.signum() > 0 && share.compareTo(BigFraction.ONE) <= 0
+        ? Optional.of(share)
+        : Optional.empty();
+  }
+
   static boolean isLosses(Token word) {
     return word.is(EFFICIENCY) || word.is(FRICTION);
   }

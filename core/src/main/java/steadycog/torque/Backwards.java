@@ -24,6 +24,8 @@ public record Backwards(Verdict verdict, Optional<Double> efficiency, Optional<T
   /** The tipping point is found to this share of the losses. */
   private static final double RESOLUTION = 1e-5;
 
+  private static final int MOST_STEPS = 40;
+
   /**
    * The losses at which a train begins to hold itself.
    *
@@ -49,8 +51,9 @@ public record Backwards(Verdict verdict, Optional<Double> efficiency, Optional<T
   /** Pushes the take-off of {@code motion}, which has a ratio. */
   static Backwards of(LossModel model, double[] shares, Motion motion) {
     MemberId take = motion.mechanism().roles().take().orElseThrow().member();
-    Pushed pushed = new Pushed(model, motion.mechanism().indexOf(take), shares);
-    Flows now = model.pushed(shares, pushed.body);
+    LossModel.Push push = model.push(motion.mechanism().indexOf(take));
+    Pushed pushed = new Pushed(model, push, shares);
+    Flows now = push.flows(shares);
     Verdict verdict = PowerFlow.verdict(now);
     return new Backwards(
         verdict, PowerFlow.efficiency(now), verdict.known() ? pushed.tipping() : Optional.empty());
@@ -61,7 +64,7 @@ public record Backwards(Verdict verdict, Optional<Double> efficiency, Optional<T
     return verdict.known() ? Optional.of(verdict == Verdict.RUNS) : Optional.empty();
   }
 
-  private record Pushed(LossModel model, int body, double[] shares) {
+  private record Pushed(LossModel model, LossModel.Push push, double[] shares) {
 
     private boolean lossless() {
       for (int k = 0; k < shares.length; k++) {
@@ -85,7 +88,7 @@ public record Backwards(Verdict verdict, Optional<Double> efficiency, Optional<T
     }
 
     private boolean locks(double factor) {
-      return PowerFlow.verdict(model.pushed(scaled(factor), body)) != Verdict.RUNS;
+      return PowerFlow.verdict(push.flows(scaled(factor))) != Verdict.RUNS;
     }
 
     /** The factor at which the worst mesh loses {@link Backwards#MOST_LOSS}. */
@@ -104,8 +107,7 @@ public record Backwards(Verdict verdict, Optional<Double> efficiency, Optional<T
       if (locks == 0 || !locks(locks)) {
         return Optional.empty();
       }
-      double near = RESOLUTION * locks;
-      while (locks - runs > Math.max(near * 1e-3, RESOLUTION * runs)) {
+      for (int step = 0; step < MOST_STEPS && locks - runs > RESOLUTION * locks; step++) {
         double middle = (runs + locks) / 2;
         if (locks(middle)) {
           locks = middle;

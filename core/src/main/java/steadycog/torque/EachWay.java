@@ -23,7 +23,7 @@ public record EachWay(Verdict verdict, Optional<Double> efficiency, Backwards ba
     LossModel model = new LossModel(motion);
     double[] shares = PowerFlow.shares(meshes);
     MemberId drive = motion.mechanism().roles().drives().getFirst().member();
-    LossModel.Flows flows = model.pushed(shares, motion.mechanism().indexOf(drive));
+    LossModel.Flows flows = model.push(motion.mechanism().indexOf(drive)).flows(shares);
     return Optional.of(
         new EachWay(
             PowerFlow.verdict(flows),

@@ -186,37 +186,54 @@ final class LossModel {
     return rolling[k] != 0;
   }
 
-  /** Every flow in which {@code body}, a drive or the take-off, is pushed the way it turns. */
-  Flows pushed(double[] efficiency, int body) {
-    return flows(efficiency, body, speed[body] < 0 ? -1 : 1);
+  /** {@code body}, a drive or the take-off, pushed the way it turns. */
+  Push push(int body) {
+    return push(body, speed[body] < 0 ? -1 : 1);
   }
 
-  /**
-   * Every flow in which {@code torque} from outside acts on {@code body}.
-   *
-   * @param efficiency one a mesh
-   */
-  Flows flows(double[] efficiency, int body, double torque) {
+  /** {@code torque} from outside on {@code body}. */
+  Push push(int body, double torque) {
     int shaft = shafts.of(body);
-
     Directions directions = new Directions(shaft, torque);
     int free = directions.free();
-    if (free > MOST_DIRECTIONS) {
-      return new Flows(List.of(), true, false);
+    List<boolean[]> patterns = new ArrayList<>();
+    for (long choice = 0; free <= MOST_DIRECTIONS && choice < 1L << free; choice++) {
+      patterns.add(directions.of(choice));
     }
-    List<Flow> found = new ArrayList<>();
-    boolean settled = true;
-    for (long pattern = 0; pattern < 1L << free; pattern++) {
-      boolean[] aDrives = directions.of(pattern);
-      Elimination solved = solve(efficiency, aDrives, shaft, torque);
-      if (solved.consistent()) {
-        settled &= settles(solved, efficiency);
-        flow(solved, efficiency, aDrives, shaft, torque)
-            .filter(flow -> found.stream().noneMatch(other -> alike(flow, other)))
-            .ifPresent(found::add);
+    return new Push(shaft, torque, patterns);
+  }
+
+  /** A torque on a shaft, with all the ways in which power could pass the meshes under it. */
+  final class Push {
+    private final int shaft;
+    private final double torque;
+    private final List<boolean[]> patterns;
+
+    private Push(int shaft, double torque, List<boolean[]> patterns) {
+      this.shaft = shaft;
+      this.torque = torque;
+      this.patterns = patterns;
+    }
+
+    /**
+     * Every flow that agrees with its torques.
+     *
+     * @param efficiency one a mesh
+     */
+    Flows flows(double[] efficiency) {
+      List<Flow> found = new ArrayList<>();
+      boolean settled = true;
+      for (boolean[] aDrives : patterns) {
+        Elimination solved = solve(efficiency, aDrives, shaft, torque);
+        if (solved.consistent()) {
+          settled &= settles(solved, efficiency);
+          flow(solved, efficiency, aDrives, shaft, torque)
+              .filter(flow -> found.stream().noneMatch(other -> alike(flow, other)))
+              .ifPresent(found::add);
+        }
       }
+      return new Flows(settled ? found : List.of(), settled, !patterns.isEmpty());
     }
-    return new Flows(settled ? found : List.of(), settled, true);
   }
 
   /** Whether the torques of all meshes that lose power follow. */

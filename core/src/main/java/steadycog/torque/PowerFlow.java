@@ -94,8 +94,8 @@ public record PowerFlow(
     double[] shares = shares(meshes);
     Flows flows =
         Exact.isZero(given.torque())
-            ? model.pushed(shares, given.body())
-            : model.flows(shares, given.body(), given.torque().doubleValue());
+            ? model.push(given.body()).flows(shares)
+            : model.push(given.body(), given.torque().doubleValue()).flows(shares);
     Verdict verdict = verdict(flows);
     if (verdict == Verdict.IMPOSSIBLE && locksFromItsDrive(model, shares, motion)) {
       return without(Verdict.LOCKS, motion, meshes);
@@ -167,7 +167,7 @@ public record PowerFlow(
       return false;
     }
     int body = motion.mechanism().indexOf(drives.getFirst().member());
-    return verdict(model.pushed(shares, body)) == Verdict.LOCKS;
+    return verdict(model.push(body).flows(shares)) == Verdict.LOCKS;
   }
 
   /** The flows that deliver power, or if there are none those that do not. */

@@ -6,11 +6,11 @@ import steadycog.motion.Relation;
 import steadycog.train.Join;
 
 /** Bodies that turn as one, each such set by the index of one of them. */
-final class Shafts {
+public final class Shafts {
   private final int[] leader;
   private final boolean[] held;
 
-  Shafts(Mechanism mechanism) {
+  public Shafts(Mechanism mechanism) {
     leader = new int[mechanism.bodies().size()];
     held = new boolean[leader.length];
     Arrays.setAll(leader, body -> body);
@@ -34,7 +34,7 @@ final class Shafts {
   }
 
   /** The shaft of a body. */
-  int of(int body) {
+  public int of(int body) {
     int at = body;
     while (leader[at] != at) {
       at = leader[at];
@@ -43,7 +43,7 @@ final class Shafts {
   }
 
   /** Whether {@code shaft} is kept from turning. */
-  boolean held(int shaft) {
+  public boolean held(int shaft) {
     return held[shaft];
   }
 }

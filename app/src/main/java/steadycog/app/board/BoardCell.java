@@ -11,6 +11,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.app.desk.Desk;
+import steadycog.app.look.EachWayWords;
 import steadycog.app.look.Icon;
 import steadycog.app.look.IconView;
 import steadycog.app.look.Look;
@@ -20,6 +21,7 @@ import steadycog.number.Figures;
 import steadycog.number.Mode;
 import steadycog.number.Ratio;
 import steadycog.study.ConfigurationBoard.Row;
+import steadycog.torque.PowerFlow.Verdict;
 
 /** One configuration: its ratio, direction and use; a click puts the train in it. */
 final class BoardCell extends Button {
@@ -43,6 +45,7 @@ final class BoardCell extends Button {
   private final Label mode = Look.label("", "small");
   private final IconView bearing = new IconView(Icon.HOLD);
   private final Label stress = Look.label("", "small", "soft");
+  private final Label losses = Look.label("", "small", "soft");
   private final Tooltip tip = new Tooltip();
   private final Desk desk;
   private Row row;
@@ -66,7 +69,7 @@ final class BoardCell extends Button {
     HBox.setHgrow(gap, Priority.ALWAYS);
     HBox last = new HBox(3, mode, gap, bearing, stress);
     last.setAlignment(Pos.CENTER_LEFT);
-    setGraphic(new VBox(-1, first, use, last));
+    setGraphic(new VBox(-1, first, use, last, losses));
     setMaxWidth(Double.MAX_VALUE);
     setMinWidth(0);
     setAlignment(Pos.CENTER_LEFT);
@@ -112,6 +115,13 @@ final class BoardCell extends Button {
     boolean wide = getWidth() > LEAST_FOR_PLACES || getWidth() == 0;
     Look.show(exact, getWidth() > LEAST_FOR_BOTH);
     Look.show(mode, wide);
+    boolean locks = row.eachWay().verdict() == Verdict.LOCKS;
+    int decimals = wide ? 1 : 0;
+    String back = EachWayWords.backwards(row.eachWay().backwards(), decimals);
+    String out = EachWayWords.forwards(row.eachWay(), decimals);
+    boolean roomy = getWidth() > LEAST_FOR_BOTH;
+    losses.setText(out + (roomy && !locks ? " out" : "") + (roomy ? ", back " : ", ") + back);
+    losses.getStyleClass().setAll("label", "small", locks ? "bad-word" : "soft");
     number.setText(Sign.colon(leading(), wide ? RATIO_DECIMALS : 1));
   }
 
@@ -141,7 +151,7 @@ final class BoardCell extends Button {
                             ? "\nThe held member withstands "
                             : "\nThe clutch carries ")
                         + Sign.number(Math.abs(t.doubleValue()))
-                        + " times the drive torque, ideally.")
+                        + " times the drive torque, losses left out.")
             .orElse("");
     String seldom = row.seldom() ? "\nSo near to 1 : 1 that it is seldom worth its parts." : "";
     return "Drive "
@@ -157,6 +167,14 @@ final class BoardCell extends Button {
         + Sign.exact(ratio.trainValue())
         + "   "
         + ratio.mode().word()
+        + "\nWith losses "
+        + EachWayWords.forwards(row.eachWay())
+        + " comes out; pushed at "
+        + one.take()
+        + ": "
+        + EachWayWords.backwards(row.eachWay().backwards())
+        + (row.eachWay().backwards().verdict() == Verdict.LOCKS ? ", but it is no brake" : "")
+        + "."
         + torque
         + seldom;
   }

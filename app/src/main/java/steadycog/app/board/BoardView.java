@@ -51,8 +51,8 @@ public final class BoardView extends VBox {
   private final Label message = Look.label("", "soft");
   private final Label legend =
       Look.label(
-          "Down: slower and stronger. Up: faster and weaker. Hatched: torque on the held member for"
-              + " 1 at the drive, ideally.",
+          "Hatched: torque on the held member for 1 at the drive. Below it what comes out, driven"
+              + " and pushed back; what holds itself is no brake.",
           "small",
           "soft");
   private final Label caution =
@@ -77,6 +77,7 @@ public final class BoardView extends VBox {
     scroll.setFocusTraversable(false);
     VBox.setVgrow(scroll, Priority.SOMETIMES);
     legend.setWrapText(true);
+    legend.setMinHeight(USE_PREF_SIZE);
     caution.setWrapText(true);
     caution.setTooltip(
         new Tooltip(

@@ -25,8 +25,10 @@ import steadycog.notation.CardProblem;
 import steadycog.number.Quantity;
 import steadycog.search.Wanted;
 import steadycog.train.Drive;
+import steadycog.train.Losses;
 import steadycog.train.Member;
 import steadycog.train.MemberId;
+import steadycog.train.Motor;
 import steadycog.train.Part;
 import steadycog.train.PartEdit;
 import steadycog.train.Pitch;
@@ -35,6 +37,7 @@ import steadycog.train.Planetary;
 import steadycog.train.Roles;
 import steadycog.train.ShiftPlan;
 import steadycog.train.State;
+import steadycog.train.Take;
 import steadycog.train.Teeth;
 import steadycog.train.Train;
 
@@ -56,6 +59,7 @@ public final class Desk {
   private final ReadOnlyObjectWrapper<Optional<String>> refusal =
       new ReadOnlyObjectWrapper<>(Optional.empty());
   private final DoubleProperty exaggeration = new SimpleDoubleProperty(1);
+  private final ObjectProperty<PowerShown> power = new SimpleObjectProperty<>(PowerShown.NONE);
   private final ObjectProperty<Preferences> preferences =
       new SimpleObjectProperty<>(Preferences.USUAL);
   private final History history = new History();
@@ -98,6 +102,11 @@ public final class Desk {
   /** How many times their true deflection flexsplines are drawn with. */
   public DoubleProperty exaggerationProperty() {
     return exaggeration;
+  }
+
+  /** What the side view shows of the power that goes through the train. */
+  public ObjectProperty<PowerShown> powerProperty() {
+    return power;
   }
 
   /** What is being worked at. */
@@ -204,7 +213,7 @@ public final class Desk {
             return roles;
           }
           Drive second = drives.removeLast();
-          drives.add(new Drive(second.member(), Optional.of(speed), second.effort()));
+          drives.add(second.at(speed));
           return new Roles(drives, roles.holds(), roles.take(), roles.locks());
         },
         "second drive");
@@ -224,6 +233,43 @@ public final class Desk {
   /** Gives all teeth a size. */
   public void size(Pitch pitch) {
     changeTrain(train -> train.sized(pitch));
+  }
+
+  /** Says something else about the losses of meshes. */
+  public void lose(UnaryOperator<Losses> change) {
+    changeTrain(train -> train.withLosses(change.apply(train.losses())));
+  }
+
+  /** Turns the first drive by another motor, or by none. */
+  public void turnBy(Optional<Motor> motor) {
+    changeFirstDrive(drive -> drive.by(motor));
+  }
+
+  /** Runs the first drive as {@code drive} says. */
+  public void run(Drive drive) {
+    changeFirstDrive(old -> old.at(drive.statedSpeed()));
+  }
+
+  private void changeFirstDrive(UnaryOperator<Drive> change) {
+    changeRoles(
+        roles -> {
+          List<Drive> drives = new ArrayList<>(roles.drives());
+          if (!drives.isEmpty()) {
+            drives.set(0, change.apply(drives.getFirst()));
+          }
+          return new Roles(drives, roles.holds(), roles.take(), roles.locks());
+        });
+  }
+
+  /** Loads the take-off with a torque, or leaves the load to the drive. */
+  public void load(Optional<Quantity> torque) {
+    changeRoles(
+        roles ->
+            new Roles(
+                roles.drives(),
+                roles.holds(),
+                roles.take().map(take -> new Take(take.member(), torque)),
+                roles.locks()));
   }
 
   /** Changes the roles in the state that is in view, or those of a train without states. */

@@ -21,6 +21,7 @@ import javafx.scene.control.TableView;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.StackPane;
+import steadycog.app.look.EachWayWords;
 import steadycog.app.look.Look;
 import steadycog.search.Candidate;
 
@@ -35,8 +36,10 @@ final class CandidateTable extends TableView<Candidate> {
   private static final String WHEELS = "column-wheels";
 
   private static final double SCROLL_BAR = 24;
+  private static final double LEAST_DIFFERENCE = 0.005;
   private static final String KIND = "column-kind";
   private static final String PLANETS = "column-planets";
+  private static final String BACK = "column-back";
   private static final String ROWS_OFF = "column-rows off";
   private static final Set<String> SPARED = Set.of(KIND, PLANETS, ROWS_OFF, "column-\u00d8");
 
@@ -69,7 +72,7 @@ final class CandidateTable extends TableView<Candidate> {
         "Reduction ratio, in / out");
     add(
         "off by",
-        84,
+        94,
         Candidates::error,
         Comparator.comparingDouble(c -> Math.abs(c.error())),
         "Against the target");
@@ -92,6 +95,18 @@ final class CandidateTable extends TableView<Candidate> {
         Candidates::distortion,
         Comparator.comparingInt(Candidate::distortion),
         "Teeth by which its rows differ");
+    add(
+        "out",
+        54,
+        c -> EachWayWords.forwards(c.eachWay()),
+        Comparator.comparingDouble(c -> c.eachWay().efficiency().orElse(0.0)),
+        "Share of the power that comes out, with the losses asked for");
+    add(
+        "back",
+        54,
+        c -> EachWayWords.backwards(c.eachWay().backwards()),
+        Comparator.comparingDouble(c -> c.eachWay().backwards().efficiency().orElse(0.0)),
+        "The same pushed at the take-off; holds: it holds itself, but is no brake");
     add(
         "worst",
         66,
@@ -162,6 +177,7 @@ final class CandidateTable extends TableView<Candidate> {
           switch (column.getId()) {
             case KIND -> all.stream().map(Candidate::kind).distinct().count() > 1;
             case PLANETS -> all.stream().anyMatch(c -> c.planets() > 0);
+            case BACK -> all.stream().anyMatch(CandidateTable::differsBack);
             case ROWS_OFF -> all.stream().anyMatch(c -> c.distortion() > 0);
             default -> true;
           };
@@ -175,6 +191,13 @@ final class CandidateTable extends TableView<Candidate> {
     getColumns().stream()
         .filter(column -> column.getId().equals(WHEELS))
         .forEach(column -> column.setPrefWidth(getWidth() - others - SCROLL_BAR));
+  }
+
+  /** Trains of pairs lose as much backwards as forwards: not worth a column. */
+  private static boolean differsBack(Candidate candidate) {
+    double out = candidate.eachWay().efficiency().orElse(0.0);
+    double back = candidate.eachWay().backwards().efficiency().orElse(0.0);
+    return Math.abs(out - back) > LEAST_DIFFERENCE;
   }
 
   private void choose(Optional<Candidate> candidate) {

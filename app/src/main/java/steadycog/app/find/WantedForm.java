@@ -90,6 +90,20 @@ final class WantedForm extends VBox {
     line(grid, Field.DRIVER, "Driver", "free", "Counts that must drive, as on the motor: 18");
     line(grid, Field.DRIVEN, "Driven", "free", "Counts that must be driven: 96");
     line(grid, Field.STOCK, "Own only", "any wheel", "The wheels there are: 24, 36x2, 48");
+    line(
+        grid,
+        Field.LOSSES,
+        "Made",
+        "cut and oiled",
+        "oiled, greased, printed, ideal, friction 0.06, or external 0.95 internal 0.97; candidates"
+            + " say so on their cards");
+    line(grid, Field.EFFICIENCY, "Out", "any", "The least that must come out, such as 60 %");
+    line(
+        grid,
+        Field.BACKWARDS,
+        "Pushed",
+        "either",
+        "What it does when its take-off is pushed: turns, or holds. What holds itself is no brake");
     check(grid, Field.COAXIAL, "Input and output in line", "Two pairs of one centre distance");
     check(grid, Field.SOUND, "Pairs without errors", "No interference: large pinions only");
     return grid;

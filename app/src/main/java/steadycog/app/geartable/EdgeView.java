@@ -12,6 +12,7 @@ import javafx.scene.shape.Line;
 import javafx.scene.text.Text;
 import steadycog.app.desk.Bench;
 import steadycog.app.desk.Desk;
+import steadycog.app.desk.PowerShown;
 import steadycog.app.look.Look;
 import steadycog.app.look.Sign;
 import steadycog.shape.EdgeLayout;
@@ -20,6 +21,7 @@ import steadycog.shape.EdgeLayout.EdgeCone;
 import steadycog.shape.EdgeLayout.EdgeCup;
 import steadycog.shape.EdgeLayout.EdgeShaft;
 import steadycog.shape.EdgeLayout.EdgeWheel;
+import steadycog.study.PowerPicture;
 import steadycog.train.Bevel;
 import steadycog.train.Differential;
 import steadycog.train.Element;
@@ -36,6 +38,10 @@ import steadycog.train.Train;
 public final class EdgeView extends Pane {
   private static final double MARGIN = 14;
   private static final double WIDEST_PLANE = 104;
+
+  /** With power shown, which needs more room. */
+  private static final double WIDEST_POWER = 190;
+
   private static final double FACE_SHARE = 0.34;
 
   /** Walls, and shafts outside of them, in planes. */
@@ -64,12 +70,17 @@ public final class EdgeView extends Pane {
   /** The wall stands so many planes behind the last, so that names fit before it. */
   private static final double ROOM_FOR_NAMES = 0.1;
 
+  /** How far shafts that are driven or taken off go beyond the walls, in planes. */
+  private static final double BEYOND = 0.4;
+
   private final Desk desk;
+
   private final Group walls = new Group();
   private final Group shafts = new Group();
   private final Group bodies = new Group();
   private final Group captions = new Group();
   private final EdgeTiesView ties = new EdgeTiesView();
+  private final PowerView power = new PowerView();
   private final List<ShaftView> shaftViews = new ArrayList<>();
   private final Map<EdgeKey, EdgeBody> bodyViews = new HashMap<>();
   private List<Element> elements = List.of();
@@ -87,7 +98,7 @@ public final class EdgeView extends Pane {
     this.desk = desk;
     getStyleClass().add("edge-view");
     setId("edge-view");
-    for (Group group : new Group[] {walls, shafts, ties, bodies, captions}) {
+    for (Group group : new Group[] {walls, shafts, ties, bodies, captions, power}) {
       group.setManaged(false);
       getChildren().add(group);
     }
@@ -99,6 +110,8 @@ public final class EdgeView extends Pane {
     heightProperty().addListener(o -> rebuild());
     visibleProperty().addListener(o -> rebuild());
     desk.benchProperty().addListener(o -> rebuild());
+    desk.powerProperty().addListener(o -> rebuild());
+    desk.preferencesProperty().addListener(o -> rebuild());
     desk.selectionProperty().addListener(o -> showSelection());
   }
 
@@ -120,7 +133,10 @@ public final class EdgeView extends Pane {
     boolean several = bench.get().card().train().parts().size() > 1;
     double room = getHeight() - (several ? 3 : 2) * MARGIN;
     scale = room / (range[1] - range[0]);
-    pitch = Math.min(WIDEST_PLANE, (getWidth() - 6 * MARGIN) / (planes + BESIDES));
+    pitch =
+        Math.min(
+            desk.powerProperty().get() == PowerShown.NONE ? WIDEST_PLANE : WIDEST_POWER,
+            (getWidth() - 6 * MARGIN) / (planes + BESIDES));
     left = getWidth() / 2 - pitch * (planes + 0.35) / 2;
     middle = MARGIN + room / 2 + (range[0] + range[1]) / 2 * scale;
     placeWalls();
@@ -128,6 +144,15 @@ public final class EdgeView extends Pane {
     placeBodies(bench.get(), layout);
     placeCaptions(bench.get(), layout);
     ties.show(layout, bench.get().study().train().rolesInForce(), this::x, this::y, scale);
+    PowerShown shown = desk.powerProperty().get();
+    power.show(
+        shown == PowerShown.NONE
+            ? Optional.empty()
+            : PowerPicture.of(
+                bench.get().study(), layout, shown == PowerShown.REAL, rightWall + BEYOND),
+        this::x,
+        this::y,
+        desk.preferences().power());
     showSelection();
   }
 
@@ -192,7 +217,7 @@ public final class EdgeView extends Pane {
           case RIGHT -> false;
           case EITHER -> role == Role.DRIVE;
         };
-    double outside = role == Role.HOLD ? 0.0 : 0.4;
+    double outside = role == Role.HOLD ? 0.0 : BEYOND;
     boolean braked =
         role == Role.HOLD
             && elements.stream()

@@ -1,12 +1,17 @@
 package steadycog.app.geartable;
 
+import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import javafx.beans.binding.Bindings;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.SnapshotParameters;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
+import javafx.scene.control.Tooltip;
 import javafx.scene.image.WritableImage;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
@@ -22,6 +27,7 @@ import javafx.scene.transform.Scale;
 import steadycog.app.board.BoardView;
 import steadycog.app.desk.Bench;
 import steadycog.app.desk.Desk;
+import steadycog.app.desk.PowerShown;
 import steadycog.app.desk.Station;
 import steadycog.app.look.Look;
 import steadycog.app.look.Sign;
@@ -37,6 +43,10 @@ public final class GearTable extends BorderPane {
   private static final int MOST_NAMED = 4;
   private static final double LEAST_HEIGHT_FOR_EDGE = 430;
   private static final double EDGE_SHARE = 0.25;
+
+  /** With its power shown the side view needs more room. */
+  private static final double POWER_SHARE = 0.5;
+
   private static final double LEAST_WIDTH_FOR_NOTE = 380;
   private static final double LEAST_WIDTH_FOR_BOARD = 640;
   private static final double LEAST_HEIGHT_FOR_BOTH = 560;
@@ -47,6 +57,7 @@ public final class GearTable extends BorderPane {
   private final FaceView face;
   private final RoleStrip strip;
   private final EdgeView edge;
+  private final VBox side;
   private final BoardView board;
   private final HBox beside;
   private final VBox below;
@@ -75,10 +86,17 @@ public final class GearTable extends BorderPane {
     table.setMinSize(0, 0);
     beside = new HBox(table);
     edge = new EdgeView(desk);
-    edge.prefHeightProperty().bind(heightProperty().multiply(EDGE_SHARE));
+    edge.prefHeightProperty()
+        .bind(
+            heightProperty()
+                .multiply(
+                    Bindings.when(desk.powerProperty().isEqualTo(PowerShown.NONE))
+                        .then(EDGE_SHARE)
+                        .otherwise(POWER_SHARE)));
     edge.setMinHeight(0);
     board = new BoardView(desk);
-    below = new VBox(edge, strip);
+    side = new VBox(powerChoice(), edge);
+    below = new VBox(side, strip);
     beside.setMinWidth(0);
     HBox.setHgrow(table, Priority.ALWAYS);
     setCenter(beside);
@@ -128,6 +146,26 @@ public final class GearTable extends BorderPane {
     StackPane.setAlignment(node, where);
     StackPane.setMargin(node, new Insets(EDGE));
     node.setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
+  }
+
+  /** What the side view shows of the power, above it. */
+  private HBox powerChoice() {
+    HBox choice = Look.styled(new HBox(2, Look.label("power", "soft")), "power-choice");
+    choice.setAlignment(Pos.CENTER_LEFT);
+    ToggleGroup group = new ToggleGroup();
+    for (PowerShown one : PowerShown.values()) {
+      ToggleButton button = Look.styled(new ToggleButton(one.word()), "chip");
+      button.setId("power-" + one.name().toLowerCase(Locale.ROOT));
+      button.setTooltip(new Tooltip(one.help() + " (V)"));
+      button.setAccessibleText("Power shown: " + one.word());
+      button.setToggleGroup(group);
+      button.setFocusTraversable(false);
+      button.setOnAction(e -> desk.powerProperty().set(one));
+      desk.powerProperty().subscribe(now -> button.setSelected(now == one));
+      choice.getChildren().add(button);
+    }
+
+    return choice;
   }
 
   private VBox firstSteps() {
@@ -244,6 +282,7 @@ public final class GearTable extends BorderPane {
       case J -> strip.startJoin();
       case S -> StateBar.step(desk, 1);
       case E -> toggleEdge();
+      case V -> desk.powerProperty().set(desk.powerProperty().get().next());
       case M -> chosen.ifPresent(desk::meshWheel);
       case K -> chosen.ifPresent(desk::keyWheel);
       case I -> chosen.ifPresent(desk::insertIdler);
@@ -288,7 +327,7 @@ public final class GearTable extends BorderPane {
     boolean laying = desk.stationProperty().get() == Station.LAY_OUT;
     boolean shown = laying && desk.bench().isPresent() && edgeWanted.orElse(room);
     edge.setVisible(shown);
-    edge.setManaged(shown);
+    Look.show(side, shown);
     boolean boarded = !laying && desk.bench().isPresent();
     board.setVisible(boarded);
     board.setManaged(boarded);

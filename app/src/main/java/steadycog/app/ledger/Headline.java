@@ -8,6 +8,7 @@ import javafx.scene.layout.GridPane;
 import javafx.scene.layout.VBox;
 import steadycog.app.desk.Bench;
 import steadycog.app.desk.Desk;
+import steadycog.app.look.EachWayWords;
 import steadycog.app.look.Look;
 import steadycog.app.look.Sign;
 import steadycog.motion.Motion;
@@ -25,6 +26,7 @@ final class Headline extends VBox {
   private final Label sentence = Look.label("", "sentence");
   private final Label reduction = Look.label("", "school-value");
   private final Label trainValue = Look.label("", "school-value");
+  private final Label losses = Look.label("", "school-value");
   private final GridPane schools = new GridPane(10, 1);
 
   Headline(Desk desk) {
@@ -37,12 +39,19 @@ final class Headline extends VBox {
         0,
         "Reduction ratio  i = in / out",
         reduction,
-        "Speed of the input over speed of the output; also what torque is multiplied by, ideally.");
+        "Speed of the input over speed of the output; also what torque is multiplied by, were"
+            + " nothing lost.");
     addSchool(
         1,
         "Train value  e = out / in",
         trainValue,
         "The other school: speed of the output over speed of the input, 1/i.");
+    addSchool(
+        2,
+        "With losses",
+        losses,
+        "Power out over power in, and what it does when its take-off is pushed.");
+    losses.setId("headline-losses");
     getChildren().addAll(ratio, sentence, schools);
     desk.benchProperty().addListener(o -> show(desk));
     desk.preferencesProperty().addListener(o -> show(desk));
@@ -83,6 +92,7 @@ final class Headline extends VBox {
                   + (valueLeads ? "   (" + Sign.reduction(r) + ")" : ""));
           trainValue.setText(
               "e = " + Sign.exact(r.trainValue()) + "   (" + Sign.trainValue(r) + ")");
+          losses.setText(EachWayWords.of(study.orElseThrow().loading().eachWay()));
         });
   }
 

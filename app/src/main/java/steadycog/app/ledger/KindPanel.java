@@ -8,6 +8,7 @@ import javafx.scene.control.Tooltip;
 import javafx.scene.layout.VBox;
 import steadycog.app.desk.Bench;
 import steadycog.app.desk.Desk;
+import steadycog.app.look.EachWayWords;
 import steadycog.app.look.Later;
 import steadycog.app.look.Look;
 import steadycog.app.look.Sign;
@@ -43,6 +44,8 @@ final class KindPanel extends VBox {
         new Label(""),
         PanelTable.head("i", "The nearest ratio of this kind"),
         PanelTable.head("off", "Its ratio against the train\u2019s"),
+        PanelTable.head("out", "Share of the power that comes out, with the losses of this train"),
+        PanelTable.head("back", "The same pushed at the take-off; holds: it holds itself"),
         PanelTable.head("parts", "Toothed or lobed pieces, pin rings and carriers"),
         PanelTable.head(
             "\u00d8", "Diameter in modules; of a cycloidal drive with pins two modules thick"),
@@ -57,6 +60,8 @@ final class KindPanel extends VBox {
           new Label(words(one.kind())),
           PanelTable.figure(Sign.number(one.ratio().reduction().doubleValue())),
           PanelTable.figure(percent(one.error())),
+          PanelTable.figure(EachWayWords.forwards(one.eachWay())),
+          PanelTable.figure(EachWayWords.backwards(one.eachWay().backwards())),
           PanelTable.figure(Integer.toString(one.parts())),
           PanelTable.figure(Figures.significant(one.diameter(), 3)),
           PanelTable.figure(one.kind().backlash()),

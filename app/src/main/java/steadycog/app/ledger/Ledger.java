@@ -36,10 +36,13 @@ public final class Ledger extends VBox {
             new DifferentialPanel(desk),
             new DrivePanel(desk),
             new FindingsList(desk),
+            new LossPanel(desk),
+            new MotorPanel(desk),
             new RunPanel(desk),
             new SetPanel(desk),
             new EpicyclicPanel(desk),
             new WorkingPanel(desk),
+            new TorquePanel(desk),
             new RoomPanel(desk),
             new KindPanel(desk));
     ScrollPane scroll = new ScrollPane(scrolled);

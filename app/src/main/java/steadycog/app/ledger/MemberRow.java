@@ -19,6 +19,7 @@ import steadycog.app.look.Sign;
 import steadycog.motion.TurnCount;
 import steadycog.number.AngularSpeed;
 import steadycog.study.Study;
+import steadycog.torque.Torques;
 import steadycog.train.Member;
 import steadycog.train.MemberId;
 import steadycog.train.Role;
@@ -41,6 +42,7 @@ final class MemberRow extends HBox {
   private final Label torque;
   private final Label power;
   private final Tooltip exactly = new Tooltip();
+  private final Tooltip lossless = new Tooltip();
   private final Tooltip roleHint = new Tooltip();
 
   /** The ledger's columns with their widths in pixels at the normal text size. */
@@ -54,7 +56,7 @@ final class MemberRow extends HBox {
         "",
         68,
         "At driven, held and taken-off members the torque from outside; at the others, paler,"
-            + " what passes through. Ideal: no losses"),
+            + " what passes through. With losses"),
     POWER("", 76, "Power: positive enters, negative leaves; paler, what passes through");
 
     private final String title;
@@ -87,6 +89,7 @@ final class MemberRow extends HBox {
     way.setAlignment(Pos.CENTER);
     way.getChildren().setAll(wayIcon);
     turned.setTooltip(exactly);
+    torque.setTooltip(lossless);
     Tooltip.install(name, roleHint);
     getChildren().addAll(name, teeth, turned, speed, way, torque, power);
   }
@@ -109,7 +112,17 @@ final class MemberRow extends HBox {
     power.setText(number(watts.map(w -> w / preferences.power().inBase())));
     torque.pseudoClassStateChanged(CARRIED, !outside);
     power.pseudoClassStateChanged(CARRIED, !outside);
+    lossless.setText(lossless(study, outside));
     exactly.setText("Exactly " + exactTurns(study) + " turns per input turn");
+  }
+
+  private String lossless(Study study, boolean outside) {
+    Torques ideal = study.loading().ideal();
+    Optional<BigFraction> torque = outside ? ideal.external(id) : ideal.carried(id);
+    return "Without losses "
+        + number(torque.map(nm -> nm.doubleValue() / preferences.torque().inBase()))
+        + " "
+        + preferences.torque().symbol();
   }
 
   MemberId member() {

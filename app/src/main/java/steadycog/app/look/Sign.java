@@ -2,6 +2,7 @@ package steadycog.app.look;
 
 import java.math.BigDecimal;
 import java.math.BigInteger;
+import java.math.RoundingMode;
 import java.util.Locale;
 import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.motion.TurnCount.TurnsAndDegrees;
@@ -83,6 +84,12 @@ public final class Sign {
         + digits.charAt(1)
         + "\u00a0\u00d7\u00a010"
         + raised(digits.length() - 1);
+  }
+
+  /** A share as {@code 98.5 %}, with so many decimals at most. */
+  public static String percent(double share, int decimals) {
+    BigDecimal percent = BigDecimal.valueOf(share * 100).setScale(decimals, RoundingMode.HALF_UP);
+    return Figures.typeset(percent.stripTrailingZeros().toPlainString()) + THIN + "%";
   }
 
   private static String raised(int power) {

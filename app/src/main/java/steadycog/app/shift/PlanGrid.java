@@ -16,6 +16,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import steadycog.app.desk.Desk;
+import steadycog.app.look.EachWayWords;
 import steadycog.app.look.Icon;
 import steadycog.app.look.Look;
 import steadycog.app.look.Sign;
@@ -23,6 +24,7 @@ import steadycog.number.Figures;
 import steadycog.number.Ratio;
 import steadycog.study.ShiftTable;
 import steadycog.study.ShiftTable.Row;
+import steadycog.torque.EachWay;
 import steadycog.train.Element;
 import steadycog.train.Join;
 import steadycog.train.MemberId;
@@ -76,7 +78,14 @@ final class PlanGrid extends GridPane {
         column++,
         HPos.LEFT);
     addHead(
-        head("circulates", "The largest power through a mesh over the power that goes in, ideal"),
+        head(
+            "circulates",
+            "The largest power through a mesh over the power that goes in, were nothing lost"),
+        column++,
+        HPos.RIGHT);
+    addHead(head("out", "Share of the power that comes out"), column++, HPos.RIGHT);
+    addHead(
+        head("back", "The same pushed at the take-off; holds: it holds itself, but is no brake"),
         column++,
         HPos.RIGHT);
     addHead(new Label(""), column, HPos.RIGHT);
@@ -178,6 +187,15 @@ final class PlanGrid extends GridPane {
     add(swaps, column++, line);
     add(fastest(row), column++, line);
     add(figure(row.study().circulation().map(PlanGrid::rounded).orElse(Sign.DASH)), column++, line);
+    Optional<EachWay> eachWay = row.study().loading().eachWay();
+    add(
+        figure(eachWay.map(one -> EachWayWords.forwards(one, 0)).orElse(Sign.DASH)),
+        column++,
+        line);
+    add(
+        figure(eachWay.map(one -> EachWayWords.backwards(one.backwards(), 0)).orElse(Sign.DASH)),
+        column++,
+        line);
     add(tools(row), column, line);
   }
 
