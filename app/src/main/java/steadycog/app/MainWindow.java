@@ -42,6 +42,7 @@ public final class MainWindow extends StackPane {
   private final Desk desk;
   private final JobKeeper keeper;
   private final TrainLine trainLine;
+  private final Ledger ledger;
   private final GearTable gearTable;
   private final Head head;
 
@@ -60,7 +61,7 @@ public final class MainWindow extends StackPane {
     head = new Head(desk, keeper, this::showKeys);
     trainLine = new TrainLine(desk, new StationBar(desk));
     gearTable = new GearTable(desk);
-    Ledger ledger = new Ledger(desk);
+    ledger = new Ledger(desk);
     desk.preferencesProperty()
         .subscribe(
             preferences -> {
@@ -116,6 +117,11 @@ public final class MainWindow extends StackPane {
     frame.applyCss();
     frame.layout();
     return station;
+  }
+
+  /** Scrolls the ledger to what the meshes lose. */
+  void showLosses() {
+    ledger.showLosses();
   }
 
   /** Whether teeth or states are being looked for. */

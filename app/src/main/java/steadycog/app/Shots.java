@@ -11,6 +11,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
 import steadycog.app.SteadyCogApp.Opened;
+import steadycog.app.desk.PowerShown;
 import steadycog.app.desk.Preferences;
 import steadycog.app.desk.Station;
 import steadycog.format.demo.TernRock;
@@ -95,7 +96,6 @@ final class Shots {
     shots.put("first-steps", opened -> {});
     shots.put("compound-train", Shots::domeRotator);
     shots.put("simple-train", Shots::winch);
-    shots.put("internal-wheel", Shots::internalWheel);
     shots.put("jammed", Shots::jammed);
     shots.put("mistyped-card", Shots::mistyped);
     shots.put("planetary-set", Shots::filterWheel);
@@ -110,6 +110,7 @@ final class Shots {
     shots.put("shift-plan", opened -> shutter(opened, Station.SHIFT_PLAN));
     shots.put("feedback", Shots::geared);
     shots.put("differential", Shots::trolley);
+    shots.put("power", Shots::power);
     shots.put("dark", Shots::dark);
     return shots;
   }
@@ -127,16 +128,12 @@ final class Shots {
     opened.desk().select(Optional.of(new MemberId("", "B")));
   }
 
-  private static void internalWheel(Opened opened) {
-    typed(
-        opened,
-        """
-        # Lens cover: the last wheel is a ring, so it turns as its pinion does.
-        parallel 24 ~ 36 = 18 ~ 60i
-        drive A 120 rpm 0.2 Nm
-        take D
-        """);
-    opened.desk().crank().tooth(3);
+  private static void power(Opened opened) {
+    opened.desk().stationProperty().set(Station.LAY_OUT);
+    opened.desk().putDown(TernRock.job());
+    opened.desk().showSheet(FOCUSER);
+    opened.desk().powerProperty().set(PowerShown.REAL);
+    Picture.whenDrawn(opened.window()::showLosses);
   }
 
   private static void jammed(Opened opened) {
@@ -228,6 +225,7 @@ final class Shots {
   }
 
   private static void dark(Opened opened) {
+    opened.desk().powerProperty().set(PowerShown.NONE);
     opened.desk().stationProperty().set(Station.LAY_OUT);
     domeRotator(opened);
     opened.desk().select(Optional.of(new MemberId("", "D")));

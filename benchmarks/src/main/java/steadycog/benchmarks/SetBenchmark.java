@@ -13,10 +13,14 @@ import org.openjdk.jmh.annotations.Scope;
 import org.openjdk.jmh.annotations.Setup;
 import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
+import steadycog.motion.Mechanism;
+import steadycog.motion.Motion;
+import steadycog.motion.MotionSolver;
 import steadycog.notation.Card;
 import steadycog.notation.CardException;
 import steadycog.study.ConfigurationBoard;
 import steadycog.study.Study;
+import steadycog.torque.Loading;
 import steadycog.train.Planetary;
 import steadycog.train.Train;
 
@@ -29,22 +33,32 @@ import steadycog.train.Train;
 @Fork(1)
 public class SetBenchmark {
   @Param({
-    "planetary sun 24 planet 15 x3 ring 54",
-    "planetary sun 30 planet 20 x3 ring 70",
-    "planetary sun 30 planet 20~22 x4 ring 86"
+    "planetary sun 24 planet 15 x3 ring 54; hold ring; drive sun; take carrier",
+    "planetary sun 30 planet 20 x3 ring 70; hold ring; drive sun; take carrier",
+    "planetary sun 30 planet 20~22 x4 ring 86; hold ring; drive sun; take carrier",
+    "planetary sun 20/- planet 25=23 x3 ring 70/68; hold ring1; drive sun; take ring2"
   })
   public String set = "";
 
   private Train train = Train.of(List.of(Planetary.of("", 24, 15, 3, 54)));
 
+  private Motion motion = MotionSolver.solve(Mechanism.of(train));
+
   @Setup
   public void prepare() throws CardException {
-    train = Card.read(set + "\nhold ring\ndrive sun\ntake carrier").train();
+    train = Card.read(set).train();
+    motion = MotionSolver.solve(Mechanism.of(train));
   }
 
   @Benchmark
   public ConfigurationBoard board() {
     return ConfigurationBoard.of(train);
+  }
+
+  /** Torques with losses, and backwards with the tipping point. */
+  @Benchmark
+  public Loading loading() {
+    return Loading.of(train, motion);
   }
 
   @Benchmark

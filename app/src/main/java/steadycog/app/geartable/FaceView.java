@@ -50,6 +50,10 @@ final class FaceView extends Pane {
 
   private final Desk desk;
   private final Group bodies = new Group();
+
+  /** In a lower drawing names would cover the wheels; the side view has them. */
+  private static final double LEAST_FOR_NAMES = 150;
+
   private final TagLayer tags = new TagLayer();
   private final Group captions = new Group();
   private final ContactMarks contacts = new ContactMarks();
@@ -127,7 +131,7 @@ final class FaceView extends Pane {
     Optional<Bench> bench = desk.bench();
     boolean room = getWidth() >= 2 * MARGIN && getHeight() >= 2 * MARGIN;
     bodies.setVisible(bench.isPresent() && room);
-    tags.setVisible(bodies.isVisible());
+    tags.setVisible(bodies.isVisible() && getHeight() >= LEAST_FOR_NAMES);
     captions.setVisible(bodies.isVisible());
     contacts.setVisible(bodies.isVisible());
     if (!bodies.isVisible()) {

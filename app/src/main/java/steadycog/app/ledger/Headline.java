@@ -2,6 +2,7 @@ package steadycog.app.ledger;
 
 import java.util.Optional;
 import javafx.css.PseudoClass;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.GridPane;
@@ -29,7 +30,8 @@ final class Headline extends VBox {
   private final Label losses = Look.label("", "school-value");
   private final GridPane schools = new GridPane(10, 1);
 
-  Headline(Desk desk) {
+  /** {@code toLosses} leads to more about them. */
+  Headline(Desk desk, Runnable toLosses) {
     getStyleClass().addAll("panel", "headline");
     setId("headline");
     ratio.setId("ratio");
@@ -52,6 +54,11 @@ final class Headline extends VBox {
         losses,
         "Power out over power in, and what it does when its take-off is pushed.");
     losses.setId("headline-losses");
+    Button more = Look.styled(new Button("more"), "cure");
+    more.setId("more-losses");
+    more.setTooltip(new Tooltip("Where the losses come from, and how to change them"));
+    more.setOnAction(e -> toLosses.run());
+    schools.add(more, 2, 2);
     getChildren().addAll(ratio, sentence, schools);
     desk.benchProperty().addListener(o -> show(desk));
     desk.preferencesProperty().addListener(o -> show(desk));

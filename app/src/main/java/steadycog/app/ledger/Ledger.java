@@ -19,6 +19,8 @@ public final class Ledger extends VBox {
   private final Desk desk;
   private final VBox titles = new VBox();
   private final VBox lines = new VBox();
+  private final LossPanel losses;
+  private final ScrollPane scroll;
   private final List<MemberRow> rows = new ArrayList<>();
   private Preferences shownPreferences = Preferences.USUAL;
 
@@ -28,6 +30,7 @@ public final class Ledger extends VBox {
     lines.setId("ledger-lines");
     VBox table = new VBox(titles, lines);
     table.getStyleClass().addAll("panel", "ledger-table");
+    losses = new LossPanel(desk);
     VBox scrolled =
         new VBox(
             8,
@@ -36,7 +39,7 @@ public final class Ledger extends VBox {
             new DifferentialPanel(desk),
             new DrivePanel(desk),
             new FindingsList(desk),
-            new LossPanel(desk),
+            losses,
             new MotorPanel(desk),
             new RunPanel(desk),
             new SetPanel(desk),
@@ -45,16 +48,26 @@ public final class Ledger extends VBox {
             new TorquePanel(desk),
             new RoomPanel(desk),
             new KindPanel(desk));
-    ScrollPane scroll = new ScrollPane(scrolled);
+    scroll = new ScrollPane(scrolled);
     scroll.setFitToWidth(true);
     scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
     VBox.setVgrow(scroll, Priority.ALWAYS);
-    getChildren().addAll(new Headline(desk), scroll);
+    getChildren().addAll(new Headline(desk, this::showLosses), scroll);
     desk.benchProperty().addListener((o, old, now) -> rebuild(now));
     desk.preferencesProperty().addListener(o -> rebuild(desk.bench()));
     desk.selectionProperty().addListener(o -> showSelection());
     desk.crank().countedProperty().addListener(o -> showTurns());
     rebuild(desk.bench());
+  }
+
+  /** Scrolls to what the meshes lose. */
+  public void showLosses() {
+    layout();
+    double height = scroll.getContent().getLayoutBounds().getHeight();
+    double room = height - scroll.getViewportBounds().getHeight();
+    if (room > 0) {
+      scroll.setVvalue(Math.min(1, losses.getBoundsInParent().getMinY() / room));
+    }
   }
 
   /** Brings the rows in step; they are made anew only where members or preferences change. */
