@@ -13,7 +13,10 @@ import steadycog.train.Differential;
 import steadycog.train.Drive;
 import steadycog.train.Element;
 import steadycog.train.Join;
+import steadycog.train.Losses;
+import steadycog.train.Losses.Practice;
 import steadycog.train.MemberId;
+import steadycog.train.Mesh;
 import steadycog.train.Parallel;
 import steadycog.train.Parallel.Link;
 import steadycog.train.Part;
@@ -215,5 +218,26 @@ public final class RandomTrains {
             Optional.of(Take.of(last)),
             List.of());
     return Train.of(List.of(part)).withRoles(roles);
+  }
+
+  /** The same train with something said about its losses: of kinds, of meshes, or of friction. */
+  public static Train losing(Train train, Random random) {
+    Losses losses = Losses.UNSTATED;
+    if (random.nextBoolean()) {
+      losses = losses.with(Practice.values()[random.nextInt(Practice.values().length)]);
+    }
+    if (random.nextInt(3) == 0) {
+      losses = losses.withFriction(Optional.of(Exact.of(random.nextInt(30), 100)));
+    }
+    for (Mesh mesh : train.meshes()) {
+      if (random.nextInt(3) == 0) {
+        losses =
+            losses.with(
+                train.partOf(mesh.a()).body(mesh.a()),
+                train.partOf(mesh.b()).body(mesh.b()),
+                Optional.of(Exact.of(random.nextInt(500, 1001), 1000)));
+      }
+    }
+    return train.withLosses(losses);
   }
 }

@@ -170,6 +170,74 @@ class CommandLineTest {
     assertTrue(out.toString().contains("\"mode\": \"reverse-overdrive\""), out.toString());
   }
 
+  private static final String PRINTED =
+      """
+      planetary sun 12/- planet 18=18 x3 ring 48/51
+      efficiency printed
+      drive sun 3000 rpm motor 40 Nmm 6500 rpm; hold ring1; take ring2 0.9 Nm
+      """;
+
+  @Test
+  void lossesMotorAndWorkingArePrinted() throws Exception {
+    assertEquals(0, run(PRINTED, "solve", "-", "--working"));
+    assertTrue(out.toString().contains("comes out   35.4%   lost 6.064 W"), out.toString());
+    assertTrue(out.toString().contains("pushed back holds   tips over at 0.5972 x"));
+    assertTrue(out.toString().contains("motor       no start: takes 0.02989 Nm of 0.04"));
+    assertTrue(out.toString().contains("sun ~ planet          -0.0298918  18/12 x 0.93"));
+    assertTrue(out.toString().contains("-0.9 (take) 0.9 (planet2 ~ ring2)"), out.toString());
+    assertEquals(0, run(PRINTED, "board", "-", "--json"));
+    JsonNode all = new ObjectMapper().readTree(out.toString()).get("configurations");
+    for (JsonNode one : all) {
+      boolean runs = one.get("powerFlow").asText().equals("runs");
+      assertEquals(runs, one.get("efficiency").isNumber(), one.toString());
+      assertEquals(one.get("backDrivable").asBoolean(), one.get("backEfficiency").isNumber());
+    }
+    assertEquals(
+        1,
+        run(
+            PRINTED.replace("drive sun", "hold ring1; drive ring2 10 rpm; take sun #"),
+            "check",
+            "-"));
+    assertTrue(out.toString().contains("error locks: At these losses it locks"), out.toString());
+  }
+
+  @Test
+  void findKeepsToTheLossesAskedFor() throws Exception {
+    String[] asked = {
+      "find", "--target", "85", "--losses", "printed", "--efficiency", "50%", "--json"
+    };
+    assertEquals(0, run("", asked));
+    JsonNode found = new ObjectMapper().readTree(out.toString());
+    assertTrue(found.get("rejected").get("efficiency").asInt() > 0);
+    for (JsonNode one : found.get("candidates")) {
+      assertTrue(one.get("efficiency").asDouble() >= 0.5, one.toString());
+      String card = one.get("card").asText();
+      assertTrue(card.contains("efficiency printed"), card);
+      int exit = run(card, "solve", "-", "--json");
+      assertTrue(exit < 2);
+      JsonNode solved = new ObjectMapper().readTree(out.toString());
+      assertEquals(one.get("efficiency").asDouble(), solved.get("efficiency").asDouble(), 1e-12);
+    }
+    assertEquals(
+        0,
+        run(
+            "",
+            "find",
+            "--target",
+            "85",
+            "--kind",
+            "two-row",
+            "--backwards",
+            "holds",
+            "--losses",
+            "printed",
+            "--top",
+            "3"));
+    assertTrue(out.toString().contains("holds"), out.toString());
+    assertEquals(2, run("", "find", "--target", "85", "--losses", "sticky"));
+    assertTrue(err.toString().contains("--losses: 'sticky' says no losses"), err.toString());
+  }
+
   @Test
   void membersGoIntoATable() throws Exception {
     Path card = folder.resolve("dome.txt");

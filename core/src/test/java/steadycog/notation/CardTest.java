@@ -143,7 +143,23 @@ class CardTest {
             + " one",
         "parallel 18 ~ 72;state low: module 2 mm| 1:29: found 'module', expected drive, hold, take"
             + " or lock",
-        "parallel 18 ~ 72;clutch A = A| 1:29: A tied to itself: name another member"
+        "parallel 18 ~ 72;clutch A = A| 1:29: A tied to itself: name another member",
+        "parallel 18 ~ 72;efficiency external 1.2| 1:38: efficiency 1.2: expected above 0 and at"
+            + " most 1, as 0.985 or 98.5%",
+        "parallel 18 ~ 72;efficiency external| 1:37: found the end of the statement, expected a"
+            + " number above 0 and at most 1, as 0.985 or 98.5%",
+        "parallel 18 ~ 72;efficiency B-C 0.9| 1:29: found 'B-C', expected ideal, oiled, greased or"
+            + " printed; a kind of mesh (external, internal, bevel, cycloidal, strainwave); or a"
+            + " mesh such as A-B",
+        "parallel 18 ~ 72;efficiency A-B 0.9;efficiency b-a 0.8| 1:37: a second efficiency of A ~"
+            + " B",
+        "parallel 18 ~ 72;friction 1.5| 1:27: friction 1.5: expected 0 to below 1, as 0.06",
+        "parallel 18 ~ 72;friction 0.1;friction 0.2| 1:31: a second friction: leave one",
+        "a: parallel 9 ~ 9;b: parallel 9 ~ 9;efficiency A-B 0.9| 1:48: found 'A-B', expected the"
+            + " part as well: a.A-B",
+        "parallel 18 ~ 72;drive A motor 5 rpm 6 rpm| 1:40: found 'rpm', expected Nm, Nmm, lbf-ft,"
+            + " lbf-in or kgf-cm",
+        "parallel 18 ~ 72;drive A motor 0 Nm 6 rpm| 1:32: 0 Nm: a stall torque is above 0"
       })
   void errorsNamePlaceFoundAndExpected(String card, String expected) {
     assertEquals(expected.strip(), problems(card).getFirst());
@@ -196,6 +212,7 @@ class CardTest {
             case 1 -> sized(random);
             default -> Train.of(List.of(RandomTrains.drive("", random)));
           };
+      train = RandomTrains.losing(train, random);
       Card card = Card.of(train);
       assertEquals(train, Card.read(card.text()).train());
       assertEquals(card.text(), Card.of(Card.read(card.text()).train()).text());
@@ -235,6 +252,30 @@ class CardTest {
       throws CardException {
     String printed = Card.of(Card.read(card).train()).text();
     assertEquals(canonical, printed.strip().replace("\n", ";"));
+  }
+
+  @Test
+  void lossesMayBeSaidInAnyOrderAndStayAsTheyWereSaid() throws CardException {
+    Card card =
+        Card.read(
+            """
+            EFFICIENCY ring1-planet 99 % # the worn one
+            two: planetary sun 12/- planet 18=18 x3 ring 48/51
+            efficiency Internal 0.97 printed; friction 0.06
+            drive sun 10 rpm MOTOR 3000rpm 0.4Nm; hold ring1; take ring2
+            """);
+    assertEquals(
+        List.of(
+            "efficiency printed internal 0.97 two.planet-ring1 0.99",
+            "friction 0.06",
+            "drive two.sun 10 rpm motor 0.4 Nm 3000 rpm"),
+        Card.of(card.train()).text().lines().skip(1).limit(3).toList());
+    Roles roles = card.train().roles();
+    Card held = card.revised(card.train().withRoles(roles.driving(new MemberId("two", "carrier"))));
+    assertTrue(
+        held.text().startsWith("EFFICIENCY ring1-planet 99 % # the worn one\n"), held.text());
+    assertTrue(held.text().contains("efficiency Internal 0.97 printed; friction 0.06"));
+    assertTrue(held.text().contains("drive two.carrier 10 rpm motor 0.4 Nm 3000 rpm"), held.text());
   }
 
   @Test
