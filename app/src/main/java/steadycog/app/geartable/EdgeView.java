@@ -144,16 +144,21 @@ public final class EdgeView extends Pane {
     placeBodies(bench.get(), layout);
     placeCaptions(bench.get(), layout);
     ties.show(layout, bench.get().study().train().rolesInForce(), this::x, this::y, scale);
-    PowerShown shown = desk.powerProperty().get();
-    power.show(
-        shown == PowerShown.NONE
-            ? Optional.empty()
-            : PowerPicture.of(
-                bench.get().study(), layout, shown == PowerShown.REAL, rightWall + BEYOND),
-        this::x,
-        this::y,
-        desk.preferences().power());
+    showPower(bench.get(), layout);
     showSelection();
+  }
+
+  private void showPower(Bench bench, EdgeLayout layout) {
+    PowerShown shown = desk.powerProperty().get();
+    boolean wanted = shown != PowerShown.NONE;
+    Optional<PowerPicture> picture =
+        wanted
+            ? PowerPicture.of(bench.study(), layout, shown == PowerShown.REAL, rightWall + BEYOND)
+            : Optional.empty();
+    power.show(picture, this::x, this::y, desk.preferences().power());
+    if (wanted && picture.isEmpty()) {
+      power.explain("Not all torques follow, so there is no power to draw.", MARGIN, MARGIN);
+    }
   }
 
   /** Brakes and clutches; among several sets whatever else is held is held by a brake as well. */

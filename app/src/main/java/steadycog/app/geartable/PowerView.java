@@ -52,6 +52,12 @@ final class PowerView extends Group {
     picture.ifPresent(drawn -> draw(drawn, unit));
   }
 
+  /** Says why there is nothing to see. */
+  void explain(String words, double left, double base) {
+    getChildren().clear();
+    place(word(words, "power-end"), left, base);
+  }
+
   private void draw(PowerPicture picture, Unit unit) {
     List<Polygon> arrows = new ArrayList<>();
     for (Run run : picture.runs()) {

@@ -58,6 +58,7 @@ final class TippingBar extends Pane {
     place(turns, 2, at);
     place(holds, at, getWidth() - 2);
     Plot.span(edge, at, TOP - 3, at, TOP + DEEP + 3);
+    edge.setVisible(tip <= REACH && tip >= 1 / REACH);
     double one = x(1);
     now.getPoints().setAll(one, TOP + 2, one - 5, TOP - 7, one + 5, TOP - 7);
     Plot.put(left, 2, HEIGHT - 4);

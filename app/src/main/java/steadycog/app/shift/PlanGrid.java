@@ -32,9 +32,9 @@ import steadycog.train.MemberId;
 /** States as rows, brakes and clutches as columns to click, and what comes of it. */
 final class PlanGrid extends GridPane {
   private static final PseudoClass CURRENT = PseudoClass.getPseudoClass("current");
-  private static final int ACROSS = 8;
+  private static final int ACROSS = 7;
   private static final int DOWN = 2;
-  private static final int DIGITS = 4;
+  private static final int DIGITS = 3;
 
   private final Desk desk;
 
@@ -253,7 +253,7 @@ final class PlanGrid extends GridPane {
     String torque =
         row.torques()
             .get(index)
-            .map(nm -> Sign.number(nm.doubleValue() / desk.preferences().torque().inBase()))
+            .map(nm -> rounded(nm.doubleValue() / desk.preferences().torque().inBase()))
             .orElse("on");
     ToggleButton button = Look.styled(new ToggleButton(on ? torque : "\u2013"), "element");
     button.setSelected(on);
