@@ -60,6 +60,7 @@ final class BoardCommand implements Callable<Integer> {
             "reaction",
             "comes out",
             "pushed back",
+            "edge",
             "mode");
     for (ConfigurationBoard.Row row : board.rows()) {
       Configuration one = row.configuration();
@@ -72,6 +73,7 @@ final class BoardCommand implements Callable<Integer> {
           row.reaction().map(Exact::text).orElse("-"),
           Shares.forwards(row.eachWay()),
           Shares.backwards(row.eachWay().backwards()),
+          Shares.edge(row.eachWay().backwards()),
           one.ratio().mode().word() + (row.seldom() ? ", seldom worth its parts" : ""));
     }
     boolean held = board.rows().stream().anyMatch(row -> row.reaction().isPresent());

@@ -32,7 +32,8 @@ final class PlanTable {
             "fastest",
             "circulates",
             "comes out",
-            "pushed back"));
+            "pushed back",
+            "edge"));
     TextTable table = new TextTable(1, heads.toArray(String[]::new));
     for (ShiftTable.Row row : plan.rows()) {
       List<String> cells = new ArrayList<>(List.of(row.state().name()));
@@ -49,6 +50,7 @@ final class PlanTable {
       cells.add(number(row.study().circulation()));
       cells.add(Shares.forwards(row.study().loading().flow().verdict(), row.study().efficiency()));
       cells.add(row.study().loading().backwards().map(Shares::backwards).orElse(NONE));
+      cells.add(row.study().loading().backwards().map(Shares::edge).orElse(NONE));
       table.add(cells.toArray(String[]::new));
     }
     StringBuilder text = new StringBuilder(table.toString());

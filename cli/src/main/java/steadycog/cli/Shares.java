@@ -2,6 +2,7 @@ package steadycog.cli;
 
 import java.util.Locale;
 import java.util.Optional;
+import steadycog.number.Figures;
 import steadycog.torque.Backwards;
 import steadycog.torque.EachWay;
 import steadycog.torque.PowerFlow.Verdict;
@@ -9,7 +10,9 @@ import steadycog.torque.PowerFlow.Verdict;
 /** Efficiencies in the words of a terminal. */
 final class Shares {
   static final String CAUTION =
-      "holds: it holds itself at these losses, but is no brake. Bearings and seals lose more.\n";
+      "holds: it holds itself at these losses, but is no brake. Bearings and seals lose more.\n"
+          + "edge: so many times these losses lie between turning back and holding.\n";
+  private static final int DIGITS = 3;
   private static final String NONE = "-";
 
   private Shares() {}
@@ -29,6 +32,15 @@ final class Shares {
 
   static String forwards(Verdict verdict, Optional<Double> efficiency) {
     return efficiency.map(Shares::percent).orElse(verdict == Verdict.NONE ? NONE : verdict.word());
+  }
+
+  /** How many times the present losses lie at the edge between turning and holding. */
+  static String edge(Backwards back) {
+    return back.tipping()
+        .map(Backwards.Tipping::factor)
+        .filter(Double::isFinite)
+        .map(factor -> "x " + Figures.significant(factor, DIGITS))
+        .orElse(NONE);
   }
 
   /** {@code 65.9%}, or {@code holds}. */

@@ -162,7 +162,7 @@ class CommandLineTest {
   @Test
   void theBoardHasEveryPairOfShaftsBothWays() {
     assertEquals(0, run("parallel 20 ~ 33 ~ 50 = 10 ~ 30\n", "board", "-"));
-    assertEquals(1 + 4 * 3 + 1, out.toString().lines().count());
+    assertEquals(1 + 4 * 3 + 2, out.toString().lines().count());
     assertTrue(out.toString().contains("holds: it holds itself"), out.toString());
     assertTrue(out.toString().contains("A      -     E          -15/2"), out.toString());
     assertEquals(0, run("parallel 20 ~ 50\n", "board", "-", "--json"));

@@ -174,6 +174,7 @@ final class BoardCell extends Button {
         + ": "
         + EachWayWords.backwards(row.eachWay().backwards())
         + (row.eachWay().backwards().verdict() == Verdict.LOCKS ? ", but it is no brake" : "")
+        + EachWayWords.tips(row.eachWay().backwards()).map(words -> "; " + words).orElse("")
         + "."
         + torque
         + seldom;

@@ -35,7 +35,7 @@ final class CandidateTable extends TableView<Candidate> {
   /** Wheels take what the other columns leave. */
   private static final String WHEELS = "column-wheels";
 
-  private static final double SCROLL_BAR = 24;
+  private static final double SCROLL_BAR = 30;
   private static final double LEAST_DIFFERENCE = 0.005;
   private static final String KIND = "column-kind";
   private static final String PLANETS = "column-planets";

@@ -3,7 +3,6 @@ package steadycog.app.ledger;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
-import java.util.stream.IntStream;
 import javafx.scene.control.Label;
 import javafx.scene.layout.VBox;
 import org.apache.commons.numbers.fraction.BigFraction;
@@ -20,15 +19,12 @@ import steadycog.study.EpicyclicWorking.TurnTable;
 import steadycog.study.Study;
 import steadycog.train.Member;
 import steadycog.train.MemberId;
-import steadycog.train.Mesh;
 import steadycog.train.Train;
 
 /** The turns of a planetary set worked out in three ways, their results side by side. */
 final class EpicyclicPanel extends VBox {
 
   /** Below this a set passes hardly more than what goes in. */
-  private static final double WORTH_SAYING = 1.2;
-
   EpicyclicPanel(Desk desk) {
     getStyleClass().addAll("panel", "working");
     setId("epicyclic-working");
@@ -44,7 +40,6 @@ final class EpicyclicPanel extends VBox {
     setManaged(working.isPresent());
     getChildren().clear();
     working.ifPresent(found -> fill(found, bodies(study.orElseThrow().train())));
-    study.filter(known -> working.isPresent()).ifPresent(this::addCirculation);
   }
 
   /** The members, each body once. */
@@ -53,36 +48,6 @@ final class EpicyclicPanel extends VBox {
         .map(Member::id)
         .filter(id -> train.partOf(id).body(id).equals(id))
         .toList();
-  }
-
-  /** How much power only goes round, mesh by mesh, where that is more than goes in. */
-  private void addCirculation(Study study) {
-    Optional<Double> circulation = study.circulation().filter(share -> share > WORTH_SAYING);
-    if (circulation.isEmpty()) {
-      return;
-    }
-    PanelTable grid = new PanelTable();
-    List<Mesh> meshes = study.train().meshes();
-    double most =
-        IntStream.range(0, meshes.size())
-            .mapToDouble(k -> Math.abs(study.meshPower(k).orElse(0.0)))
-            .max()
-            .orElse(1);
-    for (int k = 0; k < meshes.size(); k++) {
-      double share = study.meshPower(k).orElse(0.0) / most * circulation.get();
-      grid.row(
-          new Label(Sign.shortName(meshes.get(k).a()) + " ~ " + Sign.shortName(meshes.get(k).b())),
-          PanelTable.figure(Sign.number(share) + " \u00d7"));
-    }
-    getChildren()
-        .addAll(
-            Look.label("Power that goes round, against what goes in", "caption"),
-            grid,
-            wrapped(
-                "As the teeth feel it, the carrier taken to stand: "
-                    + Sign.number(circulation.get())
-                    + " times the input passes one mesh and comes back by another. A small loss of"
-                    + " each pass costs much of the output: such sets run hot and may bind."));
   }
 
   private void fill(EpicyclicWorking working, List<MemberId> members) {

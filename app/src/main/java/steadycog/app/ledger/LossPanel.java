@@ -14,6 +14,7 @@ import javafx.scene.layout.VBox;
 import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.app.desk.Bench;
 import steadycog.app.desk.Desk;
+import steadycog.app.look.EachWayWords;
 import steadycog.app.look.Icon;
 import steadycog.app.look.Later;
 import steadycog.app.look.Look;
@@ -246,14 +247,26 @@ final class LossPanel extends VBox {
                     .append(desk.preferences().power().symbol())
                     .append(" is heat in the meshes; bearings and seals come on top"));
     study
-        .circulationWithLosses()
+        .circulation()
         .filter(share -> share > 1)
+        .ifPresent(share -> goesRound(study, share, text));
+    return text.append(text.isEmpty() ? "" : ".").toString();
+  }
+
+  private static void goesRound(Study study, double ideal, StringBuilder text) {
+    study
+        .circulationWithLosses()
         .ifPresent(
             share ->
-                text.append(". ")
-                    .append(Sign.number(Math.round(share * 10) / 10.0))
-                    .append(" times what goes in goes round"));
-    return text.append(text.isEmpty() ? "" : ".").toString();
+                text.append(". A mesh passes ")
+                    .append(tenths(share))
+                    .append(" times what goes in, as its teeth feel it (")
+                    .append(tenths(ideal))
+                    .append(" were nothing lost)"));
+  }
+
+  private static String tenths(double times) {
+    return Sign.number(Math.round(times * 10) / 10.0);
   }
 
   private static String back(Study study, Backwards backwards) {
@@ -275,15 +288,10 @@ final class LossPanel extends VBox {
   }
 
   private static String tips(Backwards backwards) {
-    if (backwards.tipping().isEmpty()) {
-      return backwards.verdict() == Verdict.RUNS
-          ? "; it would do so were half of the power lost in its worst mesh"
-          : "";
-    }
-    Backwards.Tipping tip = backwards.tipping().get();
-    String least = Sign.percent(tip.least(), 1);
-    String most = Sign.percent(tip.most(), 1);
-    return "; it tips over at " + (least.equals(most) ? least : least + " to " + most) + " a mesh";
+    boolean never = backwards.tipping().isEmpty();
+    return never && backwards.verdict() == Verdict.RUNS
+        ? "; it would do so were half of the power lost in its worst mesh"
+        : EachWayWords.tips(backwards).map(words -> "; " + words).orElse("");
   }
 
   private void takeShare(TextField field, Mesh mesh) {

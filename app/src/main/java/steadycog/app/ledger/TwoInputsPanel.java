@@ -138,7 +138,7 @@ final class TwoInputsPanel extends VBox {
     double nm = shown.torque().inBase();
     double watt = shown.power().inBase();
     power.row(
-        new Label(""),
+        Look.label("losses left out", "soft"),
         PanelTable.head(shown.torque().symbol(), "Torque from outside, the load kept as it is"),
         PanelTable.head(shown.power().symbol(), "Positive enters, negative leaves"),
         PanelTable.head("", ""));

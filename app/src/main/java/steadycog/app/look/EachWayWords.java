@@ -41,6 +41,19 @@ public final class EachWayWords {
     return share(backwards.verdict(), backwards.efficiency(), "holds", decimals);
   }
 
+  /** {@code it tips over at 94 % to 97 % a mesh}; empty where nothing within reason does it. */
+  public static Optional<String> tips(Backwards backwards) {
+    return backwards
+        .tipping()
+        .map(
+            tip -> {
+              String least = Sign.percent(tip.least(), 1);
+              String most = Sign.percent(tip.most(), 1);
+              String shares = least.equals(most) ? least : least + " to " + most;
+              return "it tips over at " + shares + " a mesh";
+            });
+  }
+
   private static String share(
       Verdict verdict, Optional<Double> share, String locked, int decimals) {
     return share

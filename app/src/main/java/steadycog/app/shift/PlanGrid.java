@@ -192,10 +192,12 @@ final class PlanGrid extends GridPane {
         figure(eachWay.map(one -> EachWayWords.forwards(one, 0)).orElse(Sign.DASH)),
         column++,
         line);
-    add(
-        figure(eachWay.map(one -> EachWayWords.backwards(one.backwards(), 0)).orElse(Sign.DASH)),
-        column++,
-        line);
+    Label back =
+        figure(eachWay.map(one -> EachWayWords.backwards(one.backwards(), 0)).orElse(Sign.DASH));
+    eachWay
+        .flatMap(one -> EachWayWords.tips(one.backwards()))
+        .ifPresent(words -> back.setTooltip(new Tooltip("Pushed back " + words)));
+    add(back, column++, line);
     add(tools(row), column, line);
   }
 

@@ -22,7 +22,8 @@ public final class BoardCsv {
           "seldom useful",
           "efficiency",
           "pushed back",
-          "efficiency backwards");
+          "efficiency backwards",
+          "losses at the edge, times these");
 
   private BoardCsv() {}
 
@@ -45,6 +46,7 @@ public final class BoardCsv {
         Boolean.toString(row.seldom()),
         Csv.number(row.eachWay().efficiency()),
         Csv.pushedBack(Optional.of(row.eachWay().backwards())),
-        Csv.number(row.eachWay().backwards().efficiency()));
+        Csv.number(row.eachWay().backwards().efficiency()),
+        Csv.edge(Optional.of(row.eachWay().backwards())));
   }
 }

@@ -30,6 +30,15 @@ final class Csv {
     return value.map(known -> Double.toString(known + 0.0)).orElse("");
   }
 
+  /** How many times the present losses lie at the edge between turning back and holding. */
+  static String edge(Optional<Backwards> backwards) {
+    return number(
+        backwards
+            .flatMap(Backwards::tipping)
+            .map(Backwards.Tipping::factor)
+            .filter(Double::isFinite));
+  }
+
   /** {@code turns} or {@code holds}; empty where it is not known. */
   static String pushedBack(Optional<Backwards> backwards) {
     return backwards

@@ -25,6 +25,7 @@ public final class FoundCsv {
           "efficiency",
           "pushed back",
           "efficiency backwards",
+          "losses at the edge, times these",
           "worst finding");
 
   private FoundCsv() {}
@@ -49,6 +50,7 @@ public final class FoundCsv {
         Csv.number(candidate.eachWay().efficiency()),
         Csv.pushedBack(Optional.of(candidate.eachWay().backwards())),
         Csv.number(candidate.eachWay().backwards().efficiency()),
+        Csv.edge(Optional.of(candidate.eachWay().backwards())),
         candidate.worst().word());
   }
 }

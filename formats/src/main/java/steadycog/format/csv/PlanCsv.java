@@ -33,7 +33,8 @@ public final class PlanCsv {
             "circulating power over input",
             "efficiency",
             "pushed back",
-            "efficiency backwards"));
+            "efficiency backwards",
+            "losses at the edge, times these"));
     List<List<String>> lines = new ArrayList<>();
     plan.rows().forEach(row -> lines.add(line(plan, row)));
     return Csv.write(titles, lines);
@@ -57,6 +58,7 @@ public final class PlanCsv {
     line.add(Csv.number(row.study().efficiency()));
     line.add(Csv.pushedBack(row.study().loading().backwards()));
     line.add(Csv.number(row.study().loading().backwards().flatMap(Backwards::efficiency)));
+    line.add(Csv.edge(row.study().loading().backwards()));
     return line;
   }
 

@@ -35,7 +35,8 @@ public final class StudyCsv {
           "speed against the carrier rpm",
           "efficiency of the train",
           "pushed back",
-          "efficiency backwards");
+          "efficiency backwards",
+          "losses at the edge, times these");
 
   private StudyCsv() {}
 
@@ -67,7 +68,8 @@ public final class StudyCsv {
         Csv.number(study.relativeToCarrier(id).map(AngularSpeed::inRpm)),
         Csv.number(study.efficiency()),
         Csv.pushedBack(study.loading().backwards()),
-        Csv.number(study.loading().backwards().flatMap(Backwards::efficiency)));
+        Csv.number(study.loading().backwards().flatMap(Backwards::efficiency)),
+        Csv.edge(study.loading().backwards()));
   }
 
   private static String exact(Optional<BigFraction> value) {

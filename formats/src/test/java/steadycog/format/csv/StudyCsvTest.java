@@ -53,6 +53,6 @@ class StudyCsvTest {
             .lines()
             .toList()
             .getLast();
-    assertEquals("t,,,B,hold,40,false,,,,,,,,,,", last);
+    assertEquals("t,,,B,hold,40,false,,,,,,,,,,,", last);
   }
 }
