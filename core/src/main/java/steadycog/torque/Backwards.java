@@ -51,7 +51,7 @@ public record Backwards(Verdict verdict, Optional<Double> efficiency, Optional<T
   /** Pushes the take-off of {@code motion}, which has a ratio. */
   static Backwards of(LossModel model, double[] shares, Motion motion) {
     MemberId take = motion.mechanism().roles().take().orElseThrow().member();
-    LossModel.Push push = model.push(motion.mechanism().indexOf(take));
+    Push push = model.push(motion.mechanism().indexOf(take));
     Pushed pushed = new Pushed(model, push, shares);
     Flows now = push.flows(shares);
     Verdict verdict = PowerFlow.verdict(now);
@@ -64,7 +64,7 @@ public record Backwards(Verdict verdict, Optional<Double> efficiency, Optional<T
     return verdict.known() ? Optional.of(verdict == Verdict.RUNS) : Optional.empty();
   }
 
-  private record Pushed(LossModel model, LossModel.Push push, double[] shares) {
+  private record Pushed(LossModel model, Push push, double[] shares) {
 
     private boolean lossless() {
       for (int k = 0; k < shares.length; k++) {
