@@ -65,13 +65,21 @@ final class LossRule implements Rule {
     double reduction = Math.abs(ratio.get().reduction().doubleValue());
     Finding finding =
         Finding.of("more-heat", Severity.WARNING, ends(subject))
-            .with("efficiency", percent(efficiency.get()));
+            .with("efficiency", percent(efficiency.get()))
+            .with("losses", losses(subject));
     return Optional.of(
         reduction > 1
             ? finding
                 .with("ideal", rounded(reduction))
                 .with("gain", rounded(reduction * efficiency.get()))
             : finding.worded("fast"));
+  }
+
+  /** Whose losses they are: people take assumed numbers for measured ones. */
+  private static String losses(Subject subject) {
+    return subject.train().losses().unstated()
+        ? "losses assumed for cut and oiled gears"
+        : "the stated losses";
   }
 
   private static Optional<Finding> backwards(Subject subject, Backwards back) {

@@ -69,6 +69,11 @@ public record TorqueWorking(List<Step> steps, List<Balance> balances) {
     balances = List.copyOf(balances);
   }
 
+  /** The torques on one member. */
+  public Optional<Balance> of(MemberId member) {
+    return balances.stream().filter(balance -> balance.member.equals(member)).findFirst();
+  }
+
   /** Empty where not every torque follows. */
   static Optional<TorqueWorking> of(Study study) {
     Torques torques = study.torques();

@@ -59,6 +59,9 @@ final class PowerView extends Group {
   }
 
   private void draw(PowerPicture picture, Unit unit) {
+    double lost = picture.heats().stream().mapToDouble(Heat::watts).sum();
+    setAccessibleText(
+        "Power: " + words(picture.in(), unit) + " goes in, " + words(lost, unit) + " is lost");
     List<Polygon> arrows = new ArrayList<>();
     for (Run run : picture.runs()) {
       double width = Math.max(THINNEST, WIDEST * Math.abs(run.watts()) / picture.most());

@@ -25,6 +25,7 @@ import steadycog.study.MotorPoint;
 import steadycog.study.NamedStudy;
 import steadycog.study.ShiftTable;
 import steadycog.study.Study;
+import steadycog.study.TorqueWorking;
 import steadycog.study.TwoInputs;
 import steadycog.torque.Backwards;
 import steadycog.torque.MeshEfficiency;
@@ -244,6 +245,24 @@ public final class StudyJson {
     return status == Torques.Status.NONE ? null : status.name().toLowerCase(Locale.ROOT);
   }
 
+  /** Every torque on the member and what puts it there; null where not all of them follow. */
+  private static void addActing(ObjectNode node, Study study, MemberId id) {
+    Optional<TorqueWorking> working = study.torqueWorking();
+    if (working.isEmpty()) {
+      node.putNull("acting");
+      return;
+    }
+    ArrayNode acting = node.putArray("acting");
+    working.get().of(id).stream()
+        .flatMap(balance -> balance.shares().stream())
+        .forEach(
+            share ->
+                acting
+                    .addObject()
+                    .put("from", share.from())
+                    .put("torqueNm", share.torque().doubleValue()));
+  }
+
   private static void addMember(ArrayNode members, Study study, Member member, Unit unit) {
     MemberId id = member.id();
     ObjectNode node = members.addObject().put("name", id.toString());
@@ -258,6 +277,7 @@ public final class StudyJson {
     putNumber(node, "torqueNm", study.torques().external(id).map(BigFraction::doubleValue));
     putNumber(
         node, "idealTorqueNm", study.loading().ideal().external(id).map(BigFraction::doubleValue));
+    addActing(node, study, id);
     putNumber(node, "powerW", study.power(id));
     putNumber(node, "carriedNm", study.torques().carried(id).map(BigFraction::doubleValue));
     Optional<AngularSpeed> relative = study.relativeToCarrier(id);
