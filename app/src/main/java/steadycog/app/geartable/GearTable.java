@@ -282,7 +282,7 @@ public final class GearTable extends BorderPane {
       case J -> strip.startJoin();
       case S -> StateBar.step(desk, 1);
       case E -> toggleEdge();
-      case V -> desk.powerProperty().set(desk.powerProperty().get().next());
+      case V -> nextPower();
       case M -> chosen.ifPresent(desk::meshWheel);
       case K -> chosen.ifPresent(desk::keyWheel);
       case I -> chosen.ifPresent(desk::insertIdler);
@@ -331,6 +331,15 @@ public final class GearTable extends BorderPane {
     boolean boarded = !laying && desk.bench().isPresent();
     board.setVisible(boarded);
     board.setManaged(boarded);
+  }
+
+  /** What is to be seen in the side view brings it up, also where there is little room. */
+  private void nextPower() {
+    desk.powerProperty().set(desk.powerProperty().get().next());
+    if (desk.powerProperty().get() != PowerShown.NONE) {
+      edgeWanted = Optional.of(true);
+    }
+    showEdge();
   }
 
   private void toggleEdge() {

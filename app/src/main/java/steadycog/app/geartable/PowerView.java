@@ -144,7 +144,9 @@ final class PowerView extends Group {
     Point last = run.path().getLast();
     Point outer = Math.abs(first.at()) > Math.abs(last.at()) || first.at() < 0 ? first : last;
     Text word = word(words(Math.abs(run.watts()), unit), "power-end");
-    place(word, px(outer) - width(word) / 2, py(outer) - 12);
+    // Of two shafts at one end the lower is named below.
+    double base = outer.lane() > 0 ? py(outer) + 21 : py(outer) - 12;
+    place(word, px(outer) - width(word) / 2, base);
   }
 
   /** Where more goes round than goes in, how much. */

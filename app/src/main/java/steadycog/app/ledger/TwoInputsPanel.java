@@ -17,6 +17,7 @@ import steadycog.number.Unit;
 import steadycog.study.Study;
 import steadycog.study.TwoInputs;
 import steadycog.study.TwoInputs.Powers;
+import steadycog.train.Drive;
 
 /** With two drives: the output over the second one's speed, and a slider to set it. */
 final class TwoInputsPanel extends VBox {
@@ -124,6 +125,26 @@ final class TwoInputsPanel extends VBox {
     sweep.show(inputs, first, second, slider.getMax(), unit);
   }
 
+  /** An input with its torque and power, with losses and without. */
+  private void addInput(Drive input, double idealTorque, double idealPower) {
+    Study study = desk.bench().map(Bench::study).orElseThrow();
+    Preferences shown = desk.preferences();
+    Optional<Double> torque =
+        study
+            .torques()
+            .external(input.member())
+            .map(known -> known.doubleValue() / shown.torque().inBase());
+    Optional<Double> watts =
+        study.power(input.member()).map(known -> known / shown.power().inBase());
+    power.row(
+        new Label(Sign.shortName(input.member())),
+        PanelTable.figure(torque.map(Sign::number).orElse(Sign.DASH)),
+        PanelTable.figure(Sign.number(idealTorque)),
+        PanelTable.figure(watts.map(Sign::number).orElse(Sign.DASH)),
+        PanelTable.figure(Sign.number(idealPower)),
+        PanelTable.figure(way(idealPower)));
+  }
+
   /** Torque and power of each input as they are now and over the sweep, with the load as it is. */
   private void showPowers(TwoInputs inputs, double first, double second, Unit unit) {
     power.getChildren().clear();
@@ -138,20 +159,15 @@ final class TwoInputsPanel extends VBox {
     double nm = shown.torque().inBase();
     double watt = shown.power().inBase();
     power.row(
-        Look.label("losses left out", "soft"),
-        PanelTable.head(shown.torque().symbol(), "Torque from outside, the load kept as it is"),
-        PanelTable.head(shown.power().symbol(), "Positive enters, negative leaves"),
+        new Label(""),
+        PanelTable.head(shown.torque().symbol(), "Torque from outside, with losses"),
+        PanelTable.head("none lost", "The same were nothing lost, as in the lines above"),
+        PanelTable.head(shown.power().symbol(), "Positive enters, negative leaves; with losses"),
+        PanelTable.head("none lost", "The same were nothing lost"),
         PanelTable.head("", ""));
-    power.row(
-        new Label(Sign.shortName(inputs.first().member())),
-        PanelTable.figure(Sign.number(torques.get().getFirst().doubleValue() / nm)),
-        PanelTable.figure(Sign.number(now.get().first() / watt)),
-        PanelTable.figure(way(now.get().first())));
-    power.row(
-        new Label(Sign.shortName(inputs.second().member())),
-        PanelTable.figure(Sign.number(torques.get().getLast().doubleValue() / nm)),
-        PanelTable.figure(Sign.number(now.get().second() / watt)),
-        PanelTable.figure(way(now.get().second())));
+    addInput(inputs.first(), torques.get().getFirst().doubleValue() / nm, now.get().first() / watt);
+    addInput(
+        inputs.second(), torques.get().getLast().doubleValue() / nm, now.get().second() / watt);
     String brakes =
         torques.get().getLast().signum() == 0
             ? ""
