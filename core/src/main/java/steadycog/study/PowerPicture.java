@@ -168,7 +168,13 @@ public record PowerPicture(List<Run> runs, List<Heat> heats, double most, double
       if (at != contact.at) {
         way.add(new Point(at, contact.height, 0));
       }
-      addOnAxis(wheel, new Point(at, axis, lane(wheel, axis)), watts, way, false);
+      Optional<Pins> own = pins(wheel).filter(pins -> pins.plate.id().equals(wheel));
+      if (own.isPresent()) {
+        // A disc gives to the pins that go through it.
+        add(wheel, own.get().at(at), watts, way, false);
+      } else {
+        addOnAxis(wheel, new Point(at, axis, lane(wheel, axis)), watts, way, false);
+      }
       return watts;
     }
 
