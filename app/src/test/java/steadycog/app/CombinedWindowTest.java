@@ -12,7 +12,6 @@ import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
-import javafx.scene.control.TextArea;
 import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
@@ -20,7 +19,6 @@ import javafx.scene.input.MouseButton;
 import org.junit.jupiter.api.Test;
 import org.testfx.util.WaitForAsyncUtils;
 import steadycog.app.desk.Station;
-import steadycog.job.Job;
 import steadycog.train.MemberId;
 import steadycog.train.ShiftPlan;
 
@@ -35,26 +33,8 @@ class CombinedWindowTest extends InWindow {
       brake a.sun; brake b.carrier; clutch a.ring = a.sun
       """;
 
-  private void putDown(String card) {
-    robot.interact(
-        () -> {
-          opened.desk().putDown(Job.empty());
-          opened.desk().type(card);
-        });
-    settle();
-  }
-
-  private String card() {
-    return find("#train-line", TextArea.class).getText();
-  }
-
   private ShiftPlan plan() {
     return opened.desk().bench().orElseThrow().card().train().shifts();
-  }
-
-  private void waitFor(String id, String words) throws Exception {
-    WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, () -> text(id).contains(words));
-    settle();
   }
 
   @Test

@@ -3,10 +3,12 @@ package steadycog.app;
 import static org.mockito.Mockito.mock;
 
 import java.nio.file.Path;
+import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.control.Labeled;
+import javafx.scene.control.TextArea;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
@@ -15,6 +17,7 @@ import org.testfx.api.FxRobot;
 import org.testfx.api.FxToolkit;
 import org.testfx.util.WaitForAsyncUtils;
 import steadycog.app.SteadyCogApp.Opened;
+import steadycog.job.Job;
 
 /** The real window, driven by keys and mouse on the platform without a display. */
 abstract class InWindow {
@@ -51,6 +54,25 @@ abstract class InWindow {
   String cell(String member, int column) {
     Node row = robot.lookup("#row-" + member).query();
     return ((Labeled) ((Parent) row).getChildrenUnmodifiable().get(column)).getText();
+  }
+
+  /** Puts a job with this one train on the desk, as if it had been pasted. */
+  void putDown(String card) {
+    robot.interact(
+        () -> {
+          opened.desk().putDown(Job.empty());
+          opened.desk().type(card);
+        });
+    settle();
+  }
+
+  String card() {
+    return find("#train-line", TextArea.class).getText();
+  }
+
+  void waitFor(String id, String words) throws TimeoutException {
+    WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, () -> text(id).contains(words));
+    settle();
   }
 
   void type(String card) {

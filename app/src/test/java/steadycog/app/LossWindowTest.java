@@ -4,19 +4,15 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
-import java.util.concurrent.TimeUnit;
 import javafx.event.ActionEvent;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Labeled;
-import javafx.scene.control.TextArea;
 import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
-import org.testfx.util.WaitForAsyncUtils;
-import steadycog.job.Job;
 import steadycog.train.MemberId;
 
 /** What comes out, what holds, and what a motor does with it, in the real window. */
@@ -27,24 +23,6 @@ class LossWindowTest extends InWindow {
       planetary sun 12/- planet 18=18 x3 ring 48/51
       drive sun 3000 rpm 0.01 Nm; hold ring1; take ring2
       """;
-
-  private void putDown(String card) {
-    robot.interact(
-        () -> {
-          opened.desk().putDown(Job.empty());
-          opened.desk().type(card);
-        });
-    settle();
-  }
-
-  private String card() {
-    return find("#train-line", TextArea.class).getText();
-  }
-
-  private void waitFor(String id, String words) throws Exception {
-    WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, () -> text(id).contains(words));
-    settle();
-  }
 
   /** Types over a field and takes it with Enter, wherever the ledger is scrolled to. */
   private void enter(String id, String words) {

@@ -21,10 +21,6 @@ final class Shares {
     return String.format(Locale.ROOT, "%.1f%%", share * 100);
   }
 
-  static String percent(Optional<Double> share) {
-    return share.map(Shares::percent).orElse(NONE);
-  }
-
   /** {@code 74.0%}, or why there is no such number. */
   static String forwards(EachWay eachWay) {
     return forwards(eachWay.verdict(), eachWay.efficiency());
@@ -36,11 +32,7 @@ final class Shares {
 
   /** How many times the present losses lie at the edge between turning and holding. */
   static String edge(Backwards back) {
-    return back.tipping()
-        .map(Backwards.Tipping::factor)
-        .filter(Double::isFinite)
-        .map(factor -> "x " + Figures.significant(factor, DIGITS))
-        .orElse(NONE);
+    return back.lossFactor().map(factor -> "x " + Figures.significant(factor, DIGITS)).orElse(NONE);
   }
 
   /** {@code 65.9%}, or {@code holds}. */

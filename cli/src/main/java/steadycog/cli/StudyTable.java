@@ -107,9 +107,8 @@ final class StudyTable {
 
   private static String back(Backwards back) {
     String tips =
-        back.tipping()
-            .filter(tip -> Double.isFinite(tip.factor()))
-            .map(tip -> "   tips over at " + number(tip.factor()) + " x these losses")
+        back.lossFactor()
+            .map(factor -> "   tips over at " + number(factor) + " x these losses")
             .orElse("");
     return Shares.backwards(back) + tips;
   }

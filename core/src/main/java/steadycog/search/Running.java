@@ -1,6 +1,5 @@
 package steadycog.search;
 
-import java.util.Locale;
 import java.util.Optional;
 import steadycog.torque.EachWay;
 import steadycog.train.Losses;
@@ -30,10 +29,6 @@ public record Running(Losses losses, Optional<Double> least, Back back) {
         }
       }
       throw new IllegalArgumentException("'" + text + "' is neither turns nor holds");
-    }
-
-    String word() {
-      return name().toLowerCase(Locale.ROOT);
     }
   }
 

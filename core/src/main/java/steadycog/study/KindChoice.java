@@ -173,10 +173,16 @@ public record KindChoice(
               });
     }
 
-    private Optional<KindChoice> cycloidal() {
-      boolean same = wanted.signum() > 0;
+    /**
+     * The whole ratio of a drive with its outer shaft held: one less where that shaft is taken off.
+     */
+    private long slower() {
       long whole = Math.round(Math.abs(wanted.doubleValue()));
-      long lobes = same ? whole - 1 : whole;
+      return wanted.signum() > 0 ? whole - 1 : whole;
+    }
+
+    private Optional<KindChoice> cycloidal() {
+      long lobes = slower();
       if (lobes < LEAST_LOBES || lobes > MOST_LOBES) {
         return Optional.empty();
       }
@@ -186,9 +192,7 @@ public record KindChoice(
     }
 
     private Optional<KindChoice> strainWave() {
-      boolean same = wanted.signum() > 0;
-      long whole = Math.round(Math.abs(wanted.doubleValue()));
-      long nominal = same ? whole - 1 : whole;
+      long nominal = slower();
       if (nominal < LEAST_STRAIN || nominal > MOST_STRAIN) {
         return Optional.empty();
       }

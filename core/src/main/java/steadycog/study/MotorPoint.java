@@ -51,35 +51,27 @@ public record MotorPoint(
     STALLS
   }
 
-  /** For the first drive's own motor; empty where it has none or the torques do not follow. */
+  /** Empty unless one drive with a motor moves a take-off against a load, torques following. */
   static Optional<MotorPoint> of(Study study) {
-    return drive(study).flatMap(drive -> drive.motor().flatMap(motor -> of(study, motor)));
-  }
-
-  /** For another motor; empty unless one drive moves a take-off against a load. */
-  public static Optional<MotorPoint> of(Study study, Motor motor) {
-    Optional<Drive> drive = drive(study).filter(d -> study.ratio().isPresent());
+    List<Drive> drives = study.motion().mechanism().roles().drives();
     Optional<Double> efficiency = study.efficiency();
-    if (drive.isEmpty() || efficiency.isEmpty()) {
+    if (drives.size() != 1 || study.ratio().isEmpty() || efficiency.isEmpty()) {
       return Optional.empty();
     }
-    Optional<Double> torque =
+    Drive drive = drives.getFirst();
+    Optional<Double> needed =
         study
             .torques()
-            .external(drive.get().member())
-            .map(nm -> nm.doubleValue() * forwards(drive.get()));
-    return torque
-        .filter(needed -> needed > 0)
-        .map(needed -> at(study, drive.get(), motor, needed, efficiency.get()));
+            .external(drive.member())
+            .map(nm -> nm.doubleValue() * forwards(drive))
+            .filter(torque -> torque > 0);
+    return drive
+        .motor()
+        .flatMap(motor -> needed.map(torque -> at(study, drive, motor, torque, efficiency.get())));
   }
 
   private static int forwards(Drive drive) {
     return drive.angularSpeed().signum() < 0 ? -1 : 1;
-  }
-
-  private static Optional<Drive> drive(Study study) {
-    List<Drive> drives = study.motion().mechanism().roles().drives();
-    return drives.size() == 1 ? Optional.of(drives.getFirst()) : Optional.empty();
   }
 
   private static MotorPoint at(

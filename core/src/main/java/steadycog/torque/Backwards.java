@@ -3,6 +3,7 @@ package steadycog.torque;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import steadycog.motion.Motion;
 import steadycog.torque.LossModel.Flows;
 import steadycog.torque.PowerFlow.Verdict;
@@ -52,11 +53,12 @@ public record Backwards(Verdict verdict, Optional<Double> efficiency, Optional<T
   static Backwards of(LossModel model, double[] shares, Motion motion) {
     MemberId take = motion.mechanism().roles().take().orElseThrow().member();
     Push push = model.push(motion.mechanism().indexOf(take));
-    Pushed pushed = new Pushed(model, push, shares);
     Flows now = push.flows(shares);
     Verdict verdict = PowerFlow.verdict(now);
     return new Backwards(
-        verdict, PowerFlow.efficiency(now), verdict.known() ? pushed.tipping() : Optional.empty());
+        verdict,
+        PowerFlow.efficiency(now),
+        verdict.known() ? new Scaled(model, push, shares).tipping() : Optional.empty());
   }
 
   /** Whether it can be driven backwards; empty where that is not known. */
@@ -64,46 +66,50 @@ public record Backwards(Verdict verdict, Optional<Double> efficiency, Optional<T
     return verdict.known() ? Optional.of(verdict == Verdict.RUNS) : Optional.empty();
   }
 
-  private record Pushed(LossModel model, Push push, double[] shares) {
+  /** How many times the present losses lie at the edge; empty where no such number is known. */
+  public Optional<Double> lossFactor() {
+    return tipping.map(Tipping::factor).filter(Double::isFinite);
+  }
 
-    private boolean lossless() {
-      for (int k = 0; k < shares.length; k++) {
-        if (model.rolls(k) && shares[k] < 1) {
-          return false;
-        }
+  /** The push on the take-off, with the losses of each mesh scaled together. */
+  private static final class Scaled {
+    private final Push push;
+    private final double[] shares;
+
+    /** What each mesh loses at a factor of 1; 0 where it does not roll. */
+    private final double[] losses;
+
+    private final double worst;
+    private final boolean lossless;
+
+    Scaled(LossModel model, Push push, double[] shares) {
+      this.push = push;
+      this.shares = shares;
+      lossless = IntStream.range(0, shares.length).noneMatch(k -> model.rolls(k) && shares[k] < 1);
+      losses = new double[shares.length];
+      for (int k = 0; k < losses.length; k++) {
+        // Without losses all grow alike.
+        losses[k] = !model.rolls(k) ? 0 : lossless ? 1 : 1 - shares[k];
       }
-      return true;
+      worst = Arrays.stream(losses).max().orElse(0);
     }
 
-    /** Efficiencies with all losses times {@code factor}; of a lossless train that is the loss. */
-    private double[] scaled(double factor) {
-      boolean alike = lossless();
-      double[] scaled = shares.clone();
+    private double[] at(double factor) {
+      double[] scaled = new double[shares.length];
       for (int k = 0; k < scaled.length; k++) {
-        if (model.rolls(k)) {
-          scaled[k] = 1 - factor * (alike ? 1 : 1 - shares[k]);
-        }
+        scaled[k] = losses[k] == 0 ? shares[k] : 1 - factor * losses[k];
       }
       return scaled;
     }
 
     private boolean locks(double factor) {
-      return PowerFlow.verdict(push.flows(scaled(factor))) != Verdict.RUNS;
-    }
-
-    /** The factor at which the worst mesh loses {@link Backwards#MOST_LOSS}. */
-    private double most() {
-      double worst = 0;
-      for (int k = 0; k < shares.length; k++) {
-        worst = model.rolls(k) ? Math.max(worst, lossless() ? 1 : 1 - shares[k]) : worst;
-      }
-      return worst == 0 ? 0 : MOST_LOSS / worst;
+      return PowerFlow.verdict(push.flows(at(factor))) != Verdict.RUNS;
     }
 
     /** Bisection between no losses, where every train runs back, and the largest. */
     Optional<Tipping> tipping() {
       double runs = 0;
-      double locks = most();
+      double locks = worst == 0 ? 0 : MOST_LOSS / worst;
       if (locks == 0 || !locks(locks)) {
         return Optional.empty();
       }
@@ -116,11 +122,10 @@ public record Backwards(Verdict verdict, Optional<Double> efficiency, Optional<T
         }
       }
       double found = (runs + locks) / 2;
-      double[] there = scaled(found);
       return Optional.of(
           new Tipping(
-              lossless() ? Double.POSITIVE_INFINITY : found,
-              Arrays.stream(there).boxed().toList()));
+              lossless ? Double.POSITIVE_INFINITY : found,
+              Arrays.stream(at(found)).boxed().toList()));
     }
   }
 }

@@ -206,17 +206,7 @@ public final class Desk {
 
   /** Gives the second drive another speed; a whole drag is one step until {@link #endStrand}. */
   public void driveSecond(Quantity speed) {
-    changeRoles(
-        roles -> {
-          List<Drive> drives = new ArrayList<>(roles.drives());
-          if (drives.size() < Roles.MOST_DRIVES) {
-            return roles;
-          }
-          Drive second = drives.removeLast();
-          drives.add(second.at(speed));
-          return new Roles(drives, roles.holds(), roles.take(), roles.locks());
-        },
-        "second drive");
+    changeDrive(1, drive -> drive.at(speed), "second drive");
   }
 
   /** Drives a member as well as what is driven first, instead of any second drive. */
@@ -242,23 +232,25 @@ public final class Desk {
 
   /** Turns the first drive by another motor, or by none. */
   public void turnBy(Optional<Motor> motor) {
-    changeFirstDrive(drive -> drive.by(motor));
+    changeDrive(0, drive -> drive.by(motor), "");
   }
 
   /** Runs the first drive as {@code drive} says. */
   public void run(Drive drive) {
-    changeFirstDrive(old -> old.at(drive.statedSpeed()));
+    changeDrive(0, old -> old.at(drive.statedSpeed()), "");
   }
 
-  private void changeFirstDrive(UnaryOperator<Drive> change) {
+  /** Changes the drive of that index, where there is one. */
+  private void changeDrive(int index, UnaryOperator<Drive> change, String strand) {
     changeRoles(
         roles -> {
           List<Drive> drives = new ArrayList<>(roles.drives());
-          if (!drives.isEmpty()) {
-            drives.set(0, change.apply(drives.getFirst()));
+          if (index < drives.size()) {
+            drives.set(index, change.apply(drives.get(index)));
           }
           return new Roles(drives, roles.holds(), roles.take(), roles.locks());
-        });
+        },
+        strand);
   }
 
   /** Loads the take-off with a torque, or leaves the load to the drive. */

@@ -32,11 +32,7 @@ final class Csv {
 
   /** How many times the present losses lie at the edge between turning back and holding. */
   static String edge(Optional<Backwards> backwards) {
-    return number(
-        backwards
-            .flatMap(Backwards::tipping)
-            .map(Backwards.Tipping::factor)
-            .filter(Double::isFinite));
+    return number(backwards.flatMap(Backwards::lossFactor));
   }
 
   /** {@code turns} or {@code holds}; empty where it is not known. */

@@ -176,9 +176,10 @@ public final class StudyJson {
     Unit unit = speedUnit(motion);
     node.put("speedUnit", unit.symbol());
     ArrayNode members = node.putArray("members");
+    Optional<TorqueWorking> working = study.torqueWorking();
     study.train().members().stream()
         .filter(member -> body(study, member.id()).equals(member.id()))
-        .forEach(member -> addMember(members, study, member, unit));
+        .forEach(member -> addMember(members, study, working, member, unit));
     addMeshes(node.putArray("meshes"), study);
     addTwoInputs(node, study);
     addFeedback(node, study);
@@ -229,7 +230,7 @@ public final class StudyJson {
       return;
     }
     ObjectNode point = node.putObject("tipping");
-    putNumber(point, "lossFactor", tipping.map(Backwards.Tipping::factor).filter(Double::isFinite));
+    putNumber(point, "lossFactor", backwards.flatMap(Backwards::lossFactor));
     ArrayNode shares = point.putArray("meshEfficiencies");
     tipping.get().shares().forEach(shares::add);
   }
@@ -246,8 +247,7 @@ public final class StudyJson {
   }
 
   /** Every torque on the member and what puts it there; null where not all of them follow. */
-  private static void addActing(ObjectNode node, Study study, MemberId id) {
-    Optional<TorqueWorking> working = study.torqueWorking();
+  private static void addActing(ObjectNode node, Optional<TorqueWorking> working, MemberId id) {
     if (working.isEmpty()) {
       node.putNull("acting");
       return;
@@ -263,7 +263,8 @@ public final class StudyJson {
                     .put("torqueNm", share.torque().doubleValue()));
   }
 
-  private static void addMember(ArrayNode members, Study study, Member member, Unit unit) {
+  private static void addMember(
+      ArrayNode members, Study study, Optional<TorqueWorking> working, Member member, Unit unit) {
     MemberId id = member.id();
     ObjectNode node = members.addObject().put("name", id.toString());
     node.put("teeth", member.teeth().map(teeth -> teeth.count()).orElse(null));
@@ -277,7 +278,7 @@ public final class StudyJson {
     putNumber(node, "torqueNm", study.torques().external(id).map(BigFraction::doubleValue));
     putNumber(
         node, "idealTorqueNm", study.loading().ideal().external(id).map(BigFraction::doubleValue));
-    addActing(node, study, id);
+    addActing(node, working, id);
     putNumber(node, "powerW", study.power(id));
     putNumber(node, "carriedNm", study.torques().carried(id).map(BigFraction::doubleValue));
     Optional<AngularSpeed> relative = study.relativeToCarrier(id);
