@@ -3,6 +3,7 @@ package steadycog.shape;
 import java.util.List;
 import steadycog.train.Element;
 import steadycog.train.MemberId;
+import steadycog.train.Role;
 import steadycog.train.Train;
 
 /**
@@ -151,8 +152,17 @@ public record EdgeLayout(
   public enum Way {
     LEFT,
     RIGHT,
-    /** Wherever its role belongs. */
-    EITHER
+    /** Wherever its role belongs: driven from the left, the rest to the right. */
+    EITHER;
+
+    /** Whether a shaft with {@code role} goes to the left. */
+    public boolean toLeft(Role role) {
+      return switch (this) {
+        case LEFT -> true;
+        case RIGHT -> false;
+        case EITHER -> role == Role.DRIVE;
+      };
+    }
   }
 
   /**

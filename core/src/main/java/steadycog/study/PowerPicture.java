@@ -235,16 +235,11 @@ public record PowerPicture(List<Run> runs, List<Heat> heats, double most, double
       if (role != Role.DRIVE && role != Role.TAKE) {
         return 0;
       }
-      double watts = study.motion().speed(member).map(speed -> speed.inRadPerS()).orElse(0.0);
-      watts *= torques.external(member).map(BigFraction::doubleValue).orElse(0.0);
+      double watts = study.power(torques, member).orElse(0.0);
+
       Optional<EdgeShaft> shaft =
           layout.shafts().stream().filter(one -> one.members().contains(member)).findFirst();
-      boolean left =
-          switch (shaft.map(EdgeShaft::way).orElse(EdgeLayout.Way.EITHER)) {
-            case LEFT -> true;
-            case RIGHT -> false;
-            case EITHER -> role == Role.DRIVE;
-          };
+      boolean left = shaft.map(EdgeShaft::way).orElse(EdgeLayout.Way.EITHER).toLeft(role);
       double height = shaft.map(EdgeShaft::height).orElseGet(() -> place(member).axis);
       // A bevel pinion stands upright in the side view: its shaft goes to neither wall.
       Optional<EdgeCone> cone =
@@ -331,11 +326,11 @@ public record PowerPicture(List<Run> runs, List<Heat> heats, double most, double
           return new Place(cone.at(), (cone.height() + cone.toward()) / 2, 0, false);
         }
       }
-      for (EdgeCarrier carrier : layout.carriers()) {
-        if (carrier.id().equals(member)) {
-          return new Place(carrier.plateAt(), carrier.height(), 0, false);
-        }
+      Optional<EdgeCarrier> plate = plate(member);
+      if (plate.isPresent()) {
+        return new Place(plate.get().plateAt(), plate.get().height(), 0, false);
       }
+
       return layout.shafts().stream()
           .filter(shaft -> shaft.members().contains(member))
           .findFirst()

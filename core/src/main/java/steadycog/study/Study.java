@@ -142,7 +142,8 @@ public record Study(
     return power(torques(), member);
   }
 
-  private Optional<Double> power(Torques torques, MemberId member) {
+  /** The same with other torques of its motion. */
+  Optional<Double> power(Torques torques, MemberId member) {
     return torques
         .external(member)
         .flatMap(torque -> motion.speed(member).map(speed -> watts(torque, speed)));

@@ -216,12 +216,7 @@ public final class EdgeView extends Pane {
     Role role = roleOf(bench, shaft);
     double from = shaft.from();
     double to = shaft.to();
-    boolean toLeft =
-        switch (shaft.way()) {
-          case LEFT -> true;
-          case RIGHT -> false;
-          case EITHER -> role == Role.DRIVE;
-        };
+    boolean toLeft = shaft.way().toLeft(role);
     double outside = role == Role.HOLD ? 0.0 : BEYOND;
     boolean braked =
         role == Role.HOLD
