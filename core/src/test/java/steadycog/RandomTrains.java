@@ -8,6 +8,8 @@ import java.util.Random;
 import steadycog.number.Exact;
 import steadycog.number.Quantity;
 import steadycog.number.Unit;
+import steadycog.train.Bore;
+import steadycog.train.Clearance;
 import steadycog.train.Cycloidal;
 import steadycog.train.Differential;
 import steadycog.train.Drive;
@@ -15,6 +17,9 @@ import steadycog.train.Element;
 import steadycog.train.Join;
 import steadycog.train.Losses;
 import steadycog.train.Losses.Practice;
+import steadycog.train.Made;
+import steadycog.train.Material;
+import steadycog.train.Member;
 import steadycog.train.MemberId;
 import steadycog.train.Mesh;
 import steadycog.train.Parallel;
@@ -23,13 +28,16 @@ import steadycog.train.Part;
 import steadycog.train.Planetary;
 import steadycog.train.Planetary.Row;
 import steadycog.train.Planetary.Spacing;
+import steadycog.train.Rack;
 import steadycog.train.Roles;
 import steadycog.train.ShiftPlan;
+import steadycog.train.Sizes;
 import steadycog.train.State;
 import steadycog.train.StrainWave;
 import steadycog.train.Take;
 import steadycog.train.Teeth;
 import steadycog.train.Train;
+import steadycog.train.WheelSize;
 
 /** Made-up trains for property tests; the same seed gives the same train. */
 public final class RandomTrains {
@@ -200,8 +208,8 @@ public final class RandomTrains {
     return train.withShifts(plan);
   }
 
-  private static MemberId any(List<MemberId> members, Random random) {
-    return members.get(random.nextInt(members.size()));
+  private static <T> T any(List<T> all, Random random) {
+    return all.get(random.nextInt(all.size()));
   }
 
   /** A chain driven at its first wheel and taken off at its last. */
@@ -239,5 +247,70 @@ public final class RandomTrains {
       }
     }
     return train.withLosses(losses);
+  }
+
+  /** The same train with something said about sizes: of all wheels, of single ones, of pairs. */
+  public static Train sized(Train train, Random random) {
+    Sizes sizes = Sizes.UNSTATED;
+    if (random.nextBoolean()) {
+      sizes = sizes.withRack(Optional.of(new Rack(Exact.of(random.nextInt(29, 50), 2), false)));
+    }
+    if (random.nextBoolean()) {
+      Clearance clearance = Clearance.of(any(List.of(Clearance.Process.values()), random));
+      Clearance.Gap gap = any(List.of(Clearance.Gap.values()), random);
+      sizes = sizes.withClearance(clearance.with(gap, Optional.of(mm(random.nextInt(1, 30), 100))));
+    }
+    if (random.nextInt(3) == 0) {
+      sizes = sizes.withSharing(Optional.of(Exact.of(random.nextInt(100, 140), 100)));
+      sizes = sizes.withCommon(WheelSize.NONE.withMade(Optional.of(Made.of(Material.BRASS))));
+    }
+    for (Member member : train.members()) {
+      MemberId wheel = member.id();
+      if (random.nextInt(3) == 0) {
+        WheelSize size = WheelSize.NONE.withWidth(Optional.of(mm(random.nextInt(1, 90), 4)));
+        if (random.nextBoolean() && train.partOf(wheel).takesShift(wheel)) {
+          size = size.withShift(Optional.of(Exact.of(random.nextInt(-30, 60), 100)));
+        }
+        if (random.nextBoolean()) {
+          size = size.withBore(Optional.of(bore(random)));
+        }
+        if (random.nextBoolean()) {
+          size = size.withOffset(Optional.of(mm(random.nextInt(-10, 20), 100)));
+        }
+        if (random.nextBoolean()) {
+          Quantity stress = Quantity.of("40.5", Unit.MPA);
+          size =
+              size.withMade(
+                  Optional.of(new Made(Material.PLA, Optional.of(stress), Optional.empty())));
+        }
+        sizes = sizes.with(wheel, size);
+      }
+    }
+    for (Mesh mesh : train.meshes()) {
+      if (random.nextInt(4) == 0) {
+        sizes =
+            sizes.withDistance(
+                train.partOf(mesh.a()).body(mesh.a()),
+                train.partOf(mesh.b()).body(mesh.b()),
+                Optional.of(mm(random.nextInt(20, 400), 8)));
+      }
+    }
+    return train.withSizes(sizes);
+  }
+
+  private static Bore bore(Random random) {
+    Quantity size = mm(random.nextInt(8, 80), 4);
+    Quantity most = new Quantity(size.value().multiply(Exact.of(3, 4)), Unit.MM);
+    return switch (random.nextInt(5)) {
+      case 0 -> new Bore.Hexagon(size);
+      case 1 -> new Bore.Flatted(size, most);
+      case 2 -> new Bore.Keyed(size, Optional.empty(), Optional.empty());
+      case 3 -> new Bore.Keyed(size, Optional.of(most), Optional.of(mm(1, 2)));
+      default -> new Bore.Round(size);
+    };
+  }
+
+  private static Quantity mm(int top, int bottom) {
+    return new Quantity(Exact.of(top, bottom), Unit.MM);
   }
 }

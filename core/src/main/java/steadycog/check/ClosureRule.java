@@ -8,7 +8,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import steadycog.shape.Axes;
-import steadycog.shape.FaceLayout;
+import steadycog.shape.PairGeometry;
+import steadycog.shape.PairShift;
 import steadycog.train.MemberId;
 import steadycog.train.Mesh;
 import steadycog.train.Teeth;
@@ -16,6 +17,9 @@ import steadycog.train.Train;
 
 /** Two meshes between the same two axes need one centre distance: (z1 + z2) m1 = (z3 + z4) m2. */
 final class ClosureRule implements Rule {
+
+  /** Distances that differ by less are one, in modules. */
+  private static final double SAME = 1e-6;
 
   @Override
   public List<Finding> check(Subject subject) {
@@ -42,9 +46,9 @@ final class ClosureRule implements Rule {
   }
 
   private static Optional<Finding> finding(Train train, Mesh one, Mesh two) {
-    double here = FaceLayout.centreDistance(one);
-    double there = FaceLayout.centreDistance(two);
-    if (here == there) {
+    double here = distance(train, one);
+    double there = distance(train, two);
+    if (Math.abs(here - there) < SAME) {
       return Optional.empty();
     }
     return Optional.of(
@@ -54,7 +58,23 @@ final class ClosureRule implements Rule {
             .with("distanceOne", PairRule.rounded(here, 1))
             .with("distanceTwo", PairRule.rounded(there, 1))
             .with("teethOff", (int) Math.round(2 * (there - here)))
-            .curedBy(cure(train, one, two)));
+            .curedBy(cures(train, one, two)));
+  }
+
+  private static double distance(Train train, Mesh mesh) {
+    return PairGeometry.in(train, mesh).centreDistance();
+  }
+
+  /** Another count, or teeth shifted until the nearer pair reaches as far as the other. */
+  private static List<Cure> cures(Train train, Mesh one, Mesh two) {
+    List<Cure> all = new ArrayList<>(cure(train, one, two).stream().toList());
+    boolean firstIsNear = distance(train, one) < distance(train, two);
+    Mesh near = firstIsNear ? one : two;
+    double reach = distance(train, firstIsNear ? two : one);
+    PairShift.reaching(train, near, reach)
+        .map(found -> new Cure(found.words(), found.sized()))
+        .ifPresent(all::add);
+    return all;
   }
 
   /** The largest of the four wheels changed, since that shifts the ratio least. */
@@ -76,9 +96,10 @@ final class ClosureRule implements Rule {
 
   private static boolean closes(Train train, MemberId wheel, int count, Mesh one, Mesh two) {
     boolean internal = (one.touches(wheel) ? one : two).teeth(wheel).internal();
-    List<Mesh> meshes = train.withTeeth(wheel, new Teeth(count, internal)).meshes();
-    return FaceLayout.centreDistance(same(meshes, one))
-        == FaceLayout.centreDistance(same(meshes, two));
+    Train changed = train.withTeeth(wheel, new Teeth(count, internal));
+    List<Mesh> meshes = changed.meshes();
+    double here = distance(changed, same(meshes, one));
+    return Math.abs(here - distance(changed, same(meshes, two))) < SAME;
   }
 
   private static Mesh same(List<Mesh> meshes, Mesh old) {

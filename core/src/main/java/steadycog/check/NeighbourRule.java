@@ -14,7 +14,7 @@ final class NeighbourRule extends PlanetaryRule {
 
   @Override
   Optional<Finding> check(Train train, Planetary set, int row) {
-    PlanetGeometry geometry = new PlanetGeometry(set);
+    PlanetGeometry geometry = PlanetGeometry.of(train, set);
     double margin = geometry.neighbourMargin(row);
     boolean worst = margin == geometry.neighbourMargin();
     if (set.count() < 2 || !worst || row > 0 && margin == geometry.neighbourMargin(0)) {

@@ -17,7 +17,7 @@ final class PitchFitRule extends PlanetaryRule {
 
   @Override
   Optional<Finding> check(Train train, Planetary set, int row) {
-    PlanetGeometry geometry = new PlanetGeometry(set);
+    PlanetGeometry geometry = PlanetGeometry.of(train, set);
     if (set.paired()) {
       return pairs(train, set, geometry);
     }

@@ -20,7 +20,7 @@ final class RowClosureRule extends TwoRowRule {
 
   @Override
   Optional<Finding> check(Train train, Planetary set) {
-    PlanetGeometry geometry = new PlanetGeometry(set);
+    PlanetGeometry geometry = PlanetGeometry.of(train, set);
     int off = geometry.distortion();
     Finding found =
         finding("row-closure", severity(off, geometry.reaches()), set)

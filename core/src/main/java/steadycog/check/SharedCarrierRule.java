@@ -29,16 +29,16 @@ final class SharedCarrierRule implements Rule {
     for (int a = 0; a < sets.size(); a++) {
       for (int b = a + 1; b < sets.size(); b++) {
         if (shafts.of(sets.get(a).carrierId()) == shafts.of(sets.get(b).carrierId())) {
-          found.add(finding(sets.get(a), sets.get(b)));
+          found.add(finding(train, sets.get(a), sets.get(b)));
         }
       }
     }
     return found;
   }
 
-  private static Finding finding(Planetary one, Planetary two) {
-    double first = new PlanetGeometry(one).innerRadius();
-    double second = new PlanetGeometry(two).innerRadius();
+  private static Finding finding(Train train, Planetary one, Planetary two) {
+    double first = PlanetGeometry.of(train, one).innerRadius();
+    double second = PlanetGeometry.of(train, two).innerRadius();
     double apart = Math.abs(first - second);
     boolean alike = one.count() == two.count();
     Finding finding =

@@ -24,6 +24,7 @@ import steadycog.train.Part;
 import steadycog.train.Place;
 import steadycog.train.Role;
 import steadycog.train.Roles;
+import steadycog.train.Sizes;
 import steadycog.train.State;
 import steadycog.train.Take;
 import steadycog.train.Train;
@@ -33,7 +34,10 @@ final class CardReader {
   private static final Pattern NAME = Pattern.compile("[A-Za-z][A-Za-z0-9_-]*");
   private static final String VERBS =
       "drive, hold, take, lock, join, coaxial, brake, clutch, state, place, efficiency, friction,"
-          + " module or dp";
+          + " module, dp, "
+          + String.join(", ", SizeText.VERBS.subList(0, SizeText.VERBS.size() - 1))
+          + " or "
+          + SizeText.VERBS.getLast();
 
   private static final Set<String> ROLES = Set.of("drive", "hold", "take", "lock");
   private static final String STATE_NAME = "a name for the state: letters, digits, - or _";
@@ -255,7 +259,17 @@ final class CardReader {
     if (LossText.isLosses(statement.peek())) {
       return readLosses(statement);
     }
+    if (SizeText.isSize(statement.peek())) {
+      return readSizes(statement, names);
+    }
     throw unknown(statement.peek());
+  }
+
+  private Item readSizes(Statement statement, MemberNames names) throws BadStatement {
+    Token at = statement.peek();
+    Sizes read = SizeText.read(statement, parts(), names);
+    Statement.at(at, Item.sizes(stated().toList()), sofar -> sofar.and(read));
+    return new Item.OfSizes(read);
   }
 
   private Item readPitch(Statement statement) throws BadStatement {

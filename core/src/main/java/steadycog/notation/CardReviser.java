@@ -38,10 +38,17 @@ final class CardReviser {
         // Said in other words or more statements than the canonical ones, but the same.
         continue;
       }
-      match(
-          old.stream().filter(placed -> kind.isInstance(placed.item())).toList(),
-          wanted.stream().filter(kind::isInstance).toList(),
-          edits);
+      List<PlacedItem> before =
+          old.stream().filter(placed -> kind.isInstance(placed.item())).toList();
+      List<Item> after = wanted.stream().filter(kind::isInstance).toList();
+      if (kind == Item.OfSizes.class) {
+        // Their order says nothing: what stays is left where it is.
+        List<Item> kept = before.stream().map(PlacedItem::item).toList();
+        List<Item> all = after;
+        before = before.stream().filter(placed -> !all.contains(placed.item())).toList();
+        after = after.stream().filter(item -> !kept.contains(item)).toList();
+      }
+      match(before, after, edits);
     }
     edits.sort((a, b) -> Integer.compare(b.place.from(), a.place.from()));
     edits.forEach(this::apply);

@@ -16,6 +16,7 @@ import steadycog.train.Pitch;
 import steadycog.train.Place;
 import steadycog.train.Roles;
 import steadycog.train.ShiftPlan;
+import steadycog.train.Sizes;
 import steadycog.train.State;
 import steadycog.train.Take;
 import steadycog.train.Train;
@@ -45,6 +46,9 @@ sealed interface Item {
   /** What one {@code efficiency} or {@code friction} statement says. */
   record OfLosses(Losses losses) implements Item {}
 
+  /** What one statement about sizes says. */
+  record OfSizes(Sizes sizes) implements Item {}
+
   record OfState(State state) implements Item {}
 
   /** The train's items in the order in which a card is printed. */
@@ -55,6 +59,7 @@ sealed interface Item {
     train.coaxials().forEach(pair -> items.add(new OfCoaxial(pair)));
     train.places().forEach(place -> items.add(new OfPlace(place)));
     train.pitch().ifPresent(pitch -> items.add(new OfPitch(pitch)));
+    train.sizes().statements().forEach(sizes -> items.add(new OfSizes(sizes)));
     items.addAll(of(train.losses()));
     items.addAll(of(train.roles()));
     train.shifts().declared().forEach(element -> items.add(new OfElement(element)));
@@ -79,6 +84,13 @@ sealed interface Item {
     return only(OfLosses.class, items).stream()
         .map(OfLosses::losses)
         .reduce(Losses.UNSTATED, Losses::and);
+  }
+
+  /** What all items say about sizes; throws IllegalArgumentException as {@link Sizes#and}. */
+  static Sizes sizes(List<? extends Item> items) {
+    return only(OfSizes.class, items).stream()
+        .map(OfSizes::sizes)
+        .reduce(Sizes.UNSTATED, Sizes::and);
   }
 
   private static List<Item> of(Roles roles) {
@@ -116,7 +128,8 @@ sealed interface Item {
         new ShiftPlan(
             only(OfElement.class, items).stream().map(OfElement::element).toList(),
             only(OfState.class, items).stream().map(OfState::state).toList()),
-        losses(items));
+        losses(items),
+        sizes(items));
   }
 
   /** The statement in canonical form. */
@@ -139,6 +152,7 @@ sealed interface Item {
       case OfLock(Join lock) -> "lock " + lock.a() + " = " + lock.b();
       case OfElement(Element element) -> element.toString();
       case OfLosses(Losses losses) -> LossText.print(losses);
+      case OfSizes(Sizes sizes) -> SizeText.print(sizes);
       case OfState(State(String name, Roles roles)) ->
           ("state " + name + ": " + clauses(roles)).stripTrailing();
     };

@@ -1,16 +1,12 @@
 package steadycog.notation;
 
-import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Collectors;
 import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.notation.Statement.BadStatement;
 import steadycog.number.Exact;
 import steadycog.train.Losses;
-import steadycog.train.MemberId;
 import steadycog.train.Mesh;
 import steadycog.train.MeshKind;
 import steadycog.train.Part;
@@ -30,7 +26,6 @@ public final class LossText {
   static final String FRICTION = "friction";
   private static final String NUMBER = "a number above 0 and at most 1, as 0.985 or 98.5%";
   private static final String COEFFICIENT = "a coefficient of friction below 1, as 0.06";
-  private static final int MOST_LISTED = 8;
 
   private LossText() {}
 
@@ -96,7 +91,7 @@ public final class LossText {
       return Losses.of(practice.get());
     }
     Optional<MeshKind> kind = MeshKind.of(word.text());
-    List<Mesh> named = kind.isPresent() ? List.of() : meshes(word, parts);
+    List<Mesh> named = kind.isPresent() ? List.of() : MeshNames.read(word, parts, expected(parts));
     Token at = statement.peek();
     BigFraction number = readShare(statement);
     if (kind.isPresent()) {
@@ -111,7 +106,10 @@ public final class LossText {
         at,
         number,
         share ->
-            Losses.UNSTATED.with(body(mesh.a(), parts), body(mesh.b(), parts), Optional.of(share)));
+            Losses.UNSTATED.with(
+                MeshNames.body(mesh.a(), parts),
+                MeshNames.body(mesh.b(), parts),
+                Optional.of(share)));
   }
 
   /** {@code 0.985}, {@code 98.5%} or {@code 98.5 %}. */
@@ -121,67 +119,10 @@ public final class LossText {
     return statement.accept("%") ? number.divide(100) : number;
   }
 
-  /** The meshes that {@code word} means: several only where a pair of bodies meshes in two rows. */
-  private static List<Mesh> meshes(Token word, List<Part> parts) throws BadStatement {
-    String said = word.text().toLowerCase(Locale.ROOT);
-    List<Mesh> whole = new ArrayList<>();
-    List<Mesh> bare = new ArrayList<>();
-    for (Part part : parts) {
-      for (Mesh mesh : part.meshes()) {
-        MemberId a = part.body(mesh.a());
-        MemberId b = part.body(mesh.b());
-        if (said.equals(name(a, b)) || said.equals(name(b, a))) {
-          whole.add(mesh);
-        } else if (said.equals(pair(a, b)) || said.equals(pair(b, a))) {
-          bare.add(mesh);
-        }
-      }
-    }
-    if (whole.isEmpty() && bare.stream().map(mesh -> mesh.a().part()).distinct().count() > 1) {
-      throw Statement.unexpected(
-          word, "the part as well: " + bare.getFirst().a().part() + "." + word.text());
-    }
-    List<Mesh> found = whole.isEmpty() ? bare : whole;
-    if (found.isEmpty()) {
-      throw Statement.unexpected(word, expected(parts));
-    }
-    return found;
-  }
-
-  private static String pair(MemberId a, MemberId b) {
-    return (a.name() + "-" + b.name()).toLowerCase(Locale.ROOT);
-  }
-
-  private static String name(MemberId a, MemberId b) {
-    return text(a, b).toLowerCase(Locale.ROOT);
-  }
-
-  private static String text(MemberId a, MemberId b) {
-    return a + "-" + b.name();
-  }
-
-  private static MemberId body(MemberId wheel, List<Part> parts) {
-    return parts.stream()
-        .filter(part -> part.name().equals(wheel.part()))
-        .findFirst()
-        .orElseThrow()
-        .body(wheel);
-  }
-
   private static String expected(List<Part> parts) {
-    List<String> names =
-        parts.stream()
-            .flatMap(
-                part ->
-                    part.meshes().stream()
-                        .map(mesh -> text(part.body(mesh.a()), part.body(mesh.b()))))
-            .distinct()
-            .toList();
-    String some = names.stream().limit(MOST_LISTED).collect(Collectors.joining(", "));
     return "ideal, oiled, greased or printed; a kind of mesh (external, internal, bevel,"
         + " cycloidal, strainwave); or a mesh such as "
-        + some
-        + (names.size() > MOST_LISTED ? " \u2026" : "");
+        + MeshNames.listed(parts);
   }
 
   /** The statement in canonical form. */
@@ -201,7 +142,7 @@ public final class LossText {
         .forEach(
             mesh ->
                 text.append(' ')
-                    .append(text(mesh.a(), mesh.b()))
+                    .append(MeshNames.text(mesh.a(), mesh.b()))
                     .append(' ')
                     .append(Exact.plain(mesh.efficiency())));
     return text.toString();

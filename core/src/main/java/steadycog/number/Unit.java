@@ -8,8 +8,8 @@ import org.apache.commons.numbers.fraction.BigFraction;
 
 /**
  * Units that people type. Each is an exact rational multiple of its dimension's base unit (rpm, N
- * m, W, mm), times a power of pi for rad/s. The pound-force and the kilogram-force are exact by
- * definition (1 lbf = 4.4482216152605 N, 1 kgf = 9.80665 N, 1 ft = 0.3048 m).
+ * m, W, mm, MPa), times a power of pi for rad/s. The pound-force and the kilogram-force are exact
+ * by definition (1 lbf = 4.4482216152605 N, 1 kgf = 9.80665 N, 1 ft = 0.3048 m).
  */
 public enum Unit {
   RPM(Dimension.SPEED, "rpm", "1", 0),
@@ -23,14 +23,17 @@ public enum Unit {
   W(Dimension.POWER, "W", "1", 0),
   HP(Dimension.POWER, "hp", "745.69987158227022", 0),
   MM(Dimension.LENGTH, "mm", "1", 0),
-  IN(Dimension.LENGTH, "in", "25.4", 0);
+  IN(Dimension.LENGTH, "in", "25.4", 0),
+  MPA(Dimension.STRESS, "MPa", "1", 0),
+  PSI(Dimension.STRESS, "psi", "44482216152605/6451600000000000", 0);
 
   /** What a unit measures. */
   public enum Dimension {
     SPEED,
     TORQUE,
     POWER,
-    LENGTH;
+    LENGTH,
+    STRESS;
 
     /** The symbols of this dimension's units, for messages: {@code rpm, rad/s or deg/s}. */
     public String symbols() {
@@ -70,7 +73,7 @@ public enum Unit {
     return piPower;
   }
 
-  /** This unit in base units (rpm, N m, W, mm), rounded to a double. */
+  /** This unit in base units (rpm, N m, W, mm, MPa), rounded to a double. */
   public double inBase() {
     return factor.doubleValue() * Math.pow(Math.PI, piPower);
   }

@@ -1,7 +1,10 @@
 package steadycog.shape;
 
+import steadycog.train.Rack;
+
 /**
- * The standard basic rack tooth profile, in modules (ISO 53:1998, profile A).
+ * The standard basic rack tooth profile, in modules (ISO 53:1998, profile A); stub teeth by 0.8 of
+ * its addendum and dedendum.
  *
  * @param pressureAngle radians
  * @param addendum height above the reference line, 1
@@ -10,6 +13,30 @@ package steadycog.shape;
  */
 public record BasicRack(double pressureAngle, double addendum, double dedendum, double tipRadius) {
   public static final BasicRack ISO_53_A = new BasicRack(Math.toRadians(20), 1, 1.25, 0.38);
+
+  private static final double STUB = 0.8;
+
+  /** The rack that a train states. */
+  public static BasicRack of(Rack stated) {
+    double angle = Math.toRadians(stated.degrees().doubleValue());
+    double depth = stated.stub() ? STUB : 1;
+    return new BasicRack(
+        angle, depth * ISO_53_A.addendum, depth * ISO_53_A.dedendum, depth * ISO_53_A.tipRadius);
+  }
+
+  /** The fewest teeth that this rack does not undercut at a shift: 2 (k - x) / sin² a. */
+  public double undercutFree(double shift) {
+    return 2 * (addendum - shift) / sineSquared();
+  }
+
+  /** The shift from which on it leaves the flanks of {@code teeth} whole: k - z sin² a / 2. */
+  public double shiftAgainstUndercut(int teeth) {
+    return addendum - teeth * sineSquared() / 2;
+  }
+
+  private double sineSquared() {
+    return Math.pow(Math.sin(pressureAngle), 2);
+  }
 
   /** inv a = tan a - a, the involute function of {@code angle} (ISO 21771). */
   public static double involute(double angle) {

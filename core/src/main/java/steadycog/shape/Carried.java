@@ -32,19 +32,23 @@ record Carried(List<PlacedWheel> first, List<PlacedWheel> copies, List<PlacedCar
     for (Part part : train.parts()) {
       if (part instanceof Planetary set) {
         for (int k = 1; k < set.count(); k++) {
-          addCopy(set, k, known, copies);
+          addCopy(train, set, k, known, copies);
         }
         Orbit middle = known.get(set.planetIds().getFirst()).orbit().orElseThrow();
         MemberId id = set.carrierId();
-        carriers.add(carrier(set, axes.of(id), planes.get(id)).at(middle.x(), middle.y()));
+        carriers.add(carrier(train, set, axes.of(id), planes.get(id)).at(middle.x(), middle.y()));
       }
     }
     return new Carried(List.copyOf(first), List.copyOf(copies), List.copyOf(carriers));
   }
 
   private static void addCopy(
-      Planetary set, int k, Map<MemberId, PlacedWheel> first, List<PlacedWheel> copies) {
-    PlanetGeometry geometry = new PlanetGeometry(set);
+      Train train,
+      Planetary set,
+      int k,
+      Map<MemberId, PlacedWheel> first,
+      List<PlacedWheel> copies) {
+    PlanetGeometry geometry = PlanetGeometry.of(train, set);
     Map<MemberId, PlacedWheel> here = new HashMap<>(first);
     for (int row = 0; row < set.rows().size(); row++) {
       boolean sun = set.rows().get(row).sun().isPresent();
@@ -62,8 +66,8 @@ record Carried(List<PlacedWheel> first, List<PlacedWheel> copies, List<PlacedCar
     }
   }
 
-  private static PlacedCarrier carrier(Planetary set, int axis, int plane) {
-    PlanetGeometry geometry = new PlanetGeometry(set);
+  private static PlacedCarrier carrier(Train train, Planetary set, int axis, int plane) {
+    PlanetGeometry geometry = PlanetGeometry.of(train, set);
     List<Polar> pins = new ArrayList<>();
     for (int k = 0; k < set.count(); k++) {
       pins.addAll(geometry.axes(k));

@@ -1,22 +1,55 @@
 package steadycog.shape;
 
+import steadycog.train.Clearance.Gap;
 import steadycog.train.MemberId;
+import steadycog.train.Mesh;
 import steadycog.train.Planetary;
+import steadycog.train.Sizes;
 import steadycog.train.Train;
 
 /**
  * How a wheel's teeth are cut, in modules (ISO 21771).
  *
+ * @param rack that cuts them
  * @param shift profile shift, outwards positive
- * @param shortening taken off the tips of an external wheel
+ * @param shortening taken off the tips
  */
-public record Cut(double shift, double shortening) {
-  public static final Cut STANDARD = new Cut(0, 0);
+public record Cut(BasicRack rack, double shift, double shortening) {
+  public static final Cut STANDARD = new Cut(BasicRack.ISO_53_A, 0, 0);
 
-  /** How {@code wheel} of {@code train} is cut: wheels of planetary sets may have to be shifted. */
+  /**
+   * How {@code wheel} of {@code train} is cut: as the card says; wheels of planetary sets that have
+   * to close are shifted so that they do.
+   */
   public static Cut of(Train train, MemberId wheel) {
-    return train.partOf(wheel) instanceof Planetary set
-        ? new PlanetGeometry(set).cut(wheel)
-        : STANDARD;
+    if (train.partOf(wheel) instanceof Planetary set) {
+      return PlanetGeometry.of(train, set).cut(wheel);
+    }
+    double shortening = 0;
+    for (Mesh mesh : train.partOf(wheel).meshes()) {
+      if (mesh.touches(wheel) && !mesh.internal()) {
+        shortening = Math.max(shortening, shortening(train.sizes(), mesh));
+      }
+    }
+    Sizes sizes = train.sizes();
+    return new Cut(
+        BasicRack.of(sizes.rackInForce()), shift(sizes, wheel), shortening + tipGap(train));
+  }
+
+  /** What is taken off all tips for the process, in modules. */
+  static double tipGap(Train train) {
+    return train.sizes().clearance().mm(Gap.TIP) / Drives.moduleMm(train);
+  }
+
+  static double shift(Sizes sizes, MemberId wheel) {
+    return sizes.shift(wheel).map(x -> x.doubleValue()).orElse(0.0);
+  }
+
+  /** Tip alteration: shifted wheels come nearer than their shifts would have them (ISO 21771). */
+  private static double shortening(Sizes sizes, Mesh mesh) {
+    double sum = shift(sizes, mesh.a()) + shift(sizes, mesh.b());
+    double standard = (mesh.teethA().count() + mesh.teethB().count()) / 2.0;
+    double tight = PairGeometry.tightDistance(BasicRack.of(sizes.rackInForce()), standard, sum);
+    return Math.max(0, sum - (tight - standard));
   }
 }

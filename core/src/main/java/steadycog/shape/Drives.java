@@ -76,7 +76,7 @@ public final class Drives {
     return switch (part) {
       case Cycloidal drive -> ringRadius(new CycloidGeometry(drive)) / moduleMm(train);
       case StrainWave drive -> new StrainGeometry(drive).circularBody();
-      case Planetary set -> reach(set);
+      case Planetary set -> reach(train, set);
       case Bevel pair -> Bevels.crownRadius(pair);
       case Differential sides -> Bevels.caseRadius(sides);
       case Shaft shaft -> SHAFT_RADIUS;
@@ -85,8 +85,8 @@ public final class Drives {
   }
 
   /** How far planets reach from the middle. */
-  private static double reach(Planetary set) {
-    PlanetGeometry geometry = new PlanetGeometry(set);
+  private static double reach(Train train, Planetary set) {
+    PlanetGeometry geometry = PlanetGeometry.of(train, set);
     double most = 0;
     for (Planetary.Row row : set.rows()) {
       most = Math.max(most, geometry.innerRadius() + row.inner().count() / 2.0 + 1);

@@ -87,7 +87,7 @@ final class EdgeFolding {
       heights.put(lines.of(to), start - fromMiddle(byId.get(from)) + fromMiddle(byId.get(to)));
       return;
     }
-    double distance = FaceLayout.centreDistance(mesh);
+    double distance = Math.abs(PairGeometry.in(train, mesh).centreDistance());
     double down = start - distance;
     double up = start + distance;
     int line = lines.of(to);

@@ -7,7 +7,6 @@ import java.util.Optional;
 import steadycog.shape.Placed.Orbit;
 import steadycog.train.Drive;
 import steadycog.train.MemberId;
-import steadycog.train.Mesh;
 import steadycog.train.Train;
 
 /**
@@ -103,14 +102,5 @@ public record FaceLayout(
       wider[3] = Math.max(wider[3], y + radius);
     }
     return wider;
-  }
-
-  /**
-   * The centre distance that the mesh asks for, in modules: half the sum or difference of teeth.
-   */
-  public static double centreDistance(Mesh mesh) {
-    int a = mesh.teethA().count();
-    int b = mesh.teethB().count();
-    return (mesh.internal() ? Math.abs(a - b) : a + b) / 2.0;
   }
 }

@@ -27,24 +27,29 @@ public final class GearOutline {
 
   /** The same with teeth cut as {@code cut} says. */
   static Outline of(Teeth teeth, Cut cut, Detail detail, double thinning) {
+    return ringOf(teeth.count(), side(teeth, cut, detail, thinning), detail);
+  }
+
+  /** One side of a tooth, of a ring's space, from the inside outwards or the outside inwards. */
+  static List<Point> side(Teeth teeth, Cut cut, Detail detail, double thinning) {
     return teeth.internal()
-        ? internal(teeth.count(), cut.shift(), detail, thinning)
-        : external(teeth.count(), cut, detail, thinning);
+        ? internal(teeth.count(), cut, detail, thinning)
+        : new ToothProfile(teeth.count(), cut, thinning).points(detail);
   }
 
   /** Radius of the tooth tips: outermost of an external wheel, innermost of an internal one. */
   static double tipRadius(Teeth teeth, Cut cut) {
     return teeth.internal()
-        ? ringTip(teeth.count(), cut.shift())
-        : new ToothProfile(teeth.count(), cut, BasicRack.ISO_53_A, 0).tipRadius();
+        ? ringTip(teeth.count(), cut)
+        : new ToothProfile(teeth.count(), cut, 0).tipRadius();
   }
 
   /** Radius of the roots. */
   static double rootRadius(Teeth teeth, Cut cut) {
-    double dedendum = BasicRack.ISO_53_A.dedendum();
+    double dedendum = cut.rack().dedendum();
     return teeth.internal()
         ? teeth.count() / 2.0 + cut.shift() + dedendum
-        : new ToothProfile(teeth.count(), cut, BasicRack.ISO_53_A, 0).rootRadius();
+        : new ToothProfile(teeth.count(), cut, 0).rootRadius();
   }
 
   /**
@@ -54,17 +59,12 @@ public final class GearOutline {
     return teeth.internal() ? rootRadius(teeth, cut) + RIM : tipRadius(teeth, cut);
   }
 
-  private static Outline external(int count, Cut cut, Detail detail, double thinning) {
-    ToothProfile profile = new ToothProfile(count, cut, BasicRack.ISO_53_A, thinning);
-    return ringOf(count, profile.points(detail));
-  }
-
   /** A ring's space is the tooth of an external wheel of its count, a little wider by thinning. */
-  private static Outline internal(int count, double shift, Detail detail, double thinning) {
-    double wider = thinning + shift * Math.tan(BasicRack.ISO_53_A.pressureAngle());
-    ToothProfile space = new ToothProfile(count, BasicRack.ISO_53_A, -wider);
-    double tip = ringTip(count, shift);
-    double root = count / 2.0 + shift + BasicRack.ISO_53_A.dedendum();
+  private static List<Point> internal(int count, Cut cut, Detail detail, double thinning) {
+    double wider = thinning + cut.shift() * Math.tan(cut.rack().pressureAngle());
+    ToothProfile space = new ToothProfile(count, cut.rack(), -wider);
+    double tip = ringTip(count, cut);
+    double root = count / 2.0 + cut.shift() + cut.rack().dedendum();
     double flankEnd = root - RING_ROOT_ROUNDING;
     List<Point> side = new ArrayList<>();
     for (int k = 0; k < detail.flank(); k++) {
@@ -80,35 +80,49 @@ public final class GearOutline {
               flankEnd + (root - flankEnd) * Math.sin(turn),
               bottom + (edge - bottom) * Math.cos(turn)));
     }
-    return ringOf(count, side);
+    return side;
   }
 
-  static double ringTip(int count, double shift) {
-    double wanted = count / 2.0 + shift - BasicRack.ISO_53_A.addendum();
-    double base = count / 2.0 * Math.cos(BasicRack.ISO_53_A.pressureAngle());
+  static double ringTip(int count, Cut cut) {
+    double wanted = count / 2.0 + cut.shift() - cut.rack().addendum() + cut.shortening();
+    double base = count / 2.0 * Math.cos(cut.rack().pressureAngle());
     return Math.max(wanted, base);
   }
 
-  /**
-   * Repeats a tooth (or space) whose right side mirrors its left one; the tip gets a middle point.
-   */
-  private static Outline ringOf(int count, List<Point> side) {
+  /** Repeats a tooth (or space) whose right side mirrors its left one, with points on its lands. */
+  private static Outline ringOf(int count, List<Point> side, Detail detail) {
     int half = side.size();
-    int each = 2 * half + 1;
+    int each = 2 * half + detail.tip() + detail.root();
     double[] x = new double[count * each];
     double[] y = new double[count * each];
+    Point first = side.getFirst();
+    Point last = side.getLast();
+    double pitch = Math.PI / count;
     int at = 0;
     for (int tooth = 0; tooth < count; tooth++) {
       double centre = 2 * Math.PI * tooth / count;
-      for (int k = 0; k < each; k++) {
-        int fromTip = k - half;
-        Point point = side.get(fromTip == 0 ? half - 1 : half - Math.abs(fromTip));
-        double angle = centre + Integer.signum(fromTip) * point.angle();
-        x[at] = point.radius() * Math.cos(angle);
-        y[at] = point.radius() * Math.sin(angle);
-        at++;
+      for (int k = 0; k < half; k++) {
+        at = put(x, y, at, side.get(k).radius(), centre - side.get(k).angle());
+      }
+      for (int k = 1; k <= detail.tip(); k++) {
+        double share = 2.0 * k / (detail.tip() + 1) - 1;
+        at = put(x, y, at, last.radius(), centre + share * last.angle());
+      }
+      for (int k = half - 1; k >= 0; k--) {
+        at = put(x, y, at, side.get(k).radius(), centre + side.get(k).angle());
+      }
+      for (int k = 1; k <= detail.root(); k++) {
+        double share = (double) k / (detail.root() + 1);
+        double from = first.angle();
+        at = put(x, y, at, first.radius(), centre + from + share * 2 * (pitch - from));
       }
     }
     return new Outline(x, y);
+  }
+
+  private static int put(double[] x, double[] y, int at, double radius, double angle) {
+    x[at] = radius * Math.cos(angle);
+    y[at] = radius * Math.sin(angle);
+    return at + 1;
   }
 }

@@ -1,5 +1,6 @@
 package steadycog.shape;
 
+import steadycog.train.Clearance.Gap;
 import steadycog.train.Mesh;
 import steadycog.train.Planetary;
 import steadycog.train.Teeth;
@@ -21,8 +22,6 @@ public record PairGeometry(
     Cut pinionCut,
     Cut gearCut,
     double centreDistance) {
-  private static final BasicRack RACK = BasicRack.ISO_53_A;
-
   public static PairGeometry of(Mesh mesh) {
     return of(mesh.teeth(mesh.pinion()), mesh.teeth(mesh.gear()));
   }
@@ -30,31 +29,91 @@ public record PairGeometry(
   /** The pair without shift at its standard distance. */
   public static PairGeometry of(Teeth pinion, Teeth gear) {
     double distance = (gear.count() + (gear.internal() ? -1 : 1) * pinion.count()) / 2.0;
-    return new PairGeometry(pinion, gear, RACK.addendum(), Cut.STANDARD, Cut.STANDARD, distance);
+    return new PairGeometry(
+        pinion, gear, Cut.STANDARD.rack().addendum(), Cut.STANDARD, Cut.STANDARD, distance);
   }
 
-  /** A mesh as it runs in {@code train}, shifted where its set asks for that. */
+  /** A mesh as it runs in {@code train}: shifted as the card or its set asks, where axes stand. */
   public static PairGeometry in(Train train, Mesh mesh) {
-    return train.partOf(mesh.a()) instanceof Planetary set ? in(set, mesh) : of(mesh);
+    if (train.partOf(mesh.a()) instanceof Planetary set) {
+      return in(PlanetGeometry.of(train, set), mesh);
+    }
+    Cut pinion = Cut.of(train, mesh.pinion());
+    Cut gear = Cut.of(train, mesh.gear());
+    int pinions = mesh.teeth(mesh.pinion()).count();
+    int gears = mesh.teeth(mesh.gear()).count();
+    double standard = (mesh.internal() ? gears - pinions : gears + pinions) / 2.0;
+    double shifts = mesh.internal() ? gear.shift() - pinion.shift() : gear.shift() + pinion.shift();
+    double module = Drives.moduleMm(train);
+    double apart = train.sizes().clearance().mm(Gap.APART) / module;
+    double distance =
+        train
+            .sizes()
+            .distanceMm(mesh)
+            .map(mm -> mm / module)
+            .orElseGet(
+                () ->
+                    tightDistance(pinion.rack(), standard, shifts)
+                        + (mesh.internal() ? -apart : apart));
+    return new PairGeometry(
+        mesh.teeth(mesh.pinion()),
+        mesh.teeth(mesh.gear()),
+        gear.rack().addendum(),
+        pinion,
+        gear,
+        distance);
+  }
+
+  /**
+   * The centre distance at which shifted teeth run without play: inv aw = inv a + 2 tan a (x1 ±
+   * x2)/(z1 ± z2) (ISO 21771, working pressure angle).
+   *
+   * @param standard half the sum (of an internal pair the difference) of teeth
+   * @param shifts sum (difference) of profile shifts
+   */
+  static double tightDistance(BasicRack rack, double standard, double shifts) {
+    if (shifts == 0 || standard == 0) {
+      return standard;
+    }
+    double angle = rack.pressureAngle();
+    double involute = BasicRack.involute(angle) + Math.tan(angle) * shifts / standard;
+    return standard * Math.cos(angle) / Math.cos(angleOf(involute));
+  }
+
+  /** The shifts, in sum or difference, with which teeth run without play at {@code distance}. */
+  static double tightShifts(BasicRack rack, double standard, double distance) {
+    double angle = rack.pressureAngle();
+    double working = Math.acos(standard * Math.cos(angle) / distance);
+    return standard * (BasicRack.involute(working) - BasicRack.involute(angle)) / Math.tan(angle);
+  }
+
+  /** The angle whose involute is given; 0 where that is negative. Newton, to rounding. */
+  static double angleOf(double involute) {
+    if (involute <= 0) {
+      return 0;
+    }
+    double angle = Math.min(1.4, Math.cbrt(3 * involute));
+    for (int k = 0; k < 30; k++) {
+      double tan = Math.tan(angle);
+      angle -= (tan - angle - involute) / (tan * tan);
+    }
+    return angle;
   }
 
   /** A mesh of {@code set}, shifted as its rows ask for. */
   public static PairGeometry in(Planetary set, Mesh mesh) {
-    if (!set.stepped()) {
-      return of(mesh);
-    }
     return in(new PlanetGeometry(set), mesh);
   }
 
-  /** A mesh of a set of two rows whose geometry is known already. */
+  /** A mesh of a set whose geometry is known already. */
   static PairGeometry in(PlanetGeometry geometry, Mesh mesh) {
     return new PairGeometry(
         mesh.teeth(mesh.pinion()),
         mesh.teeth(mesh.gear()),
-        RACK.addendum(),
+        geometry.rack().addendum(),
         geometry.cut(mesh.pinion()),
         geometry.cut(mesh.gear()),
-        geometry.innerRadius());
+        geometry.distance(mesh));
   }
 
   public PairGeometry withRingAddendum(double addendum) {
@@ -71,22 +130,22 @@ public record PairGeometry(
 
   private double gearTip() {
     return internal()
-        ? gear.count() / 2.0 + gearCut.shift() - ringAddendum
+        ? gear.count() / 2.0 + gearCut.shift() - ringAddendum + gearCut.shortening()
         : externalTip(gear, gearCut);
   }
 
   private static double externalTip(Teeth teeth, Cut cut) {
-    return teeth.count() / 2.0 + RACK.addendum() + cut.shift() - cut.shortening();
+    return teeth.count() / 2.0 + cut.rack().addendum() + cut.shift() - cut.shortening();
   }
 
-  /** The working pressure angle: the rack's at the standard distance. */
-  private double working() {
+  /** The working pressure angle in radians: the rack's at the standard distance. */
+  public double working() {
     double bases = internal() ? base(gear) - base(pinion) : base(gear) + base(pinion);
     return acos(bases / centreDistance);
   }
 
-  private static double base(Teeth teeth) {
-    return teeth.count() / 2.0 * Math.cos(RACK.pressureAngle());
+  private double base(Teeth teeth) {
+    return teeth.count() / 2.0 * Math.cos(pinionCut.rack().pressureAngle());
   }
 
   /**
@@ -118,8 +177,8 @@ public record PairGeometry(
   }
 
   /** A length along the line of action, in modules, over the base pitch. */
-  private static double pitches(double length) {
-    return length / (Math.PI * Math.cos(RACK.pressureAngle()));
+  private double pitches(double length) {
+    return length / (Math.PI * Math.cos(pinionCut.rack().pressureAngle()));
   }
 
   /**
@@ -180,6 +239,55 @@ public record PairGeometry(
         + BasicRack.involute(tip1)
         - working
         - (th2 + BasicRack.involute(tip2) - working) / ratio;
+  }
+
+  /** Radius of the working pitch circle of the pinion, in modules. */
+  public double pinionWorkingRadius() {
+    return workingRadius(pinion);
+  }
+
+  /** Radius of the working pitch circle of the gear, in modules. */
+  public double gearWorkingRadius() {
+    return workingRadius(gear);
+  }
+
+  private double workingRadius(Teeth teeth) {
+    int both = internal() ? gear.count() - pinion.count() : gear.count() + pinion.count();
+    return centreDistance * teeth.count() / both;
+  }
+
+  /**
+   * Play between flanks at right angles to them, in modules, before anything is taken off flanks:
+   * by what the axes stand off the distance without play; negative where teeth bind (ISO 21771,
+   * normal backlash).
+   */
+  public double play() {
+    double thickness = thickness(pinion, pinionCut);
+    double gap =
+        internal()
+            ? thickness(gear, gearCut)
+            : 2 * Math.PI * workingRadius(gear) / gear.count() - thickness(gear, gearCut);
+    return (gap - thickness) * Math.cos(working());
+  }
+
+  /** Of a tooth (of a ring's space) along the working pitch circle. */
+  private double thickness(Teeth teeth, Cut cut) {
+    double angle = cut.rack().pressureAngle();
+    double half =
+        (Math.PI / 2 + 2 * cut.shift() * Math.tan(angle)) / teeth.count()
+            + BasicRack.involute(angle)
+            - BasicRack.involute(working());
+    return 2 * workingRadius(teeth) * half;
+  }
+
+  /** Least room between the tips of one wheel and the roots of the other, in modules. */
+  public double tipClearance() {
+    double pinionRoot = GearOutline.rootRadius(pinion, pinionCut);
+    double gearRoot = GearOutline.rootRadius(gear, gearCut);
+    return internal()
+        ? Math.min(gearRoot - centreDistance - pinionTip(), gearTip() - centreDistance - pinionRoot)
+        : Math.min(
+            centreDistance - gearTip() - pinionRoot, centreDistance - pinionTip() - gearRoot);
   }
 
   /** Whether nothing of an internal pair runs into anything in the mesh itself. */

@@ -167,7 +167,7 @@ final class Placing {
       placeAtRightAngle(pair, axis, start);
       return;
     }
-    double distance = FaceLayout.centreDistance(mesh);
+    double distance = Math.abs(PairGeometry.in(train, mesh).centreDistance());
     Optional<Double> wanted = wantedDirection(mesh, fromA);
     if (wanted.isPresent()) {
       double angle = wanted.get();
@@ -219,7 +219,7 @@ final class Placing {
   /** Where a member of a planetary set stands about the carrier's axis. */
   private Polar fromMiddle(MemberId member) {
     return planetSet(member)
-        .map(set -> new PlanetGeometry(set).axis(member, 0))
+        .map(set -> PlanetGeometry.of(train, set).axis(member, 0))
         .orElse(new Polar(0, 0));
   }
 
@@ -324,8 +324,8 @@ final class Placing {
     return planetSet(wheel.id()).map(set -> onItsPin(set, wheel)).orElse(wheel);
   }
 
-  private static PlacedWheel onItsPin(Planetary set, PlacedWheel wheel) {
-    Polar pin = new PlanetGeometry(set).axis(wheel.id(), 0);
+  private PlacedWheel onItsPin(Planetary set, PlacedWheel wheel) {
+    Polar pin = PlanetGeometry.of(train, set).axis(wheel.id(), 0);
     Orbit about = new Orbit(set.carrierId(), wheel.x() - pin.x(), wheel.y() - pin.y());
     return wheel.carried(0, about, pin);
   }

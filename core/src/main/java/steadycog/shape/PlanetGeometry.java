@@ -4,24 +4,25 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
+import steadycog.train.Clearance.Gap;
 import steadycog.train.MemberId;
 import steadycog.train.Mesh;
 import steadycog.train.Planetary;
 import steadycog.train.Planetary.Row;
+import steadycog.train.Sizes;
 import steadycog.train.Teeth;
+import steadycog.train.Train;
 
 /**
  * Where the planets of a set stand, in modules about the carrier's axis, and what its wheels must
- * do to reach them. Planets of one row run at the standard centre distance from the sun (with no
- * sun from the ring), and a ring of other than S + 2 P teeth is cut with a profile shift that
- * brings it to them. Two rows share one distance, halfway between the smallest and the largest that
- * their pairs would have by themselves, so that the worst pair is distorted least; every wheel is
- * shifted to it (Müller, <i>Epicyclic Drive Trains</i>; ISO 21771 for shift and working angle).
+ * do to reach them. Planets of one row run at the distance that the shifts of sun and planets ask
+ * for (with no sun at the standard distance from the ring), and a ring of other than S + 2 P teeth
+ * is cut with a profile shift that brings it to them. Two rows share one distance, halfway between
+ * the smallest and the largest that their pairs would have by themselves, so that the worst pair is
+ * distorted least; every wheel is shifted to it (Müller, <i>Epicyclic Drive Trains</i>; ISO 21771
+ * for shift and working angle).
  */
 public final class PlanetGeometry {
-  private static final double ANGLE = BasicRack.ISO_53_A.pressureAngle();
-  private static final double ADDENDUM = BasicRack.ISO_53_A.addendum();
-
   /** Flatter flanks than this no longer carry: the shared distance is kept from asking for them. */
   private static final double LEAST_WORKING = Math.toRadians(14.5);
 
@@ -41,15 +42,39 @@ public final class PlanetGeometry {
 
   private final Planetary part;
   private final List<List<Mesh>> rows = new ArrayList<>();
-  private final double shared;
+  private final Sizes sizes;
+  private final double moduleMm;
+  private final BasicRack rack;
+  private final double radius;
 
-  /** The geometry of {@code part}; its meshes are worked out once. */
+  /** How far axes stand off what runs without play, in modules. */
+  private final double apart;
+
+  /** What the process asks for at tips, in modules. */
+  private final double tipGap;
+
+  /** The geometry of {@code part} by its counts alone, of the usual rack. */
   public PlanetGeometry(Planetary part) {
+    this(part, Sizes.UNSTATED, 1);
+  }
+
+  /** The geometry of a set as its train's card sizes it. */
+  public static PlanetGeometry of(Train train, Planetary part) {
+    return new PlanetGeometry(part, train.sizes(), Drives.moduleMm(train));
+  }
+
+  /** Its meshes are worked out once. */
+  private PlanetGeometry(Planetary part, Sizes sizes, double moduleMm) {
     this.part = part;
+    this.sizes = sizes;
+    this.moduleMm = moduleMm;
+    this.rack = BasicRack.of(sizes.rackInForce());
+    this.apart = sizes.clearance().mm(Gap.APART) / moduleMm;
+    this.tipGap = sizes.clearance().mm(Gap.TIP) / moduleMm;
     for (int row = 0; row < part.rows().size(); row++) {
       rows.add(part.meshes(row));
     }
-    this.shared = part.stepped() ? sharedRadius() : 0;
+    this.radius = part.paired() ? pairRadius() : statedRadius().orElseGet(this::freeRadius);
   }
 
   private Mesh first() {
@@ -108,16 +133,62 @@ public final class PlanetGeometry {
         : OptionalInt.empty();
   }
 
+  /** The rack that cuts all wheels of the set. */
+  BasicRack rack() {
+    return rack;
+  }
+
   /** Distance of the first planet's (of pairs the inner planet's) axis from the carrier's. */
   public double innerRadius() {
+    return radius;
+  }
+
+  /** The distance of the axes of a mesh of the set, in modules. */
+  double distance(Mesh mesh) {
+    boolean pair = part.isPlanet(mesh.a()) && part.isPlanet(mesh.b());
+    return pair ? pairDistance() : part.isPlanet(mesh.b()) ? innerRadius() : outerRadius();
+  }
+
+  /** As the card states it for any mesh of sun or ring. */
+  private Optional<Double> statedRadius() {
+    return part.meshes().stream()
+        .flatMap(mesh -> bodyDistance(mesh).stream())
+        .map(mm -> mm / moduleMm)
+        .findFirst();
+  }
+
+  private Optional<Double> bodyDistance(Mesh mesh) {
+    return sizes.distances().stream()
+        .filter(given -> given.isOf(part.body(mesh.a()), part.body(mesh.b())))
+        .map(given -> given.length().inBase())
+        .findFirst();
+  }
+
+  /** Where nothing is stated: by the shifts of sun and planet, or between the rows. */
+  private double freeRadius() {
     if (part.stepped()) {
-      return shared;
+      return sharedRadius();
     }
+    double standard = Math.abs(span(first())) / 2.0;
+    if (part.row().sun().isEmpty()) {
+      return standard - apart;
+    }
+    double shifts = Cut.shift(sizes, part.sunId(0)) + Cut.shift(sizes, part.planetIds().getFirst());
+    return PairGeometry.tightDistance(rack, standard, shifts) + apart;
+  }
+
+  private double pairRadius() {
     if (part.row().sun().isPresent()) {
       return (count(part.row().sun()) + planet(0)) / 2.0;
     }
     double outer = (count(part.row().ring()) - part.row().outer().count()) / 2.0;
-    return part.paired() ? Math.abs(outer - pairDistance()) : Math.abs(outer);
+    return Math.abs(outer - pairDistance());
+  }
+
+  /** The distance at which the wheels of a mesh are cut to run without play. */
+  private double tight(Mesh mesh) {
+    boolean sunny = part.rows().stream().anyMatch(row -> row.sun().isPresent());
+    return mesh.internal() ? radius + (sunny ? 0 : apart) : radius - apart;
   }
 
   /** Distance of the outer planet's axis from the carrier's; without pairs the planet's. */
@@ -140,7 +211,8 @@ public final class PlanetGeometry {
       }
     }
     double halfway = (least + most) / 4.0;
-    double steep = most / 2.0 * Math.cos(ANGLE) / Math.cos(LEAST_WORKING);
+    double flattest = Math.min(LEAST_WORKING, rack.pressureAngle());
+    double steep = most / 2.0 * Math.cos(rack.pressureAngle()) / Math.cos(flattest);
     return Math.abs(Math.max(halfway, steep));
   }
 
@@ -203,7 +275,7 @@ public final class PlanetGeometry {
   public double neighbourMargin(int row) {
     double least = Double.POSITIVE_INFINITY;
     List<Teeth> planets = part.rows().get(row).planets();
-    double addendum = ADDENDUM + planetShift(row) - shortening(row);
+    double addendum = rack.addendum() + planetShift(row) - shortening(row);
     List<Polar> first = new ArrayList<>();
     for (int k = 0; k < part.count(); k++) {
       List<Polar> next = axes(k);
@@ -226,26 +298,32 @@ public final class PlanetGeometry {
    * their distance.
    */
   public double workingAngle(Mesh mesh) {
-    if (part.paired() || stretch(mesh) == 0 && !part.stepped()) {
-      return ANGLE;
-    }
-    return Math.acos(span(mesh) / 2.0 * Math.cos(ANGLE) / innerRadius());
+    double angle = rack.pressureAngle();
+    double standard = span(mesh) / 2.0;
+    return part.paired() || standard == tight(mesh)
+        ? angle
+        : Math.acos(standard * Math.cos(angle) / tight(mesh));
   }
 
   /** Sum (of an internal pair difference) of profile shifts that the working angle asks for. */
   private double shiftOf(Mesh mesh) {
-    double turns = BasicRack.involute(workingAngle(mesh)) - BasicRack.involute(ANGLE);
-    return span(mesh) * turns / (2 * Math.tan(ANGLE));
+    double angle = rack.pressureAngle();
+    double turns = BasicRack.involute(workingAngle(mesh)) - BasicRack.involute(angle);
+    return span(mesh) * turns / (2 * Math.tan(angle));
   }
 
   /** Sun and planet of a row share what their pair asks for; planets cut in one are alike. */
   private double planetShift(int row) {
-    if (!part.stepped()) {
-      return 0;
+    MemberId planet = part.planetIds(row).getFirst();
+    if (!part.stepped() || sizes.shift(planet).isPresent()) {
+      return Cut.shift(sizes, planet);
     }
     int from = part.rows().get(row).sun().isPresent() ? row : 1 - row;
     Row sunny = part.rows().get(from);
     boolean alike = sunny.inner().equals(part.rows().get(row).inner());
+    if (alike && sizes.shift(part.planetIds(1 - row).getFirst()).isPresent()) {
+      return Cut.shift(sizes, part.planetIds(1 - row).getFirst());
+    }
     return sunny.sun().isPresent() && alike ? finite(shiftOf(rows.get(from).getFirst()) / 2) : 0;
   }
 
@@ -262,6 +340,9 @@ public final class PlanetGeometry {
     if (part.isPlanet(wheel)) {
       return planet;
     }
+    if (part.takesShift(wheel)) {
+      return Cut.shift(sizes, wheel);
+    }
     Mesh mesh =
         rows.get(row.getAsInt()).stream().filter(m -> m.touches(wheel)).findFirst().orElseThrow();
     return finite(mesh.internal() ? shiftOf(mesh) + planet : shiftOf(mesh) - planet);
@@ -272,11 +353,12 @@ public final class PlanetGeometry {
    * their clearance (ISO 21771, tip alteration).
    */
   private double shortening(int row) {
-    if (!part.stepped() || part.rows().get(row).sun().isEmpty()) {
+    if (part.paired() || part.rows().get(row).sun().isEmpty()) {
       return 0;
     }
     Mesh mesh = rows.get(row).getFirst();
-    return Math.max(0, finite(shiftOf(mesh) - (innerRadius() - span(mesh) / 2.0)));
+    double sum = shift(part.sunId(row)) + planetShift(row);
+    return Math.max(0, finite(sum - (tight(mesh) - span(mesh) / 2.0)));
   }
 
   private static double finite(double shift) {
@@ -286,9 +368,11 @@ public final class PlanetGeometry {
   /** How a wheel of the set is cut. */
   public Cut cut(MemberId wheel) {
     OptionalInt row = part.rowOf(wheel);
-    return row.isEmpty()
-        ? Cut.STANDARD
-        : new Cut(shift(wheel), part.ringIds().contains(wheel) ? 0 : shortening(row.getAsInt()));
+    if (row.isEmpty()) {
+      return Cut.STANDARD;
+    }
+    double shortening = part.ringIds().contains(wheel) ? 0 : shortening(row.getAsInt());
+    return new Cut(rack, shift(wheel), shortening + tipGap);
   }
 
   /**
@@ -308,7 +392,7 @@ public final class PlanetGeometry {
   }
 
   private boolean reaches(Mesh mesh) {
-    if (stretch(mesh) == 0 && !part.stepped()) {
+    if (part.paired() || !mesh.internal() && !part.stepped()) {
       return true;
     }
     double working = workingAngle(mesh);

@@ -18,7 +18,25 @@ final class ToothProfile {
   private static final double HAIR = 1e-6;
 
   /** A point in polar form: radius in modules, angle from the centre-line in radians, positive. */
-  record Point(double radius, double angle) {}
+  record Point(double radius, double angle) {
+    private double x() {
+      return radius * Math.cos(angle);
+    }
+
+    private double y() {
+      return radius * Math.sin(angle);
+    }
+
+    /** Distance from the straight line between two others. */
+    double distanceTo(Point from, Point to) {
+      double dx = to.x() - from.x();
+      double dy = to.y() - from.y();
+      double squared = dx * dx + dy * dy;
+      double along = squared == 0 ? 0 : ((x() - from.x()) * dx + (y() - from.y()) * dy) / squared;
+      double share = Math.clamp(along, 0, 1);
+      return Math.hypot(from.x() + share * dx - x(), from.y() + share * dy - y());
+    }
+  }
 
   private final BasicRack rack;
   private final double depth;
@@ -31,7 +49,7 @@ final class ToothProfile {
 
   /** A profile without shift. */
   ToothProfile(int teeth, BasicRack rack, double thinning) {
-    this(teeth, Cut.STANDARD, rack, thinning);
+    this(teeth, new Cut(rack, 0, 0), thinning);
   }
 
   /**
@@ -39,10 +57,10 @@ final class ToothProfile {
    *
    * @param thinning material taken off each flank at the pitch circle, in modules along the arc
    */
-  ToothProfile(int teeth, Cut cut, BasicRack rack, double thinning) {
+  ToothProfile(int teeth, Cut cut, double thinning) {
     this.teeth = teeth;
     this.cut = cut;
-    this.rack = rack;
+    this.rack = cut.rack();
     this.thinning = thinning;
     this.depth = Math.min(1, (double) teeth / FULL_DEPTH_FROM);
     this.pitchRadius = teeth / 2.0;

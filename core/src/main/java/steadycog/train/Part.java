@@ -56,6 +56,16 @@ public sealed interface Part
   /** Whether its teeth are involutes cut by a rack, so that the rules for such pairs apply. */
   boolean involute();
 
+  /** Whether a profile shift of one of its wheels can be chosen freely. */
+  default boolean takesShift(MemberId wheel) {
+    return false;
+  }
+
+  /** Why it cannot, for a message. */
+  default String noShift() {
+    return "only involute spur teeth are shifted";
+  }
+
   /**
    * What a card without {@code drive} and {@code take} means; empty where a hold must be chosen.
    */

@@ -388,6 +388,19 @@ public record Planetary(
     return true;
   }
 
+  /** Planets, and in one row the sun: all others follow, so that the set closes. */
+  @Override
+  public boolean takesShift(MemberId wheel) {
+    return !paired() && (isPlanet(wheel) || !stepped() && wheel.equals(sunId(0)));
+  }
+
+  @Override
+  public String noShift() {
+    return paired()
+        ? "paired planets run without shift"
+        : "in a set it follows from the shift of the planets" + (stepped() ? "" : " and the sun");
+  }
+
   @Override
   public Planetary withTeeth(MemberId member, Teeth teeth) {
     Place place =

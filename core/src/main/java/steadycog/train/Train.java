@@ -20,6 +20,7 @@ import java.util.function.UnaryOperator;
  * @param roles those that hold in every state
  * @param shifts brakes, clutches and the states that they make
  * @param losses what is said about the losses of meshes
+ * @param sizes what is said about sizes beside the pitch
  */
 public record Train(
     List<Part> parts,
@@ -29,7 +30,8 @@ public record Train(
     Optional<Pitch> pitch,
     Roles roles,
     ShiftPlan shifts,
-    Losses losses) {
+    Losses losses,
+    Sizes sizes) {
 
   public Train {
     parts = List.copyOf(parts);
@@ -48,6 +50,19 @@ public record Train(
     }
     shifts.declared().forEach(element -> requireKnown(known, element.members()));
     requireKnown(known, losses.members());
+    requireKnown(known, sizes.members());
+    requireShifts(parts, sizes);
+  }
+
+  private static void requireShifts(List<Part> parts, Sizes sizes) {
+    for (Part part : parts) {
+      for (Member member : part.members()) {
+        if (sizes.shift(member.id()).isPresent() && !part.takesShift(member.id())) {
+          throw new IllegalArgumentException(
+              "shift " + member.id() + ": " + part.noShift() + "; leave it out");
+        }
+      }
+    }
   }
 
   private static Roles together(Roles everywhere, State state) {
@@ -59,7 +74,7 @@ public record Train(
     }
   }
 
-  /** A train that runs in one way only and of whose losses nothing is said. */
+  /** A train that runs in one way only and of whose losses and sizes nothing is said. */
   public Train(
       List<Part> parts,
       List<Join> joins,
@@ -67,7 +82,16 @@ public record Train(
       List<Place> places,
       Optional<Pitch> pitch,
       Roles roles) {
-    this(parts, joins, coaxials, places, pitch, roles, ShiftPlan.NONE, Losses.UNSTATED);
+    this(
+        parts,
+        joins,
+        coaxials,
+        places,
+        pitch,
+        roles,
+        ShiftPlan.NONE,
+        Losses.UNSTATED,
+        Sizes.UNSTATED);
   }
 
   /** Parts with nothing said about them yet. */
@@ -163,39 +187,53 @@ public record Train(
 
   /** The same train with its teeth given a size. */
   public Train sized(Pitch changed) {
-    return new Train(parts, joins, coaxials, places, Optional.of(changed), roles, shifts, losses);
+    return new Train(
+        parts, joins, coaxials, places, Optional.of(changed), roles, shifts, losses, sizes);
   }
 
   public Train withRoles(Roles changed) {
-    return new Train(parts, joins, coaxials, places, pitch, changed, shifts, losses);
+    return new Train(parts, joins, coaxials, places, pitch, changed, shifts, losses, sizes);
   }
 
   /** The same train with something else said about its losses. */
   public Train withLosses(Losses changed) {
-    return new Train(parts, joins, coaxials, places, pitch, roles, shifts, changed);
+    return new Train(parts, joins, coaxials, places, pitch, roles, shifts, changed, sizes);
+  }
+
+  /** The same train with something else said about its sizes. */
+  public Train withSizes(Sizes changed) {
+    return new Train(parts, joins, coaxials, places, pitch, roles, shifts, losses, changed);
   }
 
   /** The same train with another plan of its states. */
   public Train withShifts(ShiftPlan changed) {
-    return new Train(parts, joins, coaxials, places, pitch, roles, changed, losses);
+    return new Train(parts, joins, coaxials, places, pitch, roles, changed, losses, sizes);
   }
 
   /** The same train with other members joined. */
   public Train withJoins(List<Join> changed) {
-    return new Train(parts, changed, coaxials, places, pitch, roles, shifts, losses);
+    return new Train(parts, changed, coaxials, places, pitch, roles, shifts, losses, sizes);
   }
 
   /** The same train with one part more, behind the others. */
   public Train adding(Part part) {
     List<Part> more = new ArrayList<>(parts);
     more.add(part);
-    return new Train(more, joins, coaxials, places, pitch, roles, shifts, losses);
+    return new Train(more, joins, coaxials, places, pitch, roles, shifts, losses, sizes);
   }
 
   /** The train as it runs in {@code state}, its roles and the state's together, with no plan. */
   public Train in(State state) {
     return new Train(
-        parts, joins, coaxials, places, pitch, roles.and(state.roles()), ShiftPlan.NONE, losses);
+        parts,
+        joins,
+        coaxials,
+        places,
+        pitch,
+        roles.and(state.roles()),
+        ShiftPlan.NONE,
+        losses,
+        sizes);
   }
 
   /**
@@ -231,7 +269,8 @@ public record Train(
         pitch,
         roles,
         shifts,
-        losses);
+        losses,
+        sizes);
   }
 
   /**
@@ -251,7 +290,8 @@ public record Train(
         pitch,
         roles.renamed(rename, stays),
         shifts.renamed(rename, stays),
-        losses.renamed(rename, stays));
+        losses.renamed(rename, stays),
+        sizes.renamed(rename, stays));
   }
 
   /** The same train without one of its parts and whatever is said about its members. */
@@ -265,7 +305,8 @@ public record Train(
         pitch,
         roles.renamed(UnaryOperator.identity(), stays),
         shifts.renamed(UnaryOperator.identity(), stays),
-        losses.renamed(UnaryOperator.identity(), stays));
+        losses.renamed(UnaryOperator.identity(), stays),
+        sizes.renamed(UnaryOperator.identity(), stays));
   }
 
   /** The same train with {@code place} instead of any earlier one for its member. */
@@ -273,12 +314,12 @@ public record Train(
     List<Place> changed = new ArrayList<>(places);
     changed.removeIf(old -> old.member().equals(place.member()));
     changed.add(place);
-    return new Train(parts, joins, coaxials, changed, pitch, roles, shifts, losses);
+    return new Train(parts, joins, coaxials, changed, pitch, roles, shifts, losses, sizes);
   }
 
   /** The same train laid out by itself again. */
   public Train unplaced() {
-    return new Train(parts, joins, coaxials, List.of(), pitch, roles, shifts, losses);
+    return new Train(parts, joins, coaxials, List.of(), pitch, roles, shifts, losses, sizes);
   }
 
   /** The same train with another tooth count on one wheel; throws where it has no such wheel. */

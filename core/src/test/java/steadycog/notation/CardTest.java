@@ -82,7 +82,8 @@ class CardTest {
         "parallel 60i ~ 80i| 1:14: two internal wheels cannot mesh: one of them must be external",
         "paralel 18 ~ 72| 1:1: found 'paralel', expected a part (parallel, planetary, cycloidal,"
             + " strainwave, bevel, differential, shaft) or drive, hold, take, lock, join, coaxial,"
-            + " brake, clutch, state, place, efficiency, friction, module or dp",
+            + " brake, clutch, state, place, efficiency, friction, module, dp, angle, width, shift,"
+            + " bore, clearance, offset, material, distance or sharing",
         "planetary| 1:10: found the end of the statement, expected planet with a tooth count, as in"
             + " planet 15 x3",
         "planetary planet 15 x3| 1:23: found the end of the statement, expected a sun or a ring for"
@@ -212,7 +213,7 @@ class CardTest {
             case 1 -> sized(random);
             default -> Train.of(List.of(RandomTrains.drive("", random)));
           };
-      train = RandomTrains.losing(train, random);
+      train = RandomTrains.sized(RandomTrains.losing(train, random), random);
       Card card = Card.of(train);
       assertEquals(train, Card.read(card.text()).train());
       assertEquals(card.text(), Card.of(Card.read(card.text()).train()).text());

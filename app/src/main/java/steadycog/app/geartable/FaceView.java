@@ -326,7 +326,7 @@ final class FaceView extends Pane {
         && bench.card().train().partOf(wheel.id()) instanceof Planetary set) {
       int row = set.rowOf(wheel.id()).orElseThrow();
       return new PlanetPlaces(set).misfit(row, wheel.copy()).signum() != 0
-          || new PlanetGeometry(set).neighbourMargin(row) < 0;
+          || PlanetGeometry.of(bench.card().train(), set).neighbourMargin(row) < 0;
     }
     return false;
   }

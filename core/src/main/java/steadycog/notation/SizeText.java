@@ -1,0 +1,282 @@
+package steadycog.notation;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.Set;
+import org.apache.commons.numbers.fraction.BigFraction;
+import steadycog.notation.Statement.BadStatement;
+import steadycog.number.Exact;
+import steadycog.number.Quantity;
+import steadycog.number.Unit;
+import steadycog.train.Bore;
+import steadycog.train.Clearance;
+import steadycog.train.Clearance.Gap;
+import steadycog.train.Made;
+import steadycog.train.Material;
+import steadycog.train.MemberId;
+import steadycog.train.Mesh;
+import steadycog.train.Part;
+import steadycog.train.Rack;
+import steadycog.train.Sizes;
+import steadycog.train.WheelSize;
+
+/**
+ * Sizes as they are written: {@code angle 20}, {@code width sun 8 mm}, {@code shift A 0.3}, {@code
+ * bore A 5 mm flat 4.5 mm}, {@code clearance printed flank 0.1 mm}, {@code offset planet 0.08 mm},
+ * {@code material sun steel}, {@code distance A-B 40 mm}, {@code sharing 1.2}. Without a member
+ * width, bore and material are those of every wheel.
+ */
+public final class SizeText {
+  static final List<String> VERBS =
+      List.of(
+          "angle",
+          "width",
+          "shift",
+          "bore",
+          "clearance",
+          "offset",
+          "material",
+          "distance",
+          "sharing");
+
+  private static final String END = "the end of the statement";
+  private static final String KEY = "key";
+  private static final String HEX = "hex";
+  private static final String FLAT = "flat";
+
+  private SizeText() {}
+
+  static boolean isSize(Token word) {
+    return VERBS.contains(word.text().toLowerCase(Locale.ROOT));
+  }
+
+  /** A bore typed by itself, as {@code 8 mm key}; empty if it is none. */
+  public static Optional<Bore> bore(String text) {
+    return alone(text, SizeText::readBore);
+  }
+
+  /** A material typed by itself, as {@code steel bending 200 MPa}; empty if it is none. */
+  public static Optional<Made> made(String text) {
+    return alone(text, SizeText::readMade);
+  }
+
+  private interface Reading<T> {
+    T of(Statement statement) throws BadStatement;
+  }
+
+  private static <T> Optional<T> alone(String text, Reading<T> reading) {
+    List<List<Token>> statements = Tokens.statements(text);
+    if (statements.size() != 1) {
+      return Optional.empty();
+    }
+    try {
+      Statement statement = new Statement(statements.getFirst());
+      T read = reading.of(statement);
+      statement.expectEnd(END);
+      return Optional.of(read);
+    } catch (BadStatement unreadable) {
+      return Optional.empty();
+    }
+  }
+
+  /** Reads one statement about a train of {@code parts}. */
+  static Sizes read(Statement statement, List<Part> parts, MemberNames names) throws BadStatement {
+    String verb = statement.next().text().toLowerCase(Locale.ROOT);
+    Sizes read =
+        switch (verb) {
+          case "angle" -> Sizes.UNSTATED.withRack(Optional.of(readRack(statement)));
+          case "clearance" -> Sizes.UNSTATED.withClearance(readClearance(statement));
+          case "distance" -> readDistance(statement, parts);
+          case "sharing" -> readSharing(statement);
+          case "shift", "offset" -> readOwn(verb, statement, parts, names);
+          default ->
+              startsMember(verb, statement)
+                  ? readOwn(verb, statement, parts, names)
+                  : Sizes.UNSTATED.withCommon(readSize(verb, statement));
+        };
+    statement.expectEnd(END);
+    return read;
+  }
+
+  /** Whether a member comes next, and not already what is said of all. */
+  private static boolean startsMember(String verb, Statement statement) {
+    String next = statement.peek().text();
+    return verb.equals("material")
+        ? Material.of(next).isEmpty()
+            && statement.peekSecond().kind() == Token.Kind.WORD
+            && Material.of(statement.peekSecond().text()).isPresent()
+        : !next.isEmpty() && Character.isLetter(next.charAt(0));
+  }
+
+  private static Sizes readOwn(
+      String verb, Statement statement, List<Part> parts, MemberNames names) throws BadStatement {
+    Token at = statement.peek();
+    MemberId wheel = names.read(statement);
+    Part part = parts.stream().filter(p -> p.name().equals(wheel.part())).findFirst().orElseThrow();
+    if (verb.equals("shift") && !part.takesShift(wheel)) {
+      throw new BadStatement(
+          at.problem("a shift of " + wheel + ": " + part.noShift() + "; leave it out"));
+    }
+    return Sizes.UNSTATED.with(wheel, readSize(verb, statement));
+  }
+
+  private static WheelSize readSize(String verb, Statement statement) throws BadStatement {
+    Token at = statement.peek();
+    return switch (verb) {
+      case "width" -> Statement.at(at, length(statement), WheelSize.NONE::withWidth);
+      case "shift" -> {
+        BigFraction x = statement.expectNumber("a profile shift in modules, as 0.25");
+        yield Statement.at(at, Optional.of(x), WheelSize.NONE::withShift);
+      }
+      case "bore" -> WheelSize.NONE.withBore(Optional.of(readBore(statement)));
+      case "offset" -> Statement.at(at, length(statement), WheelSize.NONE::withOffset);
+      default -> WheelSize.NONE.withMade(Optional.of(readMade(statement)));
+    };
+  }
+
+  private static Optional<Quantity> length(Statement statement) throws BadStatement {
+    return Optional.of(statement.expectQuantity(Unit.Dimension.LENGTH));
+  }
+
+  private static Rack readRack(Statement statement) throws BadStatement {
+    Token at = statement.peek();
+    statement.split("deg|\u00b0");
+    BigFraction degrees = statement.expectNumber("a pressure angle in degrees, as 20");
+    if (!statement.accept("deg")) {
+      statement.accept("\u00b0");
+    }
+    boolean stub = statement.accept("stub");
+    return Statement.at(at, degrees, angle -> new Rack(angle, stub));
+  }
+
+  private static Bore readBore(Statement statement) throws BadStatement {
+    Token at = statement.peek();
+    Quantity size = statement.expectQuantity(Unit.Dimension.LENGTH);
+    if (statement.accept(HEX)) {
+      return Statement.at(at, size, Bore.Hexagon::new);
+    }
+    if (statement.accept(FLAT)) {
+      Quantity across = statement.expectQuantity(Unit.Dimension.LENGTH);
+      return Statement.at(at, size, given -> new Bore.Flatted(given, across));
+    }
+    if (!statement.accept(KEY)) {
+      if (!statement.atEnd()) {
+        throw Statement.unexpected(statement.peek(), "key, hex, flat or " + END);
+      }
+      return Statement.at(at, size, Bore.Round::new);
+    }
+    Optional<Quantity> width = statement.atEnd() ? Optional.empty() : length(statement);
+    Optional<Quantity> depth =
+        statement.accept("x") || statement.accept("\u00d7") ? length(statement) : Optional.empty();
+    return Statement.at(at, size, given -> new Bore.Keyed(given, width, depth));
+  }
+
+  private static Made readMade(Statement statement) throws BadStatement {
+    Token word = statement.expectWord("a material: " + Material.words());
+    Optional<Material> material = Material.of(word.text());
+    if (material.isEmpty()) {
+      throw Statement.unexpected(word, "a material: " + Material.words());
+    }
+    Made made = Made.of(material.get());
+    while (!statement.atEnd()) {
+      Token at = statement.peek();
+      boolean bending = statement.accept("bending");
+      if (!bending && !statement.accept("contact")) {
+        throw Statement.unexpected(at, "bending or contact and a stress, or " + END);
+      }
+      if ((bending ? made.bending() : made.contact()).isPresent()) {
+        throw new BadStatement(at.problem("a second " + at.text() + ": leave one"));
+      }
+      Made sofar = made;
+      Optional<Quantity> stress = Optional.of(statement.expectQuantity(Unit.Dimension.STRESS));
+      made =
+          Statement.at(
+              at,
+              stress,
+              given ->
+                  bending
+                      ? new Made(sofar.material(), given, sofar.contact())
+                      : new Made(sofar.material(), sofar.bending(), given));
+    }
+    return made;
+  }
+
+  private static Clearance readClearance(Statement statement) throws BadStatement {
+    String expected =
+        "a process (" + Clearance.Process.words() + ") or a gap (" + Gap.words() + ") and a length";
+    Clearance clearance = Clearance.NONE;
+    do {
+      Token word = statement.expectWord(expected);
+      Optional<Clearance.Process> process = Clearance.Process.of(word.text());
+      Optional<Gap> gap = Gap.of(word.text());
+      if (process.isEmpty() && gap.isEmpty()) {
+        throw Statement.unexpected(word, expected);
+      }
+      boolean again =
+          process.isPresent()
+              ? clearance.process().isPresent()
+              : clearance.stated().containsKey(gap.orElseThrow());
+      if (again) {
+        throw new BadStatement(word.problem("a second " + word.text() + ": leave one"));
+      }
+      if (process.isPresent()) {
+        clearance = new Clearance(process, clearance.stated());
+      } else {
+        Clearance sofar = clearance;
+        clearance =
+            Statement.at(word, length(statement), given -> sofar.with(gap.orElseThrow(), given));
+      }
+    } while (!statement.atEnd());
+    return clearance;
+  }
+
+  private static Sizes readDistance(Statement statement, List<Part> parts) throws BadStatement {
+    String expected = "two meshing wheels such as " + MeshNames.listed(parts);
+    Token at = statement.expectWord(expected);
+    Mesh mesh = MeshNames.read(at, parts, expected).getFirst();
+    Optional<Quantity> length = length(statement);
+    return Statement.at(
+        at,
+        length,
+        given ->
+            Sizes.UNSTATED.withDistance(
+                MeshNames.body(mesh.a(), parts), MeshNames.body(mesh.b(), parts), given));
+  }
+
+  private static Sizes readSharing(Statement statement) throws BadStatement {
+    Token at = statement.peek();
+    BigFraction factor = statement.expectNumber("the most loaded planet over the mean, as 1.2");
+    return Statement.at(at, Optional.of(factor), Sizes.UNSTATED::withSharing);
+  }
+
+  /** One of {@link Sizes#statements} in canonical form. */
+  static String print(Sizes statement) {
+    if (statement.rack().isPresent()) {
+      return statement.rack().get().toString();
+    }
+    if (!statement.clearance().unstated()) {
+      return statement.clearance().toString();
+    }
+    if (statement.sharing().isPresent()) {
+      return "sharing " + Exact.plain(statement.sharing().get());
+    }
+    for (Sizes.Distance pair : statement.distances()) {
+      return "distance " + MeshNames.text(pair.a(), pair.b()) + " " + pair.length();
+    }
+    for (MemberId wheel : Set.copyOf(statement.wheels().keySet())) {
+      return print(statement.own(wheel), " " + wheel);
+    }
+    return print(statement.common(), "");
+  }
+
+  private static String print(WheelSize size, String of) {
+    return size.width()
+        .map(length -> "width" + of + " " + length)
+        .or(() -> size.shift().map(x -> "shift" + of + " " + Exact.plain(x)))
+        .or(() -> size.bore().map(bore -> "bore" + of + " " + bore))
+        .or(() -> size.offset().map(length -> "offset" + of + " " + length))
+        .or(() -> size.made().map(made -> "material" + of + " " + made))
+        .orElseThrow();
+  }
+}

@@ -1,0 +1,210 @@
+package steadycog.train;
+
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import java.util.function.Predicate;
+import java.util.function.UnaryOperator;
+import org.apache.commons.numbers.fraction.BigFraction;
+import steadycog.number.Exact;
+import steadycog.number.Quantity;
+
+/**
+ * What a card says about the size of things, beside the module.
+ *
+ * @param rack pressure angle and depth of all involute teeth; empty for the usual ones
+ * @param common what holds for every wheel of which nothing else is said; never a shift or offset
+ * @param wheels what is said of single wheels
+ * @param clearance room that the making of wheels needs
+ * @param distances where axes of meshing wheels really stand, at most one a pair
+ * @param sharing the load of the most loaded planet over the mean, 1 to 2; empty for {@link
+ *     #USUAL_SHARING}
+ */
+public record Sizes(
+    Optional<Rack> rack,
+    WheelSize common,
+    Map<MemberId, WheelSize> wheels,
+    Clearance clearance,
+    List<Distance> distances,
+    Optional<BigFraction> sharing) {
+  /** Nothing said. */
+  public static final Sizes UNSTATED =
+      new Sizes(
+          Optional.empty(), WheelSize.NONE, Map.of(), Clearance.NONE, List.of(), Optional.empty());
+
+  /** Between 1.0 of a floating sun with three planets and 1.3 (Müller; AGMA 6123, load sharing). */
+  public static final double USUAL_SHARING = 1.2;
+
+  /** The distance of the axes of two meshing wheels. */
+  public record Distance(MemberId a, MemberId b, Quantity length) {
+    public Distance {
+      Cycloidal.requireLength("distance", length);
+    }
+
+    public boolean isOf(MemberId one, MemberId other) {
+      return a.equals(one) && b.equals(other) || a.equals(other) && b.equals(one);
+    }
+  }
+
+  public Sizes {
+    Map<MemberId, WheelSize> sorted = new TreeMap<>(wheels);
+    sorted.values().removeIf(WheelSize.NONE::equals);
+    wheels = Collections.unmodifiableMap(sorted);
+    List<Distance> ordered = new ArrayList<>(distances);
+    ordered.sort((one, two) -> (one.a + "~" + one.b).compareTo(two.a + "~" + two.b));
+    distances = List.copyOf(ordered);
+    sharing.ifPresent(
+        factor -> {
+          if (factor.compareTo(BigFraction.ONE) < 0 || factor.compareTo(BigFraction.of(2)) > 0) {
+            throw new IllegalArgumentException(
+                "sharing " + Exact.plain(factor) + ": expected 1 (even) to 2, as 1.2");
+          }
+        });
+  }
+
+  /** Whether nothing is said. */
+  public boolean unstated() {
+    return equals(UNSTATED);
+  }
+
+  public Rack rackInForce() {
+    return rack.orElse(Rack.USUAL);
+  }
+
+  public double sharingInForce() {
+    return sharing.map(BigFraction::doubleValue).orElse(USUAL_SHARING);
+  }
+
+  /** What is said of {@code wheel}, by itself or of all wheels. */
+  public WheelSize of(MemberId wheel) {
+    return own(wheel).or(common);
+  }
+
+  /** What is said of {@code wheel} by itself. */
+  public WheelSize own(MemberId wheel) {
+    return wheels.getOrDefault(wheel, WheelSize.NONE);
+  }
+
+  /** The stated profile shift of {@code wheel}. */
+  public Optional<BigFraction> shift(MemberId wheel) {
+    return own(wheel).shift();
+  }
+
+  /** The stated distance of the axes of {@code mesh}, mm. */
+  public Optional<Double> distanceMm(Mesh mesh) {
+    return distances.stream()
+        .filter(distance -> distance.isOf(mesh.a(), mesh.b()))
+        .map(distance -> distance.length().inBase())
+        .findFirst();
+  }
+
+  public Sizes withRack(Optional<Rack> changed) {
+    return new Sizes(changed, common, wheels, clearance, distances, sharing);
+  }
+
+  public Sizes withCommon(WheelSize changed) {
+    return new Sizes(rack, changed, wheels, clearance, distances, sharing);
+  }
+
+  public Sizes with(MemberId wheel, WheelSize changed) {
+    Map<MemberId, WheelSize> all = new TreeMap<>(wheels);
+    all.put(wheel, changed);
+    return new Sizes(rack, common, all, clearance, distances, sharing);
+  }
+
+  public Sizes withClearance(Clearance changed) {
+    return new Sizes(rack, common, wheels, changed, distances, sharing);
+  }
+
+  /** The same with the distance of a pair; empty takes it back. */
+  public Sizes withDistance(MemberId a, MemberId b, Optional<Quantity> length) {
+    List<Distance> all = new ArrayList<>(distances);
+    all.removeIf(old -> old.isOf(a, b));
+    length.ifPresent(given -> all.add(new Distance(a, b, given)));
+    return new Sizes(rack, common, wheels, clearance, all, sharing);
+  }
+
+  public Sizes withSharing(Optional<BigFraction> changed) {
+    return new Sizes(rack, common, wheels, clearance, distances, changed);
+  }
+
+  /** What is said of no single wheel or pair, for another train. */
+  public Sizes ofAll() {
+    return new Sizes(rack, common, Map.of(), clearance, List.of(), sharing);
+  }
+
+  /**
+   * These words and {@code more} together.
+   *
+   * @throws IllegalArgumentException where both speak of the same thing
+   */
+  public Sizes and(Sizes more) {
+    Map<MemberId, WheelSize> all = new TreeMap<>(wheels);
+    more.wheels.forEach((wheel, size) -> all.put(wheel, own(wheel).and(size, " of " + wheel)));
+    List<Distance> both = new ArrayList<>(distances);
+    for (Distance next : more.distances) {
+      if (both.stream().anyMatch(old -> old.isOf(next.a, next.b))) {
+        throw new IllegalArgumentException(
+            "a second distance of " + next.a + " and " + next.b + ": leave one");
+      }
+      both.add(next);
+    }
+    if (!clearance.unstated() && !more.clearance.unstated()) {
+      throw new IllegalArgumentException("a second clearance: say it all in one statement");
+    }
+    return new Sizes(
+        WheelSize.one("angle", rack, more.rack),
+        common.and(more.common, " of all wheels"),
+        all,
+        clearance.unstated() ? more.clearance : clearance,
+        both,
+        WheelSize.one("sharing", sharing, more.sharing));
+  }
+
+  /** What one statement each says, in the order in which a card is printed. */
+  public List<Sizes> statements() {
+    List<Sizes> all = new ArrayList<>();
+    rack.ifPresent(given -> all.add(UNSTATED.withRack(rack)));
+    all.addAll(common.split(UNSTATED::withCommon));
+    if (!clearance.unstated()) {
+      all.add(UNSTATED.withClearance(clearance));
+    }
+    sharing.ifPresent(given -> all.add(UNSTATED.withSharing(sharing)));
+    wheels.forEach((wheel, size) -> all.addAll(size.split(one -> UNSTATED.with(wheel, one))));
+    for (Distance distance : distances) {
+      all.add(UNSTATED.withDistance(distance.a, distance.b, Optional.of(distance.length)));
+    }
+    return all;
+  }
+
+  /** Every member that something is said about. */
+  List<MemberId> members() {
+    List<MemberId> all = new ArrayList<>(wheels.keySet());
+    distances.forEach(distance -> all.addAll(List.of(distance.a, distance.b)));
+    return all;
+  }
+
+  /** The same for members under other names; without what is said of those that do not stay. */
+  Sizes renamed(UnaryOperator<MemberId> rename, Predicate<MemberId> stays) {
+    Map<MemberId, WheelSize> kept = new TreeMap<>();
+    wheels.forEach(
+        (wheel, size) -> {
+          if (stays.test(wheel)) {
+            kept.put(rename.apply(wheel), size);
+          }
+        });
+    return new Sizes(
+        rack,
+        common,
+        kept,
+        clearance,
+        distances.stream()
+            .filter(distance -> stays.test(distance.a) && stays.test(distance.b))
+            .map(d -> new Distance(rename.apply(d.a), rename.apply(d.b), d.length))
+            .toList(),
+        sharing);
+  }
+}

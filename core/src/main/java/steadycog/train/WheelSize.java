@@ -1,0 +1,109 @@
+package steadycog.train;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Function;
+import org.apache.commons.numbers.fraction.BigFraction;
+import steadycog.number.Exact;
+import steadycog.number.Quantity;
+import steadycog.number.Unit;
+
+/**
+ * What is stated of the size of one wheel, or of all.
+ *
+ * @param width of its face
+ * @param shift profile shift x in modules, outwards positive, -1 to 1.5
+ * @param bore hole for its shaft
+ * @param offset off each flank beyond the train's clearance, at right angles to it; negative for
+ *     thicker teeth
+ * @param made what it is made of
+ */
+public record WheelSize(
+    Optional<Quantity> width,
+    Optional<BigFraction> shift,
+    Optional<Bore> bore,
+    Optional<Quantity> offset,
+    Optional<Made> made) {
+  /** Nothing stated. */
+  public static final WheelSize NONE =
+      new WheelSize(
+          Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
+
+  private static final double LEAST_SHIFT = -1;
+  private static final double MOST_SHIFT = 1.5;
+  private static final double MOST_OFFSET_MM = 2;
+
+  public WheelSize {
+    width.ifPresent(length -> Cycloidal.requireLength("width", length));
+    shift.ifPresent(
+        x -> {
+          double value = x.doubleValue();
+          if (value < LEAST_SHIFT || value > MOST_SHIFT) {
+            throw new IllegalArgumentException(
+                "shift " + Exact.plain(x) + ": expected -1 to 1.5 modules, as 0.25");
+          }
+        });
+    offset.ifPresent(
+        length -> {
+          Drive.requireDimension(length, Unit.Dimension.LENGTH);
+          if (Math.abs(length.inBase()) > MOST_OFFSET_MM) {
+            throw new IllegalArgumentException("offset " + length + ": expected up to 2 mm");
+          }
+        });
+  }
+
+  public WheelSize withWidth(Optional<Quantity> changed) {
+    return new WheelSize(changed, shift, bore, offset, made);
+  }
+
+  public WheelSize withShift(Optional<BigFraction> changed) {
+    return new WheelSize(width, changed, bore, offset, made);
+  }
+
+  public WheelSize withBore(Optional<Bore> changed) {
+    return new WheelSize(width, shift, changed, offset, made);
+  }
+
+  public WheelSize withOffset(Optional<Quantity> changed) {
+    return new WheelSize(width, shift, bore, changed, made);
+  }
+
+  public WheelSize withMade(Optional<Made> changed) {
+    return new WheelSize(width, shift, bore, offset, changed);
+  }
+
+  /** These words and {@code more}; throws IllegalArgumentException where both say one thing. */
+  WheelSize and(WheelSize more, String of) {
+    return new WheelSize(
+        one("width" + of, width, more.width),
+        one("shift" + of, shift, more.shift),
+        one("bore" + of, bore, more.bore),
+        one("offset" + of, offset, more.offset),
+        one("material" + of, made, more.made));
+  }
+
+  /** What is stated here, else what {@code common} says. */
+  WheelSize or(WheelSize common) {
+    return new WheelSize(
+        width.or(common::width), shift, bore.or(common::bore), offset, made.or(common::made));
+  }
+
+  static <T> Optional<T> one(String what, Optional<T> first, Optional<T> second) {
+    if (first.isPresent() && second.isPresent()) {
+      throw new IllegalArgumentException("a second " + what + ": leave one");
+    }
+    return first.or(() -> second);
+  }
+
+  /** Its statements one by one, each made into a whole by {@code whole}. */
+  <T> List<T> split(Function<WheelSize, T> whole) {
+    List<T> all = new ArrayList<>();
+    width.ifPresent(given -> all.add(whole.apply(NONE.withWidth(width))));
+    shift.ifPresent(given -> all.add(whole.apply(NONE.withShift(shift))));
+    bore.ifPresent(given -> all.add(whole.apply(NONE.withBore(bore))));
+    offset.ifPresent(given -> all.add(whole.apply(NONE.withOffset(offset))));
+    made.ifPresent(given -> all.add(whole.apply(NONE.withMade(made))));
+    return all;
+  }
+}
