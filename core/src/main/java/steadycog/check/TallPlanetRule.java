@@ -1,26 +1,38 @@
 package steadycog.check;
 
 import java.util.Optional;
+import steadycog.number.Figures;
+import steadycog.piece.Blank;
+import steadycog.shape.Drives;
+import steadycog.train.Member;
 import steadycog.train.Planetary;
 import steadycog.train.Train;
 
 /**
  * Planets held at one end tilt when their rows lie further apart than a planet is wide: a second
- * carrier plate holds the other end (Niemann & Winter II). Until face widths are on the card rows
- * are taken to lie a usual face width apart.
+ * carrier plate holds the other end (Niemann & Winter II).
  */
 final class TallPlanetRule extends TwoRowRule {
-  /** A usual face width and a gap beside it, in modules. */
-  private static final int ROW_OFFSET = 12;
-
   @Override
   Optional<Finding> check(Train train, Planetary set) {
+    double offset = offset(train, set);
     int least = set.rows().stream().mapToInt(row -> row.inner().count()).min().orElseThrow();
     return Optional.of(
-        finding("tall-planet", least < ROW_OFFSET ? Severity.NOTE : Severity.OK, set)
+        finding("tall-planet", least < offset ? Severity.NOTE : Severity.OK, set)
             .with("diameter", least)
-            .with("offset", ROW_OFFSET)
-            .with("margin", least - ROW_OFFSET)
-            .worded(least < ROW_OFFSET ? "tilts" : "steady"));
+            .with("offset", Figures.significant(offset, 3))
+            .with("margin", Figures.significant(least - offset, 3))
+            .worded(least < offset ? "tilts" : "steady"));
+  }
+
+  /** From the middle of one row to that of the other, in modules. */
+  private static double offset(Train train, Planetary set) {
+    double widths = 0;
+    for (Member member : train.members()) {
+      if (set.isPlanet(member.id())) {
+        widths += Blank.of(train, member).widthMm();
+      }
+    }
+    return widths / 2 / Drives.moduleMm(train) + Blank.ROW_GAP;
   }
 }

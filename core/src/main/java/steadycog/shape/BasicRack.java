@@ -38,6 +38,19 @@ public record BasicRack(double pressureAngle, double addendum, double dedendum, 
     return Math.pow(Math.sin(pressureAngle), 2);
   }
 
+  /** The angle whose involute is given; 0 where that is negative. Newton, to rounding. */
+  public static double angleOf(double involute) {
+    if (involute <= 0) {
+      return 0;
+    }
+    double angle = Math.min(1.4, Math.cbrt(3 * involute));
+    for (int k = 0; k < 30; k++) {
+      double tan = Math.tan(angle);
+      angle -= (tan - angle - involute) / (tan * tan);
+    }
+    return angle;
+  }
+
   /** inv a = tan a - a, the involute function of {@code angle} (ISO 21771). */
   public static double involute(double angle) {
     return Math.tan(angle) - angle;

@@ -151,17 +151,11 @@ public final class CycloidGeometry {
    */
   public double leastCurvature() {
     double least = Double.POSITIVE_INFINITY;
-    int z = meshingPins();
     for (int k = 0; k <= CURVE_SAMPLES; k++) {
       // The path repeats from lobe to lobe, each half the mirror of the other.
-      double t = Math.PI / (z - 1) * k / CURVE_SAMPLES;
-      double dx = -circleRadius * Math.sin(t) + eccentricity * z * Math.sin(z * t);
-      double dy = -circleRadius * Math.cos(t) + eccentricity * z * Math.cos(z * t);
-      double ddx = -circleRadius * Math.cos(t) + eccentricity * z * z * Math.cos(z * t);
-      double ddy = circleRadius * Math.sin(t) - eccentricity * z * z * Math.sin(z * t);
-      double bend = -(dx * ddy - dy * ddx);
+      double bend = curvature(Math.PI / (meshingPins() - 1) * k / CURVE_SAMPLES);
       if (bend > 0) {
-        least = Math.min(least, Math.pow(dx * dx + dy * dy, 1.5) / bend);
+        least = Math.min(least, 1 / bend);
       }
     }
     return least;
@@ -196,6 +190,12 @@ public final class CycloidGeometry {
    * @param points a lobe
    */
   public Outline disc(int points) {
+    return disc(points, 0);
+  }
+
+  /** The same with {@code clearance} in mm taken off all round, at right angles to the outline. */
+  public Outline disc(int points, double clearance) {
+    double offset = pinRadius + clearance;
     int z = meshingPins();
     int count = points * part.lobes();
     double[] x = new double[count];
@@ -207,13 +207,9 @@ public final class CycloidGeometry {
           Math.atan2(
               Math.sin((1 - z) * t), circleRadius / (eccentricity * z) - Math.cos((1 - z) * t));
       x[k] =
-          circleRadius * Math.cos(t)
-              - pinRadius * Math.cos(t + psi)
-              - eccentricity * Math.cos(z * t);
+          circleRadius * Math.cos(t) - offset * Math.cos(t + psi) - eccentricity * Math.cos(z * t);
       y[k] =
-          -circleRadius * Math.sin(t)
-              + pinRadius * Math.sin(t + psi)
-              + eccentricity * Math.sin(z * t);
+          -circleRadius * Math.sin(t) + offset * Math.sin(t + psi) + eccentricity * Math.sin(z * t);
     }
     return new Outline(x, y);
   }
@@ -263,6 +259,39 @@ public final class CycloidGeometry {
     double x = px + pinRadius * dx / length;
     double y = py + pinRadius * dy / length;
     return new Polar(Math.hypot(x, y), Math.atan2(y, x));
+  }
+
+  /**
+   * Distance of the line through a pin and the pitch point from the disc's axis, mm, while the
+   * eccentric points to the right: the lever of the force between pin and disc.
+   */
+  public double lever(double pinAngle) {
+    double px = circleRadius * Math.cos(pinAngle);
+    double py = circleRadius * Math.sin(pinAngle);
+    double pole = eccentricity * meshingPins();
+    double length = Math.hypot(pole - px, py);
+    return Math.abs(py) / length * (pole - eccentricity);
+  }
+
+  /**
+   * Curvature of a pin's surface and of the disc where they touch, added, 1/mm, while the eccentric
+   * points to the right.
+   */
+  public double curvatureAgainst(double pinAngle) {
+    double path = curvature(pinAngle / (meshingPins() - 1));
+    // Parallel to the path, nearer to the disc by the pin's radius.
+    double disc = path / (1 - path * pinRadius);
+    return 1 / pinRadius + disc;
+  }
+
+  /** Of the path of a pin's centre about the disc, positive where it bends round the disc, 1/mm. */
+  private double curvature(double t) {
+    int z = meshingPins();
+    double dx = -circleRadius * Math.sin(t) + eccentricity * z * Math.sin(z * t);
+    double dy = -circleRadius * Math.cos(t) + eccentricity * z * Math.cos(z * t);
+    double ddx = -circleRadius * Math.cos(t) + eccentricity * z * z * Math.cos(z * t);
+    double ddy = circleRadius * Math.sin(t) - eccentricity * z * z * Math.sin(z * t);
+    return -(dx * ddy - dy * ddx) / Math.pow(dx * dx + dy * dy, 1.5);
   }
 
   /**

@@ -25,7 +25,7 @@ public record Detail(int flank, int fillet, int tip, int root) {
    * The detail at which no chord of a wheel's outline leaves the true line by more than {@code
    * chord}, in modules, as far as {@value #MOST_FLANK} points a flank allow.
    */
-  static Detail within(Teeth teeth, Cut cut, double chord) {
+  public static Detail within(Teeth teeth, Cut cut, double chord) {
     int flank = 3;
     int fillet = 3;
     while (flank < MOST_FLANK && flankSag(teeth, cut, flank) > chord) {

@@ -223,7 +223,7 @@ public final class Drives {
             at[1] + off * Math.sin(angle),
             Optional.of(new Orbit(drive.eccentricId(), at[0], at[1])),
             mm(geometry.tipRadius()),
-            List.of(scaled(disc, 1 / moduleMm)),
+            List.of(disc.scaled(1 / moduleMm)),
             holes,
             k == 0 ? outputs : List.of(),
             mm(geometry.rootRadius()) * CAM_SHARE));
@@ -237,20 +237,15 @@ public final class Drives {
     return new Circle(mm(at.x()), mm(at.y()), mm(radius));
   }
 
-  private static Outline scaled(Outline outline, double factor) {
-    double[] x = new double[outline.size()];
-    double[] y = new double[outline.size()];
-    for (int k = 0; k < x.length; k++) {
-      x[k] = outline.x()[k] * factor;
-      y[k] = outline.y()[k] * factor;
-    }
-    return new Outline(x, y);
-  }
-
   /** The generator of a flexspline drawn with {@code times} its true deflection. */
   public static Outline generator(PlacedFlex flex, double times) {
     double inside = flex.boreDepth() + BEARING * flex.geometry().flexRadius();
     return flex.geometry().inside(Math.PI / 2, times, inside, GENERATOR_POINTS);
+  }
+
+  /** How far a generator lies inside the flexspline's pitch line: its bore and a thin bearing. */
+  public static double generatorDepth(StrainGeometry geometry, double moduleMm) {
+    return geometry.boreDepth(moduleMm) + BEARING * geometry.flexRadius();
   }
 
   private void add(StrainWave drive, int axis, int plane, double[] at) {
@@ -274,7 +269,7 @@ public final class Drives {
     double depth = geometry.boreDepth(moduleMm);
     all.add(
         new PlacedFlex(drive.flexId(), drive.waveId(), axis, plane, at[0], at[1], geometry, depth));
-    double inside = depth + BEARING * geometry.flexRadius();
+    double inside = generatorDepth(geometry, moduleMm);
     all.add(
         new PlacedPlate(
             drive.waveId(),

@@ -26,7 +26,7 @@ public final class GearOutline {
   }
 
   /** The same with teeth cut as {@code cut} says. */
-  static Outline of(Teeth teeth, Cut cut, Detail detail, double thinning) {
+  public static Outline of(Teeth teeth, Cut cut, Detail detail, double thinning) {
     return ringOf(teeth.count(), side(teeth, cut, detail, thinning), detail);
   }
 
@@ -38,14 +38,14 @@ public final class GearOutline {
   }
 
   /** Radius of the tooth tips: outermost of an external wheel, innermost of an internal one. */
-  static double tipRadius(Teeth teeth, Cut cut) {
+  public static double tipRadius(Teeth teeth, Cut cut) {
     return teeth.internal()
         ? ringTip(teeth.count(), cut)
         : new ToothProfile(teeth.count(), cut, 0).tipRadius();
   }
 
-  /** Radius of the roots. */
-  static double rootRadius(Teeth teeth, Cut cut) {
+  /** Radius of the roots, in modules. */
+  public static double rootRadius(Teeth teeth, Cut cut) {
     double dedendum = cut.rack().dedendum();
     return teeth.internal()
         ? teeth.count() / 2.0 + cut.shift() + dedendum

@@ -13,6 +13,19 @@ public record Outline(double[] x, double[] y) {
     return x.length;
   }
 
+  /** The polygon {@code factor} times as large. */
+  public Outline scaled(double factor) {
+    return new Outline(times(x, factor), times(y, factor));
+  }
+
+  private static double[] times(double[] values, double factor) {
+    double[] all = new double[values.length];
+    for (int k = 0; k < all.length; k++) {
+      all[k] = factor * values[k];
+    }
+    return all;
+  }
+
   /** The polygon turned by {@code angle} (radians, counter-clockwise) and then moved. */
   public Outline placed(double angle, double dx, double dy) {
     double cos = Math.cos(angle);

@@ -77,7 +77,7 @@ public record PairGeometry(
     }
     double angle = rack.pressureAngle();
     double involute = BasicRack.involute(angle) + Math.tan(angle) * shifts / standard;
-    return standard * Math.cos(angle) / Math.cos(angleOf(involute));
+    return standard * Math.cos(angle) / Math.cos(BasicRack.angleOf(involute));
   }
 
   /** The shifts, in sum or difference, with which teeth run without play at {@code distance}. */
@@ -85,19 +85,6 @@ public record PairGeometry(
     double angle = rack.pressureAngle();
     double working = Math.acos(standard * Math.cos(angle) / distance);
     return standard * (BasicRack.involute(working) - BasicRack.involute(angle)) / Math.tan(angle);
-  }
-
-  /** The angle whose involute is given; 0 where that is negative. Newton, to rounding. */
-  static double angleOf(double involute) {
-    if (involute <= 0) {
-      return 0;
-    }
-    double angle = Math.min(1.4, Math.cbrt(3 * involute));
-    for (int k = 0; k < 30; k++) {
-      double tan = Math.tan(angle);
-      angle -= (tan - angle - involute) / (tan * tan);
-    }
-    return angle;
   }
 
   /** A mesh of {@code set}, shifted as its rows ask for. */

@@ -11,7 +11,11 @@ import steadycog.train.StrainWave;
 public record StrainGeometry(StrainWave part) {
   private static final double ADDENDUM = 0.68;
   private static final double DEDENDUM = 0.85;
-  private static final double FLANK = Math.tan(Math.toRadians(30));
+
+  /** By which its straight flanks lean, radians. */
+  public static final double FLANK_ANGLE = Math.toRadians(30);
+
+  private static final double FLANK = Math.tan(FLANK_ANGLE);
   private static final double WALL_SHARE = 0.01;
   private static final double RIM = 6;
 
@@ -88,6 +92,24 @@ public record StrainGeometry(StrainWave part) {
   private static void put(double[] x, double[] y, int at, double radius, double angle) {
     x[at] = radius * Math.cos(angle);
     y[at] = radius * Math.sin(angle);
+  }
+
+  /** The flexspline's teeth about its axis as they are made: round, a tooth to the right. */
+  public Outline flexRound(double thinning) {
+    int count = part.flex();
+    double pitch = flexRadius();
+    double tipHalf = Math.PI / 4 - ADDENDUM * FLANK - thinning;
+    double rootHalf = Math.PI / 4 + DEDENDUM * FLANK - thinning;
+    double[] x = new double[count * POINTS];
+    double[] y = new double[count * POINTS];
+    for (int tooth = 0; tooth < count; tooth++) {
+      double centre = 2 * Math.PI * tooth / count;
+      put(x, y, tooth * POINTS, pitch - DEDENDUM, centre - rootHalf / pitch);
+      put(x, y, tooth * POINTS + 1, pitch + ADDENDUM, centre - tipHalf / pitch);
+      put(x, y, tooth * POINTS + 2, pitch + ADDENDUM, centre + tipHalf / pitch);
+      put(x, y, tooth * POINTS + 3, pitch - DEDENDUM, centre + rootHalf / pitch);
+    }
+    return new Outline(x, y);
   }
 
   /**

@@ -15,7 +15,9 @@ import steadycog.motion.TurnCount;
 import steadycog.number.AngularSpeed;
 import steadycog.number.Mode;
 import steadycog.number.Ratio;
+import steadycog.piece.Pieces;
 import steadycog.shape.FaceLayout;
+import steadycog.sizing.CutSheet;
 import steadycog.torque.Loading;
 import steadycog.torque.PowerFlow;
 import steadycog.torque.Torques;
@@ -65,6 +67,16 @@ public record Study(
             .filter(take -> motion.floating().contains(take.member()))
             .isPresent();
     return adrift ? Optional.of(Mode.NEUTRAL) : ofRatio;
+  }
+
+  /** Sizes, play and strength. */
+  public CutSheet cutSheet() {
+    return CutSheet.of(train, motion, loading, layout);
+  }
+
+  /** What is to be made; {@code chord} as in {@link Pieces#of}. */
+  public Pieces pieces(double chord) {
+    return Pieces.of(train, layout, chord);
   }
 
   /**

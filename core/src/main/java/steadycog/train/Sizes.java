@@ -78,11 +78,6 @@ public record Sizes(
     return sharing.map(BigFraction::doubleValue).orElse(USUAL_SHARING);
   }
 
-  /** What is said of {@code wheel}, by itself or of all wheels. */
-  public WheelSize of(MemberId wheel) {
-    return own(wheel).or(common);
-  }
-
   /** What is said of {@code wheel} by itself. */
   public WheelSize own(MemberId wheel) {
     return wheels.getOrDefault(wheel, WheelSize.NONE);

@@ -177,6 +177,12 @@ public record Train(
     return partOf(mesh.a()).kind(mesh);
   }
 
+  /** What is said of the size of {@code wheel}: of itself, of its body, or of all wheels. */
+  public WheelSize size(MemberId wheel) {
+    MemberId body = partOf(wheel).body(wheel);
+    return sizes.own(wheel).or(sizes.own(body)).or(sizes.common());
+  }
+
   /** The part that {@code member} belongs to. */
   public Part partOf(MemberId member) {
     return parts.stream()

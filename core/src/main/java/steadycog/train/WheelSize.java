@@ -86,7 +86,11 @@ public record WheelSize(
   /** What is stated here, else what {@code common} says. */
   WheelSize or(WheelSize common) {
     return new WheelSize(
-        width.or(common::width), shift, bore.or(common::bore), offset, made.or(common::made));
+        width.or(common::width),
+        shift.or(common::shift),
+        bore.or(common::bore),
+        offset.or(common::offset),
+        made.or(common::made));
   }
 
   static <T> Optional<T> one(String what, Optional<T> first, Optional<T> second) {

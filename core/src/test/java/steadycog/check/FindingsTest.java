@@ -118,6 +118,13 @@ class FindingsTest {
               + "take s.circular\n"
               + "efficiency p.sun-planet 0.36 p.planet-ring 0.18 q.disc-ring 0.9 s.flex-circular"
               + " 0.26",
+          "parallel 20 ~ 40; module 2 mm; distance A-B 59 mm",
+          "parallel 12 ~ 40; module 1 mm; bore A 8 mm",
+          "parallel 12 ~ 40; module 1 mm; bore A 9 mm key; clearance printed",
+          "parallel 20 ~ 40; module 1 mm; material pla; drive A 5 Nm; take B",
+          "parallel 20 ~ 40; module 1 mm; material steel; drive A 11 Nm; take B",
+          "parallel 20 ~ 40; module 1 mm; material steel; drive A 0.1 Nm; take B",
+          "parallel 20 ~ 40; module 1 mm; material steel; drive A 1.25 Nm; take B",
           manySetsInARow());
 
   /** Two directions more to choose with each set. */

@@ -1,0 +1,48 @@
+package steadycog.check;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import steadycog.shape.PairShift;
+import steadycog.sizing.MeshFigures;
+import steadycog.train.Mesh;
+import steadycog.train.Train;
+
+/** Teeth that overlap where their axes stand bind: no shaft turns (ISO 21771, normal backlash). */
+final class BindingRule extends PairRule {
+  /** Less than this is rounding or film, mm. */
+  private static final double FILM_MM = 0.002;
+
+  @Override
+  Optional<Finding> check(Train train, Mesh mesh) {
+    Optional<MeshFigures> figures =
+        train.sizes().unstated() ? Optional.empty() : MeshFigures.of(train, mesh);
+    return figures
+        .filter(f -> f.play() < -FILM_MM)
+        .map(
+            f ->
+                finding("binding", Severity.ERROR, mesh)
+                    .with("one", mesh.a())
+                    .with("two", mesh.b())
+                    .with("distance", rounded(f.distance(), 3) + " mm")
+                    .with("overlap", rounded(-f.play(), 3) + " mm")
+                    .with("play", rounded(f.play(), 3))
+                    .curedBy(cures(train, mesh, f)));
+  }
+
+  /** Axes where they would be without a stated distance, or teeth shifted to reach it. */
+  private static List<Cure> cures(Train train, Mesh mesh, MeshFigures figures) {
+    List<Cure> all = new ArrayList<>();
+    double reach = figures.distance() / figures.moduleMm();
+    PairShift.reaching(train, mesh, reach)
+        .map(found -> new Cure(found.words(), found.sized()))
+        .ifPresent(all::add);
+    if (train.sizes().distanceMm(mesh).isPresent()) {
+      all.add(
+          new Cure(
+              "no stated distance of " + mesh.a() + " and " + mesh.b(),
+              train.withSizes(train.sizes().withDistance(mesh.a(), mesh.b(), Optional.empty()))));
+    }
+    return all;
+  }
+}

@@ -1,0 +1,54 @@
+package steadycog.check;
+
+import java.util.List;
+import java.util.Optional;
+import steadycog.sizing.Screening;
+import steadycog.sizing.ToothLoad;
+import steadycog.torque.Torques;
+import steadycog.train.Train;
+import steadycog.train.WheelSize;
+
+/**
+ * The tooth that gives way first, where size and material are stated: a screening by Lewis and
+ * Hertz (Shigley, ch. 14), no rating.
+ */
+final class StrengthRule implements Rule {
+  private static final double ENOUGH = 1.5;
+
+  @Override
+  public List<Finding> check(Subject subject) {
+    Train train = subject.train();
+    Torques torques = subject.loading().flow().torques();
+    boolean stated = train.pitch().isPresent() && saysMaterial(train);
+    if (!stated || torques.status() != Torques.Status.DETERMINED) {
+      return List.of();
+    }
+    Optional<ToothLoad.Weakest> weakest = Screening.of(train, subject.motion(), torques).weakest();
+    return weakest.map(StrengthRule::finding).stream().toList();
+  }
+
+  private static boolean saysMaterial(Train train) {
+    return train.sizes().common().made().isPresent()
+        || train.sizes().wheels().values().stream()
+            .map(WheelSize::made)
+            .anyMatch(Optional::isPresent);
+  }
+
+  private static Finding finding(ToothLoad.Weakest weakest) {
+    double factor = weakest.factor();
+    Finding finding =
+        Finding.of("tooth-strength", severity(factor), List.of(weakest.wheel()))
+            .with("wheel", weakest.wheel())
+            .with("mesh", weakest.mesh().a() + " ~ " + weakest.mesh().b())
+            .with("factor", PairRule.rounded(factor, 2))
+            .with("margin", PairRule.rounded(factor - 1, 2))
+            .with("by", weakest.bending() ? "bending at the root" : "pressure on the flank");
+    return factor >= ENOUGH
+        ? finding.worded("holds")
+        : factor >= 1 ? finding.worded("near") : finding;
+  }
+
+  private static Severity severity(double factor) {
+    return factor >= ENOUGH ? Severity.OK : factor >= 1 ? Severity.NOTE : Severity.WARNING;
+  }
+}

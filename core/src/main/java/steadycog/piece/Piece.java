@@ -1,0 +1,75 @@
+package steadycog.piece;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.stream.Collectors;
+import steadycog.train.MemberId;
+
+/**
+ * One body to be made.
+ *
+ * @param member whose body it is
+ * @param name of the piece, its own in the train: {@code planet}, {@code planet 2}
+ * @param remark what else to know, as {@code 3 alike} or {@code 2 of 3, clocked by 1/5 tooth}
+ * @param slabs from the bottom up; they do not overlap
+ * @param stands where it stands in the train, one for each that is made
+ * @param running how it looks in the train where that is not how it is made, about its axis there;
+ *     empty for what is rigid
+ */
+public record Piece(
+    MemberId member,
+    String name,
+    String remark,
+    List<Slab> slabs,
+    List<Stand> stands,
+    List<Region> running) {
+
+  /** A place in the train: moved to x, y in mm after being turned by {@code angle} radians. */
+  public record Stand(double x, double y, double angle) {}
+
+  public Piece {
+    slabs = List.copyOf(slabs);
+    stands = List.copyOf(stands);
+    running = List.copyOf(running);
+    if (slabs.isEmpty() || stands.isEmpty()) {
+      throw new IllegalArgumentException(name + " has no slab or stands nowhere");
+    }
+  }
+
+  /** Name and remark in one line: {@code planet 2 of 3, clocked by 1/5 tooth}. */
+  public String title() {
+    return remark.isEmpty() ? name : name + ", " + remark;
+  }
+
+  /** Least x, least y, greatest x, greatest y about its axis. */
+  public double[] bounds() {
+    double[] box = slabs.getFirst().region().bounds();
+    for (Slab slab : slabs) {
+      double[] next = slab.region().bounds();
+      box =
+          new double[] {
+            Math.min(box[0], next[0]),
+            Math.min(box[1], next[1]),
+            Math.max(box[2], next[2]),
+            Math.max(box[3], next[3])
+          };
+    }
+    return box;
+  }
+
+  /** The regions as they stand at {@code stand}, named as the slabs. */
+  public List<Region> standing(Stand stand) {
+    List<Region> regions = running.isEmpty() ? slabs.stream().map(Slab::region).toList() : running;
+    return regions.stream()
+        .map(region -> region.placed(stand.angle(), stand.x(), stand.y()))
+        .toList();
+  }
+
+  /** A name for files and layers, lower case without blanks: {@code planet-2}. */
+  public String slug() {
+    return name.toLowerCase(Locale.ROOT)
+        .chars()
+        .mapToObj(c -> Character.isLetterOrDigit(c) ? String.valueOf((char) c) : "-")
+        .collect(Collectors.joining());
+  }
+}

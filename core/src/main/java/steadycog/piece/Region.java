@@ -1,0 +1,141 @@
+package steadycog.piece;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Geometry;
+import org.locationtech.jts.geom.GeometryFactory;
+import org.locationtech.jts.geom.Polygon;
+import steadycog.shape.Outline;
+
+/**
+ * Material between closed lines: it lies where an odd number of them goes round.
+ *
+ * @param lines in mm, none crossing another
+ * @param circles in mm
+ */
+public record Region(List<Outline> lines, List<Round> circles) {
+  private static final GeometryFactory FACTORY = new GeometryFactory();
+  private static final int FEWEST_CORNERS = 12;
+
+  /** A circle. */
+  public record Round(double x, double y, double radius) {
+
+    /** A polygon on the circle, at most {@code chord} inside it. */
+    public Outline outline(double chord) {
+      int count = corners(radius, chord);
+      double[] px = new double[count];
+      double[] py = new double[count];
+      for (int k = 0; k < count; k++) {
+        double angle = 2 * Math.PI * k / count;
+        px[k] = x + radius * Math.cos(angle);
+        py[k] = y + radius * Math.sin(angle);
+      }
+      return new Outline(px, py);
+    }
+  }
+
+  public Region {
+    lines = List.copyOf(lines);
+    circles = List.copyOf(circles);
+  }
+
+  /** A full disc about the axis. */
+  static Region disc(double radius) {
+    return new Region(List.of(), List.of(new Round(0, 0, radius)));
+  }
+
+  /** Corners of a polygon that stays within {@code chord} of its circle. */
+  static int corners(double radius, double chord) {
+    double half = Math.acos(Math.max(0, 1 - chord / radius));
+    return Math.max(FEWEST_CORNERS, (int) Math.ceil(Math.PI / half));
+  }
+
+  /** The same with more lines: holes where there was material. */
+  Region with(Region more) {
+    List<Outline> all = new ArrayList<>(lines);
+    all.addAll(more.lines);
+    List<Round> round = new ArrayList<>(circles);
+    round.addAll(more.circles);
+    return new Region(all, round);
+  }
+
+  /** The same turned by {@code angle} (radians) about the axis and then moved. */
+  public Region placed(double angle, double dx, double dy) {
+    double cos = Math.cos(angle);
+    double sin = Math.sin(angle);
+    return new Region(
+        lines.stream().map(line -> line.placed(angle, dx, dy)).toList(),
+        circles.stream()
+            .map(c -> new Round(dx + c.x * cos - c.y * sin, dy + c.x * sin + c.y * cos, c.radius))
+            .toList());
+  }
+
+  /** Every line as a polygon, circles within {@code chord}. */
+  public List<Outline> outlines(double chord) {
+    List<Outline> all = new ArrayList<>(lines);
+    circles.forEach(circle -> all.add(circle.outline(chord)));
+    return all;
+  }
+
+  /** The material as an area. */
+  public Geometry area(double chord) {
+    Geometry sum = FACTORY.createPolygon();
+    for (Outline line : outlines(chord)) {
+      sum = sum.symDifference(polygon(line));
+    }
+    return sum;
+  }
+
+  static Polygon polygon(Outline outline) {
+    Coordinate[] ring = new Coordinate[outline.size() + 1];
+    for (int k = 0; k < outline.size(); k++) {
+      ring[k] = new Coordinate(outline.x()[k], outline.y()[k]);
+    }
+    ring[outline.size()] = ring[0].copy();
+    return FACTORY.createPolygon(ring);
+  }
+
+  /** The lines of an area. */
+  static Region of(Geometry area) {
+    List<Outline> lines = new ArrayList<>();
+    for (int k = 0; k < area.getNumGeometries(); k++) {
+      if (area.getGeometryN(k) instanceof Polygon polygon) {
+        lines.add(outline(polygon.getExteriorRing().getCoordinates()));
+        for (int hole = 0; hole < polygon.getNumInteriorRing(); hole++) {
+          lines.add(outline(polygon.getInteriorRingN(hole).getCoordinates()));
+        }
+      }
+    }
+    return new Region(lines, List.of());
+  }
+
+  private static Outline outline(Coordinate[] ring) {
+    double[] x = new double[ring.length - 1];
+    double[] y = new double[ring.length - 1];
+    for (int k = 0; k < x.length; k++) {
+      x[k] = ring[k].x;
+      y[k] = ring[k].y;
+    }
+    return new Outline(x, y);
+  }
+
+  /** Least x, least y, greatest x, greatest y. */
+  public double[] bounds() {
+    double[] box = {Double.MAX_VALUE, Double.MAX_VALUE, -Double.MAX_VALUE, -Double.MAX_VALUE};
+    for (Outline line : lines) {
+      for (int k = 0; k < line.size(); k++) {
+        widen(box, line.x()[k], line.y()[k], 0);
+      }
+    }
+    circles.forEach(circle -> widen(box, circle.x, circle.y, circle.radius));
+    return box;
+  }
+
+  private static void widen(double[] box, double x, double y, double radius) {
+    box[0] = Math.min(box[0], x - radius);
+    box[1] = Math.min(box[1], y - radius);
+    box[2] = Math.max(box[2], x + radius);
+    box[3] = Math.max(box[3], y + radius);
+  }
+}

@@ -1,0 +1,49 @@
+package steadycog.sizing;
+
+import java.util.List;
+import java.util.Optional;
+import steadycog.motion.Motion;
+import steadycog.shape.FaceLayout;
+import steadycog.torque.Loading;
+import steadycog.torque.Torques;
+import steadycog.train.Train;
+
+/**
+ * All that the shop asks of a train.
+ *
+ * @param wheels those with involute teeth, in the order of the card
+ * @param meshes those of them that can run
+ * @param lostMotion at the output; empty where it does not follow
+ * @param screening strength under the torques with losses
+ * @param bearings planets on their pins, shafts in their bearings
+ */
+public record CutSheet(
+    List<WheelFigures> wheels,
+    List<MeshFigures> meshes,
+    Box box,
+    Optional<LostMotion> lostMotion,
+    Screening screening,
+    List<Bearing> bearings) {
+
+  public CutSheet {
+    wheels = List.copyOf(wheels);
+    meshes = List.copyOf(meshes);
+    bearings = List.copyOf(bearings);
+  }
+
+  public static CutSheet of(Train train, Motion motion, Loading loading, FaceLayout layout) {
+    List<WheelFigures> wheels =
+        train.members().stream().flatMap(m -> WheelFigures.of(train, m).stream()).toList();
+    List<MeshFigures> meshes =
+        train.meshes().stream().flatMap(mesh -> MeshFigures.of(train, mesh).stream()).toList();
+    Torques torques = loading.flow().torques();
+    boolean known = torques.status() == Torques.Status.DETERMINED;
+    return new CutSheet(
+        wheels,
+        meshes,
+        Box.of(train, layout),
+        LostMotion.of(train.meshes(), meshes, loading.ideal()),
+        known ? Screening.of(train, motion, torques) : Screening.NONE,
+        known ? Bearing.of(train, layout, torques) : List.of());
+  }
+}

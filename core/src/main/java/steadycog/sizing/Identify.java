@@ -1,0 +1,220 @@
+package steadycog.sizing;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.OptionalInt;
+import steadycog.number.Exact;
+import steadycog.number.Quantity;
+import steadycog.number.Unit;
+import steadycog.shape.BasicRack;
+import steadycog.shape.Cut;
+import steadycog.train.Pitch;
+import steadycog.train.Rack;
+
+/**
+ * What gear it is, from what was measured on it: its tooth size among the standard series, how far
+ * the measures are off, and the profile shift that they speak for. Sizes at which a neighbouring
+ * count would explain the measures better say so, since miscounts of one tooth are common.
+ */
+public final class Identify {
+  /** Standard modules, mm (ISO 54, with the small ones of instrument makers). */
+  public static final List<String> MODULES =
+      List.of(
+          "0.2", "0.25", "0.3", "0.4", "0.5", "0.6", "0.7", "0.8", "1", "1.25", "1.5", "1.75", "2",
+          "2.25", "2.5", "2.75", "3", "3.5", "4", "4.5", "5", "5.5", "6", "7", "8", "9", "10", "12",
+          "16", "20");
+
+  /** Usual diametral pitches, teeth an inch. */
+  public static final List<String> PITCHES =
+      List.of(
+          "2", "2.5", "3", "4", "5", "6", "8", "10", "12", "14", "16", "18", "20", "22", "24", "28",
+          "32", "36", "40", "48", "56", "64", "72", "80", "96", "120");
+
+  private static final List<String> ANGLES = List.of("20", "14.5", "25");
+  private static final double LEAST_SHIFT = -0.6;
+  private static final double MOST_SHIFT = 1.0;
+
+  /** How much a measure is trusted, mm and as a share of it. */
+  private static final double CALIPER = 0.03;
+
+  private static final double CALIPER_SHARE = 0.0005;
+
+  /** What speaks against a candidate before anything is measured, in calipers' errors. */
+  private static final double OTHER_COUNT = 1.5;
+
+  private static final double RARE_ANGLE = 1.5;
+  private static final double A_MODULE_OF_SHIFT = 12;
+  private static final double WORST = 30;
+  private static final int MOST = 12;
+
+  private Identify() {}
+
+  /**
+   * What was measured; at least one of the lengths.
+   *
+   * @param teeth as counted
+   * @param internal whether they point inwards
+   * @param tip diameter over the tips (of an internal gear between them), mm
+   * @param span over {@code spanned} teeth, mm
+   * @param spanned teeth between the jaws
+   * @param distance of the axes to a mate, mm
+   * @param mate teeth of that mate, external
+   */
+  public record Measured(
+      int teeth,
+      boolean internal,
+      OptionalDouble tip,
+      OptionalDouble span,
+      OptionalInt spanned,
+      OptionalDouble distance,
+      OptionalInt mate) {
+    public Measured {
+      if (teeth < 4 || teeth > 2_000) {
+        throw new IllegalArgumentException("teeth " + teeth + ": expected 4 to 2000");
+      }
+      if (span.isPresent() != spanned.isPresent()) {
+        throw new IllegalArgumentException("a span needs the number of teeth that it goes over");
+      }
+      if (distance.isPresent() != mate.isPresent()) {
+        throw new IllegalArgumentException("a centre distance needs the teeth of the other wheel");
+      }
+      if (tip.isEmpty() && span.isEmpty() && distance.isEmpty()) {
+        throw new IllegalArgumentException(
+            "nothing measured: give a diameter, a span or a centre distance");
+      }
+      if (internal && span.isPresent()) {
+        throw new IllegalArgumentException("a span is measured over external teeth only");
+      }
+    }
+
+    private Measured counted(int count) {
+      return new Measured(count, internal, tip, span, spanned, distance, mate);
+    }
+  }
+
+  /**
+   * One answer.
+   *
+   * @param teeth for which it holds: as counted, or one more or less
+   * @param angle pressure angle, degrees; told apart only by a span
+   * @param shift profile shift that the measures speak for, in modules
+   * @param off largest deviation of a measure from what it would be, mm, signed
+   * @param score how ill it explains the measures, in errors of a caliper; the best is first
+   */
+  public record Guess(
+      Pitch pitch, int teeth, double angle, double shift, double off, double score) {
+    public double moduleMm() {
+      return pitch.moduleMm().doubleValue();
+    }
+  }
+
+  /** The likeliest answers, the best first; none where nothing standard comes near. */
+  public static List<Guess> of(Measured measured) {
+    List<Guess> all = new ArrayList<>();
+    for (Pitch pitch : series()) {
+      for (int count = measured.teeth - 1; count <= measured.teeth + 1; count++) {
+        if (measured.span.isEmpty()) {
+          all.add(guess(measured, pitch, count, "20"));
+          continue;
+        }
+        for (String angle : ANGLES) {
+          all.add(guess(measured, pitch, count, angle));
+        }
+      }
+    }
+    return all.stream()
+        .filter(guess -> guess.score < WORST)
+        .sorted(Comparator.comparingDouble(Guess::score))
+        .limit(MOST)
+        .toList();
+  }
+
+  /** Every standard size. */
+  public static List<Pitch> series() {
+    List<Pitch> all = new ArrayList<>();
+    MODULES.forEach(module -> all.add(new Pitch.Module(Quantity.of(module, Unit.MM))));
+    PITCHES.forEach(dp -> all.add(new Pitch.Diametral(Exact.parse(dp))));
+    return all;
+  }
+
+  /** The shift by least squares of what each measure speaks for, and what is left over. */
+  private static Guess guess(Measured read, Pitch pitch, int count, String degrees) {
+    Measured measured = read.counted(count);
+    double module = pitch.moduleMm().doubleValue();
+    BasicRack rack = BasicRack.of(new Rack(Exact.parse(degrees), false));
+    double[][] terms = terms(measured, module, rack);
+    double best = Double.MAX_VALUE;
+    double shift = 0;
+    for (double x = LEAST_SHIFT; x <= MOST_SHIFT + 1e-9; x += 0.005) {
+      double score = A_MODULE_OF_SHIFT * Math.max(0, Math.abs(x) - 0.01);
+      for (double[] term : terms) {
+        score += Math.abs(term[0] + term[1] * x) / error(term[2]);
+      }
+      if (score < best - 1e-9) {
+        best = score;
+        shift = x;
+      }
+    }
+    double off = 0;
+    for (double[] term : terms) {
+      double left = -(term[0] + term[1] * shift);
+      off = Math.abs(left) > Math.abs(off) ? left : off;
+    }
+    best += count == read.teeth ? 0 : OTHER_COUNT;
+    best += degrees.equals("20") ? 0 : RARE_ANGLE;
+    double rounded = Math.abs(shift) < 0.0049 ? 0 : Math.round(shift * 1000) / 1000.0;
+    return new Guess(pitch, count, Double.parseDouble(degrees), rounded, off, best);
+  }
+
+  private static double error(double measure) {
+    return CALIPER + CALIPER_SHARE * measure;
+  }
+
+  /** For each measure: how much too small it would be without shift, what shift adds, itself. */
+  private static double[][] terms(Measured measured, double module, BasicRack rack) {
+    List<double[]> all = new ArrayList<>();
+    int z = measured.teeth;
+    int inwards = measured.internal ? -1 : 1;
+    measured.tip.ifPresent(
+        tip -> all.add(new double[] {module * (z + 2 * inwards) - tip, 2 * module, tip}));
+    measured.span.ifPresent(
+        span -> {
+          double without = WheelFigures.span(z, measured.spanned.getAsInt(), 0, rack) * module;
+          all.add(new double[] {without - span, 2 * module * Math.sin(rack.pressureAngle()), span});
+        });
+    measured.distance.ifPresent(
+        distance -> {
+          double standard = module * (z + inwards * measured.mate.getAsInt()) / 2;
+          all.add(new double[] {Math.abs(standard) - distance, module, distance});
+        });
+    return all.toArray(double[][]::new);
+  }
+
+  /** The teeth to span when measuring a gear of {@code teeth} teeth. */
+  public static int teethToSpan(int teeth) {
+    return WheelFigures.spanned(teeth, Cut.STANDARD);
+  }
+
+  /** The standard size next to a module in mm, and next to it in teeth an inch. */
+  public static Pitch nearest(double moduleMm, boolean inch) {
+    return series().stream()
+        .filter(pitch -> pitch instanceof Pitch.Diametral == inch)
+        .min(
+            Comparator.comparingDouble(
+                pitch -> Math.abs(Math.log(pitch.moduleMm().doubleValue() / moduleMm))))
+        .orElseThrow();
+  }
+
+  /**
+   * The largest standard module (or diametral pitch) not above {@code moduleMm}, if there is one.
+   */
+  public static Optional<Pitch> below(double moduleMm, boolean inch) {
+    return series().stream()
+        .filter(pitch -> pitch instanceof Pitch.Diametral == inch)
+        .filter(pitch -> pitch.moduleMm().doubleValue() <= moduleMm * (1 + 1e-12))
+        .max(Comparator.comparing(Pitch::moduleMm));
+  }
+}

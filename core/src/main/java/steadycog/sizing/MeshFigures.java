@@ -1,0 +1,87 @@
+package steadycog.sizing;
+
+import java.util.Optional;
+import steadycog.piece.Blank;
+import steadycog.shape.Drives;
+import steadycog.shape.PairGeometry;
+import steadycog.train.Member;
+import steadycog.train.MemberId;
+import steadycog.train.Mesh;
+import steadycog.train.Train;
+
+/**
+ * How one pair of involute wheels runs, mm (ISO 21771).
+ *
+ * @param pair its geometry in modules
+ * @param standard centre distance without shift
+ * @param distance centre distance at which it runs
+ * @param play between flanks, at right angles to them: by centre distance, clearance and offsets;
+ *     negative where they bind
+ * @param tipClearance least room between tips and roots
+ */
+public record MeshFigures(
+    Mesh mesh,
+    PairGeometry pair,
+    double moduleMm,
+    double standard,
+    double distance,
+    double play,
+    double tipClearance) {
+  private static final double ARC_MINUTES = 60 * 180 / Math.PI;
+
+  /** The figures of a mesh; empty for contact of other kinds, and where no such pair can run. */
+  public static Optional<MeshFigures> of(Train train, Mesh mesh) {
+    if (!train.partOf(mesh.a()).involute()) {
+      return Optional.empty();
+    }
+    PairGeometry pair = PairGeometry.in(train, mesh);
+    int sign = mesh.internal() ? -1 : 1;
+    int both = pair.gear().count() + sign * pair.pinion().count();
+    if (both <= 0) {
+      return Optional.empty();
+    }
+    double module = Drives.moduleMm(train);
+    double flanks = flank(train, mesh.a()) + flank(train, mesh.b());
+    return Optional.of(
+        new MeshFigures(
+            mesh,
+            pair,
+            module,
+            both * module / 2,
+            pair.centreDistance() * module,
+            pair.play() * module + 2 * flanks,
+            pair.tipClearance() * module));
+  }
+
+  private static double flank(Train train, MemberId wheel) {
+    Member member =
+        train.members().stream().filter(m -> m.id().equals(wheel)).findFirst().orElseThrow();
+    return Blank.of(train, member).flankMm();
+  }
+
+  /** Working pressure angle, degrees. */
+  public double workingAngle() {
+    return Math.toDegrees(pair.working());
+  }
+
+  public double contactRatio() {
+    return pair.contactRatio();
+  }
+
+  /** Play along the working pitch circles. */
+  public double playAround() {
+    return play / Math.cos(pair.working());
+  }
+
+  /** How far {@code wheel} can be turned while its mate stands, arc minutes. */
+  public double playAt(MemberId wheel) {
+    return playAround() / workingRadius(wheel) * ARC_MINUTES;
+  }
+
+  /** Radius of the working pitch circle of {@code wheel}, one of the two. */
+  public double workingRadius(MemberId wheel) {
+    double radius =
+        wheel.equals(mesh.pinion()) ? pair.pinionWorkingRadius() : pair.gearWorkingRadius();
+    return radius * moduleMm;
+  }
+}

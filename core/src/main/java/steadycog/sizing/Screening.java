@@ -1,0 +1,270 @@
+package steadycog.sizing;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import org.apache.commons.numbers.fraction.BigFraction;
+import steadycog.motion.Motion;
+import steadycog.number.AngularSpeed;
+import steadycog.piece.Blank;
+import steadycog.shape.BasicRack;
+import steadycog.shape.Cut;
+import steadycog.shape.CycloidGeometry;
+import steadycog.shape.Drives;
+import steadycog.torque.Torques;
+import steadycog.train.Cycloidal;
+import steadycog.train.Differential;
+import steadycog.train.Made;
+import steadycog.train.Member;
+import steadycog.train.MemberId;
+import steadycog.train.Mesh;
+import steadycog.train.MeshKind;
+import steadycog.train.Part;
+import steadycog.train.Role;
+import steadycog.train.Teeth;
+import steadycog.train.Train;
+
+/**
+ * The strength of all teeth under the torques of one way of running.
+ *
+ * @param loads one a mesh of which the torque follows
+ */
+public record Screening(List<ToothLoad> loads) {
+  /** Of the stress allowed for teeth loaded one way only (AGMA 2001; Shigley). */
+  private static final double BOTH_WAYS = 0.7;
+
+  private static final double MM_PER_M = 1000;
+
+  public Screening {
+    loads = List.copyOf(loads);
+  }
+
+  /** Nothing known. */
+  public static final Screening NONE = new Screening(List.of());
+
+  /** The tooth that gives way first. */
+  public Optional<ToothLoad.Weakest> weakest() {
+    return loads.stream()
+        .flatMap(load -> load.weakest().stream())
+        .min(Comparator.comparingDouble(ToothLoad.Weakest::factor));
+  }
+
+  /** What a mesh bears; empty where its torque does not follow. */
+  public Optional<ToothLoad> of(Mesh mesh) {
+    return loads.stream().filter(load -> load.mesh().equals(mesh)).findFirst();
+  }
+
+  public static Screening of(Train train, Motion motion, Torques torques) {
+    return new Maker(train, motion, torques).make();
+  }
+
+  private record Maker(Train train, Motion motion, Torques torques) {
+
+    Screening make() {
+      List<ToothLoad> all = new ArrayList<>();
+      List<Mesh> meshes = train.meshes();
+      for (int k = 0; k < meshes.size(); k++) {
+        Mesh mesh = meshes.get(k);
+        int a = torques.mechanism().indexOf(mesh.a());
+        Optional<BigFraction> torque = torques.relationTorque(k, a).filter(t -> t.signum() != 0);
+        torque.ifPresent(t -> all.add(load(mesh, Math.abs(t.doubleValue()) * MM_PER_M)));
+      }
+      return new Screening(all);
+    }
+
+    /**
+     * @param torque on the first wheel from all contacts, N mm
+     */
+    private ToothLoad load(Mesh mesh, double torque) {
+      Part part = train.partOf(mesh.a());
+      return switch (train.kind(mesh)) {
+        case EXTERNAL, INTERNAL -> spur(mesh, torque);
+        case BEVEL -> bevel(mesh, torque, part);
+        case CYCLOIDAL -> cycloidal(mesh, torque, (Cycloidal) part);
+        case STRAIN_WAVE -> {
+          double radius = mesh.teethA().count() * module() / 2;
+          yield new ToothLoad(
+              mesh,
+              MeshKind.STRAIN_WAVE,
+              torque / radius,
+              1,
+              speed(mesh, radius),
+              width(mesh),
+              Optional.empty(),
+              Optional.empty(),
+              Optional.empty(),
+              contactAllowed(mesh));
+        }
+      };
+    }
+
+    private double module() {
+      return Drives.moduleMm(train);
+    }
+
+    private Blank blank(MemberId id) {
+      Member member =
+          train.members().stream().filter(m -> m.id().equals(id)).findFirst().orElseThrow();
+      return Blank.of(train, member);
+    }
+
+    private double width(Mesh mesh) {
+      return Math.min(blank(mesh.a()).widthMm(), blank(mesh.b()).widthMm());
+    }
+
+    private double contactAllowed(Mesh mesh) {
+      return Math.min(blank(mesh.a()).made().contactMpa(), blank(mesh.b()).made().contactMpa());
+    }
+
+    private ToothLoad spur(Mesh mesh, double torque) {
+      Optional<MeshFigures> figures = MeshFigures.of(train, mesh);
+      Part part = train.partOf(mesh.a());
+      int contacts = Math.max(part.copies(mesh.a()), part.copies(mesh.b()));
+      double uneven = contacts > 1 ? train.sizes().sharingInForce() : 1;
+      double radius =
+          figures.map(f -> f.workingRadius(mesh.a())).orElse(mesh.teethA().count() * module() / 2);
+      double force = torque / radius / contacts * uneven;
+      double width = width(mesh);
+      Optional<Double> pressure =
+          figures.map(
+              f -> {
+                double sine = Math.sin(f.pair().working());
+                double one = f.workingRadius(mesh.pinion()) * sine;
+                double other = f.workingRadius(mesh.gear()) * sine;
+                double bent = mesh.internal() ? 1 / one - 1 / other : 1 / one + 1 / other;
+                return hertz(mesh, force / Math.cos(f.pair().working()) / width, bent);
+              });
+      return new ToothLoad(
+          mesh,
+          train.kind(mesh),
+          force,
+          contacts,
+          speed(mesh, radius),
+          width,
+          Optional.of(bending(mesh.a(), mesh.teethA(), Cut.of(train, mesh.a()), force, width)),
+          Optional.of(bending(mesh.b(), mesh.teethB(), Cut.of(train, mesh.b()), force, width)),
+          pressure,
+          contactAllowed(mesh));
+    }
+
+    private ToothLoad.Bending bending(
+        MemberId wheel, Teeth teeth, Cut cut, double force, double width) {
+      double form = LewisForm.of(teeth, cut);
+      long meshes = train.meshes().stream().filter(mesh -> mesh.touches(wheel)).count();
+      boolean bothWays = meshes > 1 && train.rolesInForce().of(wheel) == Role.FREE;
+      double allowed = blank(wheel).made().bendingMpa() * (bothWays ? BOTH_WAYS : 1);
+      return new ToothLoad.Bending(
+          wheel, form, force / (width * module() * form), allowed, bothWays);
+    }
+
+    /**
+     * Hertz pressure of two cylinders, MPa.
+     *
+     * @param line load per mm of width, N
+     * @param bent sum of curvatures, 1/mm
+     */
+    private double hertz(Mesh mesh, double line, double bent) {
+      double soft = softness(blank(mesh.a()).made()) + softness(blank(mesh.b()).made());
+      return Math.sqrt(line * bent / (Math.PI * soft));
+    }
+
+    private static double softness(Made made) {
+      double poisson = made.material().poisson();
+      return (1 - poisson * poisson) / made.material().youngMpa();
+    }
+
+    /** At the middle of the face, as a spur pair of the virtual counts (Tredgold). */
+    private ToothLoad bevel(Mesh mesh, double torque, Part part) {
+      boolean sides = part instanceof Differential;
+      int contacts = part instanceof Differential differential ? differential.spiders() : 1;
+      Mesh real = part.contacts(mesh).getFirst();
+      double one = real.teethA().count();
+      double other = real.teethB().count();
+      double cone = Math.hypot(one, other) * module() / 2;
+      double width = Math.min(width(mesh), cone / 3);
+      double mean = 1 - width / (2 * cone);
+      double radius = one * module() / 2 * mean;
+      double force = torque / radius / contacts;
+      double virtualOne = one * Math.hypot(one, other) / other;
+      double virtualOther = other * Math.hypot(one, other) / one;
+      double angle = BasicRack.ISO_53_A.pressureAngle();
+      double sine = Math.sin(angle) * module() * mean / 2;
+      double bent = 1 / (virtualOne * sine) + 1 / (virtualOther * sine);
+      return new ToothLoad(
+          mesh,
+          MeshKind.BEVEL,
+          force,
+          contacts,
+          speed(mesh, radius),
+          width,
+          Optional.of(bevel(mesh.a(), virtualOne, force, width, mean)),
+          Optional.of(bevel(mesh.b(), sides ? virtualOne : virtualOther, force, width, mean)),
+          Optional.of(hertz(mesh, force / Math.cos(angle) / width, bent)),
+          contactAllowed(mesh));
+    }
+
+    private ToothLoad.Bending bevel(
+        MemberId wheel, double virtual, double force, double width, double mean) {
+      double form = LewisForm.of(Teeth.external((int) Math.round(virtual)), Cut.STANDARD);
+      double allowed = blank(wheel).made().bendingMpa();
+      return new ToothLoad.Bending(
+          wheel, form, force / (width * module() * mean * form), allowed, false);
+    }
+
+    /**
+     * The most pressed pin where pins give way alike: force in proportion to its lever about the
+     * disc's axis, so that the greatest is T l / sum l².
+     */
+    private ToothLoad cycloidal(Mesh mesh, double torque, Cycloidal drive) {
+      CycloidGeometry geometry = new CycloidGeometry(drive);
+      int discs = drive.sizes().discs();
+      double width = blank(drive.discId()).widthMm();
+      double sum = 0;
+      for (double pin : pinAngles(drive)) {
+        sum += Math.pow(geometry.lever(pin), 2);
+      }
+      double most = 0;
+      double pressure = 0;
+      for (double pin : pinAngles(drive)) {
+        double force = torque / discs * geometry.lever(pin) / sum;
+        most = Math.max(most, force);
+        pressure = Math.max(pressure, hertz(mesh, force / width, geometry.curvatureAgainst(pin)));
+      }
+      return new ToothLoad(
+          mesh,
+          MeshKind.CYCLOIDAL,
+          most,
+          discs,
+          Optional.empty(),
+          width,
+          Optional.empty(),
+          Optional.empty(),
+          Optional.of(pressure),
+          contactAllowed(mesh));
+    }
+
+    /** The pins that carry while the eccentric points to the right. */
+    private static List<Double> pinAngles(Cycloidal drive) {
+      List<Double> all = new ArrayList<>();
+      for (int k = 0; k < drive.pins(); k++) {
+        double angle = 2 * Math.PI * k / drive.pins();
+        if (CycloidGeometry.carries(angle, 0)) {
+          all.add(angle);
+        }
+      }
+      return all;
+    }
+
+    /** Of the pitch line as seen from the carrier, m/s. */
+    private Optional<Double> speed(Mesh mesh, double radius) {
+      Optional<AngularSpeed> wheel = motion.speed(mesh.a());
+      Optional<AngularSpeed> frame =
+          mesh.carrier().map(motion::speed).orElse(Optional.of(AngularSpeed.ZERO));
+      return wheel.isPresent() && frame.isPresent()
+          ? Optional.of(
+              Math.abs(wheel.get().inRadPerS() - frame.get().inRadPerS()) * radius / MM_PER_M)
+          : Optional.empty();
+    }
+  }
+}

@@ -1,0 +1,155 @@
+package steadycog.sizing;
+
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.OptionalInt;
+import steadycog.piece.Blank;
+import steadycog.shape.BasicRack;
+import steadycog.shape.Cut;
+import steadycog.shape.Drives;
+import steadycog.shape.GearOutline;
+import steadycog.train.Member;
+import steadycog.train.MemberId;
+import steadycog.train.Teeth;
+import steadycog.train.Train;
+
+/**
+ * The sizes of one wheel with involute teeth, mm (ISO 21771).
+ *
+ * @param shift profile shift in modules
+ * @param pitch diameter m z
+ * @param base diameter d cos a
+ * @param tip diameter over the tips; of an internal wheel between them
+ * @param root diameter
+ * @param thickness of a tooth along the pitch circle, of an internal wheel too
+ * @param spanned teeth between the jaws for {@code span}; none of an internal wheel
+ * @param span over that many teeth, along the base tangent
+ * @param pin diameter of measuring pins
+ * @param overPins over two pins in opposite spaces, of an internal wheel between them; empty where
+ *     pins of that size would not touch the flanks
+ */
+public record WheelFigures(
+    MemberId id,
+    Teeth teeth,
+    Cut cut,
+    double moduleMm,
+    Blank blank,
+    double pitch,
+    double base,
+    double tip,
+    double root,
+    double thickness,
+    OptionalInt spanned,
+    OptionalDouble span,
+    double pin,
+    OptionalDouble overPins) {
+  /** Pin diameter in modules for external and for internal teeth (van Keuren). */
+  private static final double PIN = 1.728;
+
+  private static final double PIN_INSIDE = 1.44;
+
+  /** The figures of a wheel; empty for what has no involute teeth. */
+  public static Optional<WheelFigures> of(Train train, Member member) {
+    return member
+        .teeth()
+        .filter(teeth -> train.partOf(member.id()).involute())
+        .map(
+            teeth ->
+                of(
+                    member.id(),
+                    teeth,
+                    Cut.of(train, member.id()),
+                    Drives.moduleMm(train),
+                    Blank.of(train, member)));
+  }
+
+  private static WheelFigures of(MemberId id, Teeth teeth, Cut cut, double moduleMm, Blank blank) {
+    double pitch = teeth.count() * moduleMm;
+    double base = pitch * Math.cos(cut.rack().pressureAngle());
+    double tip = 2 * GearOutline.tipRadius(teeth, cut) * moduleMm;
+    double root = 2 * GearOutline.rootRadius(teeth, cut) * moduleMm;
+    double inward = 2 * blank.flankMm() / Math.cos(cut.rack().pressureAngle());
+    double wide = Math.PI * moduleMm / 2;
+    double more = 2 * cut.shift() * moduleMm * Math.tan(cut.rack().pressureAngle());
+    double thickness = (teeth.internal() ? wide - more : wide + more) - inward;
+    OptionalInt spanned =
+        teeth.internal() ? OptionalInt.empty() : OptionalInt.of(spanned(teeth.count(), cut));
+    OptionalDouble span =
+        spanned.isPresent()
+            ? OptionalDouble.of(
+                span(teeth.count(), spanned.getAsInt(), cut.shift(), cut.rack()) * moduleMm
+                    - 2 * blank.flankMm())
+            : OptionalDouble.empty();
+    double pin = (teeth.internal() ? PIN_INSIDE : PIN) * moduleMm;
+    double off = blank.flankMm() / moduleMm;
+    OptionalDouble over = overPins(teeth, cut, pin / moduleMm, off);
+    return new WheelFigures(
+        id,
+        teeth,
+        cut,
+        moduleMm,
+        blank,
+        pitch,
+        base,
+        tip,
+        root,
+        thickness,
+        spanned,
+        span,
+        pin,
+        over.isPresent() ? OptionalDouble.of(over.getAsDouble() * moduleMm) : over);
+  }
+
+  /** Profile shift in modules. */
+  public double shift() {
+    return cut.shift();
+  }
+
+  /** Pressure angle of the rack, degrees. */
+  public double angle() {
+    return Math.toDegrees(cut.rack().pressureAngle());
+  }
+
+  /** How many teeth to span so that jaws touch near the middle of the flanks: at least 1. */
+  static int spanned(int teeth, Cut cut) {
+    double radius = teeth / 2.0 + cut.shift();
+    double base = teeth / 2.0 * Math.cos(cut.rack().pressureAngle());
+    double touching = Math.acos(Math.min(1, base / radius));
+    double half =
+        (Math.tan(touching) - BasicRack.involute(cut.rack().pressureAngle())) * teeth / Math.PI
+            - 2 * cut.shift() * Math.tan(cut.rack().pressureAngle()) / Math.PI;
+    return Math.max(1, (int) Math.round(half + 0.5));
+  }
+
+  /**
+   * Span over {@code k} teeth in modules: cos a ((k - 1/2) pi + z inv a) + 2 x sin a (ISO 21771,
+   * base tangent length).
+   */
+  static double span(int teeth, int k, double shift, BasicRack rack) {
+    double angle = rack.pressureAngle();
+    return Math.cos(angle) * ((k - 0.5) * Math.PI + teeth * BasicRack.involute(angle))
+        + 2 * shift * Math.sin(angle);
+  }
+
+  /**
+   * Over (between) pins of a diameter, in modules: the involute through the pin's centre, inv f =
+   * inv a ± (d / (z cos a) + 2 x tan a / z - pi / (2 z)); odd counts by cos (90°/z) (van Keuren;
+   * ISO 21771, dimension over balls).
+   *
+   * @param off what is taken off each flank
+   */
+  private static OptionalDouble overPins(Teeth teeth, Cut cut, double pin, double off) {
+    double angle = cut.rack().pressureAngle();
+    int z = teeth.count();
+    double base = z * Math.cos(angle);
+    double shifted = 2 * cut.shift() * Math.tan(angle) / z;
+    double own = pin / base - Math.PI / (2.0 * z) - 2 * off / base;
+    double involute = BasicRack.involute(angle) + shifted + (teeth.internal() ? -own : own);
+    if (involute <= 0) {
+      return OptionalDouble.empty();
+    }
+    double at = base / Math.cos(BasicRack.angleOf(involute));
+    double across = z % 2 == 0 ? at : at * Math.cos(Math.PI / (2.0 * z));
+    return OptionalDouble.of(teeth.internal() ? across - pin : across + pin);
+  }
+}
