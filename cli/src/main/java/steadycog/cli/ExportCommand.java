@@ -2,6 +2,8 @@ package steadycog.cli;
 
 import java.io.IOException;
 import java.nio.file.Path;
+import java.time.LocalDate;
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.concurrent.Callable;
@@ -12,8 +14,16 @@ import picocli.CommandLine.Option;
 import picocli.CommandLine.Spec;
 import steadycog.format.csv.StudyCsv;
 import steadycog.format.file.JobFiles;
+import steadycog.format.file.PieceFile;
+import steadycog.format.pdf.CutSheetPdf;
 import steadycog.job.Job;
 import steadycog.job.Sheet;
+import steadycog.number.Unit;
+import steadycog.piece.Coupon;
+import steadycog.piece.Piece;
+import steadycog.piece.Pieces;
+import steadycog.study.NamedStudy;
+import steadycog.study.Study;
 
 /** {@code export}: a job or card written in another format, by the ending. */
 @Command(
@@ -21,8 +31,12 @@ import steadycog.job.Sheet;
     mixinStandardHelpOptions = true,
     description =
         "Writes the job in another format, by the ending: .json a job, .txt a card, .csv the"
-            + " members, .png the drawing.")
+            + " members, .png the drawing, .pdf the cut sheet; of one train .dxf and .svg outlines"
+            + " as they stand together, .stl and .3mf solids laid out apart, all in mm.")
 final class ExportCommand implements Callable<Integer> {
+  private static final String ENDINGS =
+      ".cog.json, .json, .txt, .csv, .png, .pdf, " + PieceFile.endings();
+
   @Spec CommandSpec spec;
   @Mixin CardInput input;
 
@@ -30,8 +44,34 @@ final class ExportCommand implements Callable<Integer> {
       names = "--to",
       required = true,
       paramLabel = "OUT",
-      description = "the file to write: .cog.json, .json, .txt, .csv or .png")
+      description = "the file to write, by its ending")
   Path target;
+
+  @Option(
+      names = "--only",
+      paramLabel = "MEMBER",
+      description = "outlines or solids of this member alone")
+  Optional<String> only = Optional.empty();
+
+  @Option(names = "--apart", description = "outlines side by side instead of in mesh")
+  boolean apart;
+
+  @Option(names = "--each", description = "a file a piece, named OUT-piece")
+  boolean each;
+
+  @Option(
+      names = "--coupon",
+      description = "instead of the train a test for the printer: sectors at several clearances")
+  boolean coupon;
+
+  @Option(
+      names = "--chord",
+      paramLabel = "MM",
+      description = "how far straight pieces may leave the true line (default: ${DEFAULT-VALUE})")
+  double chord = Pieces.USUAL_CHORD;
+
+  @Option(names = "--inch", description = "lengths of the cut sheet in inches")
+  boolean inch;
 
   @Override
   public Integer call() {
@@ -40,24 +80,86 @@ final class ExportCommand implements Callable<Integer> {
 
   private int write(Job job) {
     String name = target.toString().toLowerCase(Locale.ROOT);
-    boolean one = JobFiles.isCard(target) || name.endsWith(".png");
+    Optional<PieceFile> made = PieceFile.of(target);
+    boolean one =
+        JobFiles.isCard(target)
+            || name.endsWith(".png")
+            || name.endsWith(".pdf")
+            || made.isPresent();
     if (one && job.sheets().size() > 1) {
       return refuse("it holds one train, the job has several: name one by --train");
     }
     try {
-      if (name.endsWith(".csv")) {
+      if (made.isPresent()) {
+        return pieces(job.sheets().getFirst(), made.get());
+      } else if (name.endsWith(".csv")) {
         JobFiles.write(target, StudyCsv.write(CardInput.studies(job)));
       } else if (name.endsWith(".png")) {
         return picture(job.sheets().getFirst());
+      } else if (name.endsWith(".pdf")) {
+        NamedStudy train = CardInput.studies(job).getFirst();
+        String date = LocalDate.now().toString();
+        JobFiles.write(
+            target, CutSheetPdf.write(train, job.title(), date, inch ? Unit.IN : Unit.MM));
       } else if (JobFiles.isJob(target) || JobFiles.isCard(target)) {
         JobFiles.save(job, 0, target);
       } else {
-        return refuse("unknown ending, expected .cog.json, .json, .txt, .csv or .png");
+        return refuse("unknown ending, expected " + ENDINGS);
       }
       return Exit.DONE;
     } catch (IOException failed) {
       return refuse("cannot be written: " + failed.getMessage());
     }
+  }
+
+  private int pieces(Sheet sheet, PieceFile kind) throws IOException {
+    if (!(chord >= Pieces.FINEST_CHORD && chord <= Pieces.COARSEST_CHORD)) {
+      return refuse(
+          "--chord "
+              + chord
+              + ": expected "
+              + Pieces.FINEST_CHORD
+              + " to "
+              + Pieces.COARSEST_CHORD);
+    }
+    Study study = Study.of(sheet.card().orElseThrow().train());
+    Pieces pieces = study.pieces(chord);
+    List<Piece> chosen =
+        coupon
+            ? Coupon.of(study.train(), chord)
+            : pieces.all().stream().filter(piece -> isChosen(piece.member().toString())).toList();
+    if (chosen.isEmpty()) {
+      return refuse(
+          only.isPresent()
+              ? "nothing is made of '" + only.get() + "', expected one of: " + members(pieces)
+              : "nothing of this train is cut here: " + String.join("; ", pieces.left()));
+    }
+    boolean together = !apart && !coupon;
+    if (!each) {
+      write(target, kind, chosen, together, sheet.name());
+      return Exit.DONE;
+    }
+    String stem = target.getFileName().toString();
+    stem = stem.substring(0, stem.length() - kind.ending().length());
+    for (Piece piece : chosen) {
+      String file = stem + "-" + piece.slug() + kind.ending();
+      write(target.resolveSibling(file), kind, List.of(piece), false, piece.title());
+    }
+    return Exit.DONE;
+  }
+
+  private boolean isChosen(String member) {
+    return only.isEmpty() || only.get().equalsIgnoreCase(member);
+  }
+
+  private static String members(Pieces pieces) {
+    return String.join(
+        ", ", pieces.all().stream().map(piece -> piece.member().toString()).distinct().toList());
+  }
+
+  private void write(Path file, PieceFile kind, List<Piece> pieces, boolean together, String title)
+      throws IOException {
+    JobFiles.write(file, kind.write(pieces, together, chord, title, () -> false, done -> {}));
   }
 
   private int picture(Sheet sheet) throws IOException {

@@ -30,7 +30,9 @@ import picocli.CommandLine.Spec;
       PlanCommand.class,
       CheckCommand.class,
       FindCommand.class,
-      ExportCommand.class
+      ExportCommand.class,
+      SheetCommand.class,
+      IdentifyCommand.class
     })
 public final class SteadyCog implements Callable<Integer> {
   @Spec CommandSpec spec;

@@ -144,6 +144,63 @@ class CommandLineTest {
   }
 
   @Test
+  void exportsWhatTheShopNeeds() throws Exception {
+    Path job = folder.resolve("tern.cog.json");
+    JobFiles.save(TernRock.job(), 0, job);
+    for (String ending : new String[] {"dxf", "svg", "stl", "3mf", "pdf"}) {
+      Path file = folder.resolve("focuser." + ending);
+      assertEquals(2, run("", "export", job.toString(), "--to", file.toString()));
+      assertEquals(
+          0,
+          run("", "export", job.toString(), "--train", "focuser", "--to", file.toString()),
+          ending);
+      assertTrue(Files.size(file) > 10_000, ending);
+    }
+    Path parts = folder.resolve("parts.dxf");
+    String filter = "parallel 20 ~ 30; module 1 mm";
+    assertEquals(0, run(filter, "export", "-", "--to", parts.toString(), "--each", "--apart"));
+    assertTrue(Files.exists(folder.resolve("parts-a.dxf")));
+    assertTrue(Files.exists(folder.resolve("parts-b.dxf")));
+    assertEquals(2, run(filter, "export", "-", "--to", parts.toString(), "--only", "C"));
+    assertTrue(err.toString().contains("expected one of: A, B"), err.toString());
+    assertEquals(2, run("bevel 11 ~ 43", "export", "-", "--to", parts.toString()));
+    assertTrue(err.toString().contains("bevel gears"), err.toString());
+    assertEquals(2, run(filter, "export", "-", "--to", parts.toString(), "--chord", "9"));
+    Path coupon = folder.resolve("coupon.stl");
+    assertEquals(0, run(filter, "export", "-", "--coupon", "--to", coupon.toString()));
+    assertTrue(Files.size(coupon) > 10_000);
+  }
+
+  @Test
+  void printsTheCutSheet() throws Exception {
+    String pair = "parallel 20 ~ 40; dp 16; width 0.5 in; bore A 8 mm; drive A 1 Nm; take B";
+    assertEquals(0, run(pair, "sheet", "-", "--json"));
+    JsonNode sheet = new ObjectMapper().readTree(out.toString());
+    assertEquals(31.75, sheet.at("/wheels/0/pitchMm").asDouble(), 1e-9);
+    assertEquals(12.7, sheet.at("/wheels/0/widthMm").asDouble(), 1e-9);
+    assertEquals("8 mm", sheet.at("/wheels/0/bore").asText());
+    assertEquals(47.625, sheet.at("/meshes/0/distanceMm").asDouble(), 1e-9);
+    assertEquals(2000 / 31.75, sheet.at("/strength/0/forceN").asDouble(), 1e-9);
+    assertEquals(0, run(pair, "sheet", "-", "--inch"));
+    assertTrue(out.toString().contains("1.8750"), out.toString());
+    assertTrue(out.toString().contains("qualified engineer"), out.toString());
+    assertEquals(0, run(pair, "sheet", "-", "--csv"));
+    assertTrue(out.toString().contains("Wheels,A,pitch diameter,mm,31.750,false"), out.toString());
+  }
+
+  @Test
+  void tellsWhatAGearIs() throws Exception {
+    assertEquals(0, run("", "identify", "--teeth", "23", "--od", "1.5625in", "--json"));
+    JsonNode first = new ObjectMapper().readTree(out.toString()).at("/guesses/0");
+    assertEquals("dp 16", first.get("pitch").asText());
+    assertEquals(0, run("", "identify", "--teeth", "24", "--od", "39", "--span", "11.59"));
+    assertTrue(out.toString().lines().skip(1).findFirst().orElse("").startsWith("module 1.5 mm"));
+    assertEquals(2, run("", "identify", "--teeth", "24"));
+    assertTrue(err.toString().contains("give a diameter"), err.toString());
+    assertEquals(2, run("", "identify", "--teeth", "24", "--od", "x"));
+  }
+
+  @Test
   void aJobOfSeveralTrainsIsSolvedWhole() throws Exception {
     Path job = folder.resolve("tern.cog.json");
     JobFiles.save(TernRock.job(), 0, job);

@@ -1,5 +1,6 @@
 package steadycog.sizing;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import steadycog.motion.Motion;
@@ -45,5 +46,30 @@ public record CutSheet(
         LostMotion.of(train.meshes(), meshes, loading.ideal()),
         known ? Screening.of(train, motion, torques) : Screening.NONE,
         known ? Bearing.of(train, layout, torques) : List.of());
+  }
+
+  /** This sheet with the larger of its own loads and those of {@code other}, of the same train. */
+  public CutSheet underBoth(CutSheet other) {
+    return new CutSheet(
+        wheels,
+        meshes,
+        box,
+        lostMotion.or(other::lostMotion),
+        screening.underBoth(other.screening),
+        larger(bearings, other.bearings));
+  }
+
+  private static List<Bearing> larger(List<Bearing> here, List<Bearing> there) {
+    List<Bearing> all = new ArrayList<>(here);
+    for (Bearing next : there) {
+      Optional<Bearing> own =
+          all.stream().filter(old -> old.member().equals(next.member())).findFirst();
+      if (own.isEmpty()) {
+        all.add(next);
+      } else if (own.get().force() < next.force()) {
+        all.set(all.indexOf(own.get()), next);
+      }
+    }
+    return all;
   }
 }

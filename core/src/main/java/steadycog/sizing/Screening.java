@@ -55,6 +55,20 @@ public record Screening(List<ToothLoad> loads) {
     return loads.stream().filter(load -> load.mesh().equals(mesh)).findFirst();
   }
 
+  /** The larger load of each mesh. */
+  Screening underBoth(Screening other) {
+    List<ToothLoad> all = new ArrayList<>(loads);
+    for (ToothLoad next : other.loads) {
+      Optional<ToothLoad> own = of(next.mesh());
+      if (own.isEmpty()) {
+        all.add(next);
+      } else if (own.get().force() < next.force()) {
+        all.set(all.indexOf(own.get()), next);
+      }
+    }
+    return new Screening(all);
+  }
+
   public static Screening of(Train train, Motion motion, Torques torques) {
     return new Maker(train, motion, torques).make();
   }

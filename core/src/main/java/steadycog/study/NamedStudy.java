@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import steadycog.check.Finding;
+import steadycog.sizing.CutSheet;
 import steadycog.train.Train;
 
 /**
@@ -29,6 +30,14 @@ public record NamedStudy(String name, Study study, Optional<ShiftTable> plan) {
         : plan.get().rows().stream()
             .map(row -> new NamedStudy(title(row), row.study(), Optional.empty()))
             .toList();
+  }
+
+  /** Sizes, play and strength; of a train with states with the largest loads of all of them. */
+  public CutSheet cutSheet() {
+    return each().stream()
+        .map(one -> one.study.cutSheet())
+        .reduce(CutSheet::underBoth)
+        .orElseGet(study::cutSheet);
   }
 
   private String title(ShiftTable.Row row) {

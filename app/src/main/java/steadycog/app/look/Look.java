@@ -2,7 +2,6 @@ package steadycog.app.look;
 
 import java.io.IOException;
 import java.io.InputStream;
-import java.util.List;
 import java.util.Objects;
 import javafx.css.PseudoClass;
 import javafx.scene.Node;
@@ -11,18 +10,21 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.Region;
 import javafx.scene.shape.Rectangle;
 import javafx.scene.text.Font;
+import steadycog.format.pdf.Typefaces;
 
 /** The style sheet, the shipped typefaces, and light or dark. */
 public final class Look {
   private static final PseudoClass DARK = PseudoClass.getPseudoClass("dark");
-  private static final List<String> FACES =
-      List.of("Lato-Regular.ttf", "Lato-Bold.ttf", "Lato-Italic.ttf", "B612Mono-Regular.otf");
+  private static final String CARD_FACE = "fonts/B612Mono-Regular.otf";
 
   private Look() {}
 
   /** Gives a scene's root the look. */
   public static void dress(Parent root) {
-    FACES.forEach(Look::load);
+    for (Typefaces face : Typefaces.values()) {
+      load(face.open());
+    }
+    load(Objects.requireNonNull(Look.class.getResourceAsStream(CARD_FACE), CARD_FACE));
     root.getStylesheets().add(resource("steady-cog.css"));
     root.getStyleClass().add("steady-cog");
   }
@@ -44,9 +46,9 @@ public final class Look {
     region.setClip(clip);
   }
 
-  private static void load(String face) {
-    try (InputStream in = Look.class.getResourceAsStream("fonts/" + face)) {
-      Font.loadFont(Objects.requireNonNull(in, face), 13);
+  private static void load(InputStream face) {
+    try (face) {
+      Font.loadFont(face, 13);
     } catch (IOException broken) {
       throw new IllegalStateException("a typeface that ships with the program", broken);
     }

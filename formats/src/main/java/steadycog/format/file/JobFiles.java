@@ -103,12 +103,17 @@ public final class JobFiles {
 
   /** Replaces the file's contents in one step: written beside it, flushed to disk, then moved. */
   public static void write(Path file, String text) throws IOException {
+    write(file, text.getBytes(StandardCharsets.UTF_8));
+  }
+
+  /** The same for a file that is no text. */
+  public static void write(Path file, byte[] contents) throws IOException {
     Path target = Files.exists(file) ? file.toRealPath() : file.toAbsolutePath();
     Path folder = target.getParent();
     Path beside = Files.createTempFile(folder, "." + target.getFileName(), ".part");
     try {
       try (FileChannel channel = FileChannel.open(beside, StandardOpenOption.WRITE)) {
-        ByteBuffer bytes = StandardCharsets.UTF_8.encode(text);
+        ByteBuffer bytes = ByteBuffer.wrap(contents);
         while (bytes.hasRemaining()) {
           channel.write(bytes);
         }

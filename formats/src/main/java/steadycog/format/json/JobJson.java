@@ -19,10 +19,10 @@ public final class JobJson {
   /**
    * The newest version that can be read, and the one that is written. Version 2 lets cards hold
    * planetary sets and the size of teeth, version 3 two rows of planets, and keeps what teeth are
-   * looked for. Version 5 lets them say losses and motors. Older versions are read as they are,
-   * since their cards say the same.
+   * looked for. Version 5 lets them say losses and motors, version 6 sizes. Older versions are read
+   * as they are, since their cards say the same.
    */
-  public static final int VERSION = 5;
+  public static final int VERSION = 6;
 
   private static final int DEEPEST = 8;
   private static final int LONGEST_STRING = 1 << 20;

@@ -1,0 +1,138 @@
+package steadycog.cli;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.OptionalInt;
+import java.util.concurrent.Callable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.ITypeConverter;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Spec;
+import picocli.CommandLine.TypeConversionException;
+import steadycog.format.json.CutSheetJson;
+import steadycog.notation.LengthText;
+import steadycog.number.Quantity;
+import steadycog.sizing.Identify;
+
+/** {@code identify}: what a gear in hand is. */
+@Command(
+    name = "identify",
+    mixinStandardHelpOptions = true,
+    description =
+        "Finds module or diametral pitch of a gear from its count and what was measured on it."
+            + " Lengths are in mm, or with a unit: 1.25in.")
+final class IdentifyCommand implements Callable<Integer> {
+  private static final int SHOWN = 6;
+
+  @Spec CommandSpec spec;
+
+  @Option(names = "--teeth", required = true, paramLabel = "Z", description = "as counted")
+  int teeth;
+
+  @Option(
+      names = "--od",
+      paramLabel = "LENGTH",
+      converter = Length.class,
+      description = "diameter over the tips of an external gear")
+  Optional<Double> outside = Optional.empty();
+
+  @Option(
+      names = "--bore",
+      paramLabel = "LENGTH",
+      converter = Length.class,
+      description = "diameter between the tips of an internal gear")
+  Optional<Double> inside = Optional.empty();
+
+  @Option(
+      names = "--span",
+      paramLabel = "LENGTH",
+      converter = Length.class,
+      description = "between the jaws over several teeth")
+  Optional<Double> span = Optional.empty();
+
+  @Option(names = "--over", paramLabel = "K", description = "how many teeth the span goes over")
+  Optional<Integer> over = Optional.empty();
+
+  @Option(
+      names = "--distance",
+      paramLabel = "LENGTH",
+      converter = Length.class,
+      description = "from its axis to that of its mate")
+  Optional<Double> distance = Optional.empty();
+
+  @Option(names = "--mate", paramLabel = "Z", description = "teeth of that mate")
+  Optional<Integer> mate = Optional.empty();
+
+  @Option(names = "--json", description = "print JSON")
+  boolean json;
+
+  /** A length in mm. */
+  static final class Length implements ITypeConverter<Double> {
+    @Override
+    public Double convert(String text) {
+      return LengthText.read(text)
+          .map(Quantity::inBase)
+          .filter(mm -> mm > 0)
+          .orElseThrow(
+              () ->
+                  new TypeConversionException(
+                      "'" + text + "': expected a length as 39.6 or 1.25in"));
+    }
+  }
+
+  @Override
+  public Integer call() {
+    try {
+      boolean internal = inside.isPresent() && outside.isEmpty();
+      List<Identify.Guess> guesses =
+          Identify.of(
+              new Identify.Measured(
+                  teeth,
+                  internal,
+                  number(outside.or(() -> inside)),
+                  number(span),
+                  count(span.isPresent() ? over.or(() -> Optional.of(usual())) : over),
+                  number(distance),
+                  count(mate)));
+      spec.commandLine().getOut().print(json ? CutSheetJson.guesses(guesses) : text(guesses));
+      spec.commandLine().getOut().flush();
+      return Exit.DONE;
+    } catch (IllegalArgumentException wrong) {
+      spec.commandLine().getErr().println("<options>:1:1: " + wrong.getMessage());
+      return Exit.NOT_READ;
+    }
+  }
+
+  private int usual() {
+    return Identify.teethToSpan(teeth);
+  }
+
+  private static OptionalDouble number(Optional<Double> value) {
+    return value.map(OptionalDouble::of).orElse(OptionalDouble.empty());
+  }
+
+  private static OptionalInt count(Optional<Integer> value) {
+    return value.map(OptionalInt::of).orElse(OptionalInt.empty());
+  }
+
+  private String text(List<Identify.Guess> guesses) {
+    if (guesses.isEmpty()) {
+      return "No standard size comes near: count again, measure again, or it is no standard"
+          + " gear.\n";
+    }
+    TextTable table = new TextTable(1, "size", "module mm", "teeth", "angle", "shift", "off mm");
+    for (Identify.Guess guess : guesses.stream().limit(SHOWN).toList()) {
+      table.add(
+          guess.pitch().statement(),
+          String.format(Locale.ROOT, "%.4f", guess.moduleMm()),
+          guess.teeth() + (guess.teeth() == teeth ? "" : " (counted " + teeth + ")"),
+          String.format(Locale.ROOT, "%.1f", guess.angle()),
+          String.format(Locale.ROOT, "%+.2f", guess.shift() + 0.0),
+          String.format(Locale.ROOT, "%+.3f", guess.off() + 0.0));
+    }
+    return table.toString();
+  }
+}

@@ -1,0 +1,288 @@
+package steadycog.sizing;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.function.Function;
+import java.util.stream.Stream;
+import steadycog.number.Figures;
+import steadycog.number.Unit;
+import steadycog.sizing.SheetTable.Cell;
+import steadycog.sizing.SheetTable.Field;
+import steadycog.sizing.SheetTable.Row;
+import steadycog.sizing.ToothLoad.Bending;
+import steadycog.train.Clearance;
+import steadycog.train.MemberId;
+import steadycog.train.Pitch;
+import steadycog.train.Train;
+
+/** Puts a cut sheet into tables, lengths in the unit that is asked for. */
+public final class SheetTables {
+  private static final int MM_DECIMALS = 3;
+  private static final int INCH_DECIMALS = 4;
+
+  private final Train train;
+  private final CutSheet sheet;
+  private final Unit unit;
+
+  /**
+   * The tables of {@code sheet}.
+   *
+   * @param train that it is the sheet of
+   * @param length the unit of lengths, mm or in
+   */
+  public SheetTables(Train train, CutSheet sheet, Unit length) {
+    this.train = train;
+    this.sheet = sheet;
+    this.unit = length;
+  }
+
+  /** All tables that have a column. */
+  public List<SheetTable> all() {
+    return Stream.of(wheels(), meshes(), strength(), bearings())
+        .filter(table -> !table.columns().isEmpty())
+        .toList();
+  }
+
+  /** The size of teeth as stated, else as it is taken: {@code module 1 mm}. */
+  public String pitch() {
+    return train.pitch().map(Pitch::statement).orElse("module 1 mm, not stated");
+  }
+
+  /** Box, play at the output and the weakest tooth, a line each. */
+  public List<String> summary() {
+    List<String> lines = new ArrayList<>();
+    Box box = sheet.box();
+    lines.add(
+        "Room: "
+            + length(box.width())
+            + " \u00d7 "
+            + length(box.height())
+            + " \u00d7 "
+            + length(box.length())
+            + " "
+            + unit.symbol()
+            + ", or a cylinder of \u00d8\u2009"
+            + length(box.diameter())
+            + " "
+            + unit.symbol());
+    sheet
+        .lostMotion()
+        .ifPresent(
+            lost ->
+                lines.add(
+                    "Play at "
+                        + lost.output()
+                        + " with the input held: "
+                        + fixed(lost.minutes(), 1)
+                        + "\u2032 (arc minutes)"));
+    sheet.screening().weakest().ifPresent(weakest -> lines.add(weakest(weakest)));
+    return lines;
+  }
+
+  /** {@code Weakest tooth: planet in sun ~ planet, 1.32 times the load, by bending at the root}. */
+  public static String weakest(ToothLoad.Weakest weakest) {
+    return "Weakest tooth: "
+        + weakest.wheel()
+        + " in "
+        + weakest.mesh().a()
+        + " ~ "
+        + weakest.mesh().b()
+        + ", bears "
+        + Figures.significant(weakest.factor(), 3)
+        + " times the load, by "
+        + (weakest.bending() ? "bending at the root" : "pressure on the flank");
+  }
+
+  public SheetTable wheels() {
+    List<Row> rows = new ArrayList<>();
+    rows.add(wheel("teeth", "", w -> Cell.of(w.teeth().toString())));
+    rows.add(wheel("pressure angle", "\u00b0", w -> Cell.of(Figures.significant(w.angle(), 4))));
+    rows.add(wheel("profile shift x", "modules", Field.SHIFT, w -> Cell.of(signed(w.shift(), 3))));
+    rows.add(wheel("pitch diameter", symbol(), w -> Cell.of(length(w.pitch()))));
+    rows.add(wheel("base diameter", symbol(), w -> Cell.of(length(w.base()))));
+    rows.add(wheel("tip diameter", symbol(), w -> Cell.of(length(w.tip()))));
+    rows.add(wheel("root diameter", symbol(), w -> Cell.of(length(w.root()))));
+    rows.add(wheel("tooth thickness", symbol(), w -> Cell.of(length(w.thickness()))));
+    rows.add(wheel("span over k teeth", symbol(), this::span));
+    rows.add(wheel("over pins", symbol(), w -> optional(w.overPins())));
+    rows.add(wheel("pin diameter", symbol(), w -> Cell.of(length(w.pin()))));
+    rows.add(wheel("bore", "", Field.BORE, SheetTables::bore));
+    rows.add(
+        wheel(
+            "face width",
+            symbol(),
+            Field.WIDTH,
+            w -> new Cell(length(w.blank().widthMm()), !w.blank().widthStated(), false)));
+    rows.add(
+        wheel("off each flank", symbol(), Field.OFFSET, w -> Cell.of(length(w.blank().flankMm()))));
+    rows.add(wheel("material", "", Field.MATERIAL, SheetTables::material));
+    return new SheetTable(
+        "Wheels", sheet.wheels().stream().map(w -> w.id().toString()).toList(), rows);
+  }
+
+  private Row wheel(String label, String of, Function<WheelFigures, Cell> cell) {
+    return wheel(label, of, Field.FOLLOWS, cell);
+  }
+
+  private Row wheel(String label, String of, Field field, Function<WheelFigures, Cell> cell) {
+    return new Row(label, of, field, sheet.wheels().stream().map(cell).toList());
+  }
+
+  private Cell span(WheelFigures wheel) {
+    return wheel.span().isPresent()
+        ? Cell.of(length(wheel.span().getAsDouble()) + " / " + wheel.spanned().orElseThrow())
+        : Cell.NONE;
+  }
+
+  private static Cell bore(WheelFigures wheel) {
+    boolean assumed = !wheel.blank().boreStated();
+    return wheel
+        .blank()
+        .bore()
+        .map(bore -> new Cell(bore.toString(), assumed, false))
+        .orElse(Cell.NONE);
+  }
+
+  private static Cell material(WheelFigures wheel) {
+    return new Cell(wheel.blank().made().material().word(), !wheel.blank().madeStated(), false);
+  }
+
+  public SheetTable meshes() {
+    List<Row> rows = new ArrayList<>();
+    rows.add(mesh("centre distance", symbol(), Field.DISTANCE, m -> Cell.of(length(m.distance()))));
+    rows.add(mesh("without shift", symbol(), m -> Cell.of(length(m.standard()))));
+    rows.add(mesh("working angle", "\u00b0", m -> Cell.of(fixed(m.workingAngle(), 2))));
+    rows.add(
+        mesh(
+            "contact ratio",
+            "",
+            m -> new Cell(fixed(m.contactRatio(), 2), false, m.contactRatio() < 1)));
+    rows.add(
+        mesh(
+            "play across flanks",
+            symbol(),
+            m -> new Cell(length(m.play()), false, m.play() < -0.002)));
+    rows.add(mesh("play round the pitch circle", symbol(), m -> Cell.of(length(m.playAround()))));
+    rows.add(
+        mesh(
+            "first turns by, its mate held",
+            "\u2032",
+            m -> Cell.of(fixed(m.playAt(m.mesh().a()), 1))));
+    rows.add(mesh("second turns by", "\u2032", m -> Cell.of(fixed(m.playAt(m.mesh().b()), 1))));
+    rows.add(
+        mesh(
+            "tip clearance",
+            symbol(),
+            m -> new Cell(length(m.tipClearance()), false, m.tipClearance() < 0)));
+    return new SheetTable(
+        "Meshes",
+        sheet.meshes().stream().map(m -> name(m.mesh().a(), m.mesh().b())).toList(),
+        rows);
+  }
+
+  private Row mesh(String label, String of, Function<MeshFigures, Cell> cell) {
+    return mesh(label, of, Field.FOLLOWS, cell);
+  }
+
+  private Row mesh(String label, String of, Field field, Function<MeshFigures, Cell> cell) {
+    return new Row(label, of, field, sheet.meshes().stream().map(cell).toList());
+  }
+
+  private static String name(MemberId a, MemberId b) {
+    return a + " ~ " + (a.part().equals(b.part()) ? b.name() : b.toString());
+  }
+
+  /** Under the load of the state in force; no columns where torques do not follow. */
+  public SheetTable strength() {
+    List<Row> rows = new ArrayList<>();
+    rows.add(load("tooth force", "N", l -> significant(l.force())));
+    rows.add(load("contacts that share it", "", l -> Cell.of(Integer.toString(l.contacts()))));
+    rows.add(load("pitch-line speed", "m/s", l -> optional(l.speed())));
+    rows.add(load("bending, first", "MPa", l -> optional(l.a().map(Bending::stress))));
+    rows.add(load("times to bear", "\u00d7", l -> factor(l.a().map(Bending::factor))));
+    rows.add(load("bending, second", "MPa", l -> optional(l.b().map(Bending::stress))));
+    rows.add(load("times to bear", "\u00d7", l -> factor(l.b().map(Bending::factor))));
+    rows.add(load("pressure", "MPa", l -> optional(l.pressure())));
+    rows.add(load("times to bear", "\u00d7", l -> factor(l.pressureFactor())));
+    return new SheetTable(
+        "Strength, a screening",
+        sheet.screening().loads().stream().map(l -> name(l.mesh().a(), l.mesh().b())).toList(),
+        rows);
+  }
+
+  private Row load(String label, String of, Function<ToothLoad, Cell> cell) {
+    return new Row(label, of, Field.FOLLOWS, sheet.screening().loads().stream().map(cell).toList());
+  }
+
+  private static Cell factor(Optional<Double> factor) {
+    return factor.map(f -> new Cell(Figures.significant(f, 3), false, f < 1)).orElse(Cell.NONE);
+  }
+
+  public SheetTable bearings() {
+    List<Row> rows = new ArrayList<>();
+    rows.add(bearing("pressed by its teeth", "N", b -> significant(b.force())));
+    rows.add(bearing("tilted by them", "N mm", b -> significant(b.tilting())));
+    return new SheetTable(
+        "Bearings",
+        sheet.bearings().stream()
+            .map(b -> (b.planet() ? "pin of " : "shaft of ") + b.member())
+            .toList(),
+        rows);
+  }
+
+  private Row bearing(String label, String of, Function<Bearing, Cell> cell) {
+    return new Row(label, of, Field.FOLLOWS, sheet.bearings().stream().map(cell).toList());
+  }
+
+  private String symbol() {
+    return unit.symbol();
+  }
+
+  private Cell optional(OptionalDouble mm) {
+    return mm.isPresent() ? Cell.of(length(mm.getAsDouble())) : Cell.NONE;
+  }
+
+  private static Cell optional(Optional<Double> value) {
+    return value.map(SheetTables::significant).orElse(Cell.NONE);
+  }
+
+  private static Cell significant(double value) {
+    boolean nothing = Math.abs(value) < 1e-9;
+    return Cell.of(nothing ? "0" : Figures.significant(value, 3));
+  }
+
+  /** A length in the unit of the tables, without it. */
+  public String length(double mm) {
+    return fixed(mm / unit.inBase(), unit == Unit.IN ? INCH_DECIMALS : MM_DECIMALS);
+  }
+
+  private static String fixed(double value, int decimals) {
+    double rounded = Math.abs(value) < 0.5 * Math.pow(10, -decimals) ? 0 : value;
+    return Figures.typeset(String.format(Locale.ROOT, "%." + decimals + "f", rounded));
+  }
+
+  private static String signed(double value, int decimals) {
+    String text = fixed(value, decimals);
+    return value > 0 && !text.matches("0\\.0*") ? "+" + text : text;
+  }
+
+  /** What is left between parts, in words: {@code printed: flanks 0.08 mm, bores 0.2 mm}. */
+  public static String clearance(Train train) {
+    Clearance clearance = train.sizes().clearance();
+    if (clearance.unstated()) {
+      return "none stated: teeth touch on both flanks";
+    }
+    List<String> gaps = new ArrayList<>();
+    for (Clearance.Gap gap : Clearance.Gap.values()) {
+      double mm = clearance.mm(gap);
+      if (mm != 0) {
+        gaps.add(gap.word() + " " + Figures.significant(mm, 3) + " mm");
+      }
+    }
+    String process = clearance.process().map(p -> p.word() + ": ").orElse("");
+    return process + (gaps.isEmpty() ? "none" : String.join(", ", gaps));
+  }
+}

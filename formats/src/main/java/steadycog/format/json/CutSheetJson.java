@@ -1,0 +1,151 @@
+package steadycog.format.json;
+
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.OptionalInt;
+import steadycog.piece.Blank;
+import steadycog.piece.Piece;
+import steadycog.piece.Pieces;
+import steadycog.sizing.Bearing;
+import steadycog.sizing.CutSheet;
+import steadycog.sizing.Identify;
+import steadycog.sizing.LostMotion;
+import steadycog.sizing.MeshFigures;
+import steadycog.sizing.ToothLoad;
+import steadycog.sizing.ToothLoad.Bending;
+import steadycog.sizing.WheelFigures;
+import steadycog.study.NamedStudy;
+import steadycog.train.Bore;
+
+/** Cut sheets as JSON: lengths in mm, forces in N, stresses in MPa, play also in arc minutes. */
+public final class CutSheetJson {
+  private static final double CHORD = 0.05;
+
+  private CutSheetJson() {}
+
+  /** What {@code sheet --json} prints: one object, or several under "trains". */
+  public static String write(List<NamedStudy> trains) {
+    if (trains.size() == 1) {
+      return PrettyJson.write(one(trains.getFirst()));
+    }
+    ObjectNode root = JobJson.MAPPER.createObjectNode();
+    ArrayNode list = root.putArray("trains");
+    for (NamedStudy train : trains) {
+      ObjectNode node = list.addObject().put("train", train.name());
+      node.setAll(one(train));
+    }
+    return PrettyJson.write(root);
+  }
+
+  private static ObjectNode one(NamedStudy train) {
+    CutSheet sheet = train.cutSheet();
+    ObjectNode node = JobJson.MAPPER.createObjectNode();
+    sheet.wheels().forEach(wheel -> add(node.withArray("wheels").addObject(), wheel));
+    sheet.meshes().forEach(mesh -> add(node.withArray("meshes").addObject(), mesh));
+    node.withArray("wheels");
+    node.withArray("meshes");
+    ObjectNode box = node.putObject("box");
+    box.put("widthMm", sheet.box().width()).put("heightMm", sheet.box().height());
+    box.put("lengthMm", sheet.box().length()).put("diameterMm", sheet.box().diameter());
+    StudyJson.putNumber(node, "lostMotionArcMin", sheet.lostMotion().map(LostMotion::minutes));
+    ArrayNode loads = node.putArray("strength");
+    sheet.screening().loads().forEach(load -> add(loads.addObject(), load));
+    Optional<ToothLoad.Weakest> weakest = sheet.screening().weakest();
+    if (weakest.isPresent()) {
+      ObjectNode weak = node.putObject("weakest");
+      weak.put("wheel", weakest.get().wheel().toString());
+      weak.put("by", weakest.get().bending() ? "bending" : "pressure");
+      weak.put("factor", weakest.get().factor());
+    } else {
+      node.putNull("weakest");
+    }
+    ArrayNode bearings = node.putArray("bearings");
+    for (Bearing bearing : sheet.bearings()) {
+      ObjectNode each = bearings.addObject().put("member", bearing.member().toString());
+      each.put("planet", bearing.planet());
+      each.put("forceN", bearing.force()).put("tiltingNmm", bearing.tilting());
+    }
+    Pieces pieces = train.study().pieces(CHORD);
+    ArrayNode made = node.putArray("pieces");
+    for (Piece piece : pieces.all()) {
+      ObjectNode each = made.addObject().put("name", piece.name());
+      each.put("member", piece.member().toString()).put("count", piece.stands().size());
+      each.put("remark", piece.remark());
+    }
+    return node;
+  }
+
+  private static void add(ObjectNode node, WheelFigures wheel) {
+    Blank blank = wheel.blank();
+    node.put("name", wheel.id().toString()).put("teeth", wheel.teeth().count());
+    node.put("internal", wheel.teeth().internal()).put("moduleMm", wheel.moduleMm());
+    node.put("pressureAngle", wheel.angle()).put("shift", wheel.shift());
+    node.put("pitchMm", wheel.pitch()).put("baseMm", wheel.base());
+    node.put("tipMm", wheel.tip()).put("rootMm", wheel.root());
+    node.put("thicknessMm", wheel.thickness());
+    put(node, "spanTeeth", wheel.spanned());
+    put(node, "spanMm", wheel.span());
+    node.put("pinMm", wheel.pin());
+    put(node, "overPinsMm", wheel.overPins());
+    node.put("bore", blank.bore().map(Bore::toString).orElse(null));
+    node.put("boreStated", blank.boreStated());
+    node.put("widthMm", blank.widthMm()).put("widthStated", blank.widthStated());
+    node.put("offFlankMm", blank.flankMm());
+    node.put("material", blank.made().material().word());
+    node.put("materialStated", blank.madeStated());
+  }
+
+  private static void put(ObjectNode node, String name, OptionalDouble value) {
+    StudyJson.putNumber(
+        node, name, value.isPresent() ? Optional.of(value.getAsDouble()) : Optional.empty());
+  }
+
+  private static void put(ObjectNode node, String name, OptionalInt value) {
+    node.put(name, value.isPresent() ? Integer.valueOf(value.getAsInt()) : null);
+  }
+
+  private static void add(ObjectNode node, MeshFigures mesh) {
+    node.putArray("between").add(mesh.mesh().a().toString()).add(mesh.mesh().b().toString());
+    node.put("distanceMm", mesh.distance()).put("standardDistanceMm", mesh.standard());
+    node.put("workingAngle", mesh.workingAngle()).put("contactRatio", mesh.contactRatio());
+    node.put("playMm", mesh.play() + 0.0).put("playAroundMm", mesh.playAround() + 0.0);
+    node.put("tipClearanceMm", mesh.tipClearance());
+  }
+
+  private static void add(ObjectNode node, ToothLoad load) {
+    node.putArray("between").add(load.mesh().a().toString()).add(load.mesh().b().toString());
+    node.put("forceN", load.force()).put("contacts", load.contacts());
+    StudyJson.putNumber(node, "speedMPerS", load.speed());
+    ArrayNode bending = node.putArray("bending");
+    for (Optional<Bending> side : List.of(load.a(), load.b())) {
+      side.ifPresent(
+          one ->
+              bending
+                  .addObject()
+                  .put("wheel", one.wheel().toString())
+                  .put("form", one.form())
+                  .put("stressMPa", one.stress())
+                  .put("allowedMPa", one.allowed())
+                  .put("factor", one.factor()));
+    }
+    StudyJson.putNumber(node, "pressureMPa", load.pressure());
+    node.put("pressureAllowedMPa", load.pressureAllowed());
+    StudyJson.putNumber(node, "pressureFactor", load.pressureFactor());
+  }
+
+  /** What {@code identify --json} prints. */
+  public static String guesses(List<Identify.Guess> guesses) {
+    ObjectNode root = JobJson.MAPPER.createObjectNode();
+    ArrayNode list = root.putArray("guesses");
+    for (Identify.Guess guess : guesses) {
+      ObjectNode node = list.addObject().put("pitch", guess.pitch().statement());
+      node.put("moduleMm", guess.moduleMm()).put("teeth", guess.teeth());
+      node.put("pressureAngle", guess.angle()).put("shift", guess.shift());
+      node.put("offMm", guess.off() + 0.0).put("score", guess.score());
+    }
+    return PrettyJson.write(root);
+  }
+}
