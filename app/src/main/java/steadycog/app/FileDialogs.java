@@ -2,14 +2,16 @@ package steadycog.app;
 
 import java.io.File;
 import java.nio.file.Path;
+import java.util.Locale;
 import java.util.Optional;
 import javafx.stage.FileChooser;
 import javafx.stage.FileChooser.ExtensionFilter;
 import javafx.stage.Window;
+import steadycog.app.cut.AskFile;
 import steadycog.format.file.JobFiles;
 
 /** How the window asks for a file; another answerer can stand in for the system's dialogs. */
-interface FileDialogs {
+interface FileDialogs extends AskFile {
 
   /** A file to open, or empty if the person changed their mind. */
   Optional<Path> askOpen();
@@ -34,6 +36,17 @@ interface FileDialogs {
             .map(File::toPath)
             .map(FileDialogs::withEnding);
       }
+
+      @Override
+      public Optional<Path> askExport(String suggested, String says, String ending) {
+        FileChooser chooser = new FileChooser();
+        chooser.setTitle(says);
+        chooser.getExtensionFilters().add(new ExtensionFilter(says, "*" + ending));
+        chooser.setInitialFileName(suggested + ending);
+        return Optional.ofNullable(chooser.showSaveDialog(owner))
+            .map(File::toPath)
+            .map(file -> ending(file, ending));
+      }
     };
   }
 
@@ -47,6 +60,11 @@ interface FileDialogs {
             new ExtensionFilter("Job", "*.cog.json"),
             new ExtensionFilter("Card", "*.txt"));
     return chooser;
+  }
+
+  private static Path ending(Path file, String ending) {
+    boolean has = file.toString().toLowerCase(Locale.ROOT).endsWith(ending);
+    return has ? file : file.resolveSibling(file.getFileName() + ending);
   }
 
   /** A name without a known ending becomes a job file. */

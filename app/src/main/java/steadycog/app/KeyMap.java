@@ -33,7 +33,8 @@ final class KeyMap extends StackPane {
               new Entry("space, 0", "run or stop the crank; back to the marks")),
           List.of(
               new Entry("Ctrl+L, Esc", "to the train line, back to the drawing"),
-              new Entry("Ctrl+1 2 3 4", "lay out; drive & hold; find teeth; shift plan"),
+              new Entry(
+                  "Ctrl+1 \u2026 5", "lay out; drive & hold; find teeth; shift plan; cut sheet"),
               new Entry("Enter, C", "a candidate to the bench; keep it to compare"),
               new Entry("Ctrl+Z", "undo"),
               new Entry("Ctrl+Shift+Z", "redo (also Ctrl+Y)"),

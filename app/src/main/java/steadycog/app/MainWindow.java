@@ -23,6 +23,7 @@ import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import org.jspecify.annotations.Nullable;
 import steadycog.app.crank.CrankBar;
+import steadycog.app.cut.CutStation;
 import steadycog.app.desk.Desk;
 import steadycog.app.desk.Preferences;
 import steadycog.app.desk.Station;
@@ -50,6 +51,8 @@ public final class MainWindow extends StackPane {
   private Optional<FindStation> find = Optional.empty();
 
   private Optional<ShiftStation> shift = Optional.empty();
+
+  private Optional<CutStation> cut = Optional.empty();
 
   private final Label noticeText = new Label();
   private final HBox notice = new HBox();
@@ -83,16 +86,25 @@ public final class MainWindow extends StackPane {
             station -> {
               boolean finding = station == Station.FIND_TEETH;
               boolean shifting = station == Station.SHIFT_PLAN;
+              boolean cutting = station == Station.CUT_SHEET;
               if (finding && find.isEmpty()) {
                 find = Optional.of(added(new FindStation(desk), stations, frame));
               }
               if (shifting && shift.isEmpty()) {
                 shift = Optional.of(added(new ShiftStation(desk), stations, frame));
               }
+              if (cutting && cut.isEmpty()) {
+                cut = Optional.of(added(new CutStation(desk, dialogs), stations, frame));
+              }
+              cut.ifPresent(shown -> Look.show(shown, cutting));
+              if (cutting) {
+                // Or the first field would be typed over by the next key.
+                cut.ifPresent(CutStation::requestFocus);
+              }
               find.ifPresent(shown -> Look.show(shown, finding));
               shift.ifPresent(shown -> Look.show(shown, shifting));
-              Look.show(middle, !finding && !shifting);
-              Look.show(crank, !finding && !shifting);
+              Look.show(middle, !finding && !shifting && !cutting);
+              Look.show(crank, !finding && !shifting && !cutting);
               leaveHidden();
             });
     desk.refusalProperty()
@@ -241,6 +253,7 @@ public final class MainWindow extends StackPane {
       case DIGIT2, NUMPAD2 -> () -> desk.stationProperty().set(Station.DRIVE_AND_HOLD);
       case DIGIT3, NUMPAD3 -> () -> desk.stationProperty().set(Station.FIND_TEETH);
       case DIGIT4, NUMPAD4 -> () -> desk.stationProperty().set(Station.SHIFT_PLAN);
+      case DIGIT5, NUMPAD5 -> () -> desk.stationProperty().set(Station.CUT_SHEET);
       case PLUS, EQUALS, ADD -> () -> resizeText(1);
       case MINUS, SUBTRACT -> () -> resizeText(-1);
       case PAGE_DOWN -> () -> showNext(1);

@@ -5,10 +5,12 @@ import static org.mockito.Mockito.mock;
 import java.nio.file.Path;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
+import javafx.event.ActionEvent;
 import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.TextArea;
+import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
@@ -77,6 +79,17 @@ abstract class InWindow {
 
   void type(String card) {
     robot.clickOn("#train-line").write(card);
+    settle();
+  }
+
+  /** Types over a field and takes it with Enter, wherever it is scrolled to. */
+  void enter(String id, String words) {
+    TextField field = find(id, TextField.class);
+    robot.interact(
+        () -> {
+          field.setText(words);
+          field.fireEvent(new ActionEvent());
+        });
     settle();
   }
 

@@ -4,12 +4,10 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
-import javafx.event.ActionEvent;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Labeled;
-import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
@@ -23,17 +21,6 @@ class LossWindowTest extends InWindow {
       planetary sun 12/- planet 18=18 x3 ring 48/51
       drive sun 3000 rpm 0.01 Nm; hold ring1; take ring2
       """;
-
-  /** Types over a field and takes it with Enter, wherever the ledger is scrolled to. */
-  private void enter(String id, String words) {
-    TextField field = find(id, TextField.class);
-    robot.interact(
-        () -> {
-          field.setText(words);
-          field.fireEvent(new ActionEvent());
-        });
-    settle();
-  }
 
   @Test
   void lossesAreChosenTypedAndTakenBack() throws Exception {

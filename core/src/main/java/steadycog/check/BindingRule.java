@@ -17,6 +17,9 @@ final class BindingRule extends PairRule {
   Optional<Finding> check(Train train, Mesh mesh) {
     Optional<MeshFigures> figures =
         train.sizes().unstated() ? Optional.empty() : MeshFigures.of(train, mesh);
+    if (figures.filter(f -> !f.pair().runs()).isPresent()) {
+      return figures.map(f -> tooNear(train, mesh, f));
+    }
     return figures
         .filter(f -> f.play() < -FILM_MM)
         .map(
@@ -28,6 +31,17 @@ final class BindingRule extends PairRule {
                     .with("overlap", rounded(-f.play(), 3) + " mm")
                     .with("play", rounded(f.play(), 3))
                     .curedBy(cures(train, mesh, f)));
+  }
+
+  private static Finding tooNear(Train train, Mesh mesh, MeshFigures figures) {
+    double least = figures.pair().leastDistance() * figures.moduleMm();
+    return finding("binding", Severity.ERROR, mesh)
+        .with("one", mesh.a())
+        .with("two", mesh.b())
+        .with("distance", rounded(figures.distance(), 3) + " mm")
+        .with("least", rounded(least, 3) + " mm")
+        .curedBy(cures(train, mesh, figures))
+        .worded("near");
   }
 
   /** Axes where they would be without a stated distance, or teeth shifted to reach it. */

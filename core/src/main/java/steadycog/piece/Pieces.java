@@ -61,6 +61,20 @@ public record Pieces(List<Piece> all, List<String> left) {
     return new Maker(train, layout, chord).make();
   }
 
+  /**
+   * The toothed line of a wheel as it is made, about its own axis, a tooth (of a ring a space) to
+   * the right, in mm: with what clearance and offsets take off its flanks.
+   */
+  public static Outline teeth(Train train, PlacedWheel wheel, double chord) {
+    double module = Drives.moduleMm(train);
+    Member member =
+        train.members().stream().filter(m -> m.id().equals(wheel.id())).findFirst().orElseThrow();
+    Detail detail = Detail.within(wheel.teeth(), wheel.cut(), chord / module);
+    double normal = Blank.of(train, member).flankMm() / module;
+    double thinning = normal / Math.cos(wheel.cut().rack().pressureAngle());
+    return wheel.outline(detail, thinning).scaled(module);
+  }
+
   /** Those of {@code member}'s body; all if it is empty. */
   public List<Piece> of(Optional<MemberId> member) {
     return member
@@ -270,7 +284,8 @@ public record Pieces(List<Piece> all, List<String> left) {
     }
 
     private Region body(PlacedWheel wheel, double turned, double outside) {
-      Region teeth = new Region(List.of(teeth(wheel)), List.of()).placed(turned, 0, 0);
+      Region teeth =
+          new Region(List.of(Pieces.teeth(train, wheel, chord)), List.of()).placed(turned, 0, 0);
       return teeth.with(wheel.teeth().internal() ? Region.disc(outside * moduleMm) : hole(wheel));
     }
 
@@ -286,13 +301,6 @@ public record Pieces(List<Piece> all, List<String> left) {
           .bore()
           .map(bore -> Bores.hole(bore, room, chord))
           .orElse(new Region(List.of(), List.of()));
-    }
-
-    private Outline teeth(PlacedWheel wheel) {
-      Detail detail = Detail.within(wheel.teeth(), wheel.cut(), chord / moduleMm);
-      double normal = blank(wheel.id()).flankMm() / moduleMm;
-      double thinning = normal / Math.cos(wheel.cut().rack().pressureAngle());
-      return wheel.outline(detail, thinning).scaled(moduleMm);
     }
 
     /** A plate with a pin for each planet, at the bottom. */

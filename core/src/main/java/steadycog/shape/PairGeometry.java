@@ -127,8 +127,17 @@ public record PairGeometry(
 
   /** The working pressure angle in radians: the rack's at the standard distance. */
   public double working() {
-    double bases = internal() ? base(gear) - base(pinion) : base(gear) + base(pinion);
-    return acos(bases / centreDistance);
+    return acos(leastDistance() / centreDistance);
+  }
+
+  /** The distance below which no flank lies on another, in modules: base circles side by side. */
+  public double leastDistance() {
+    return internal() ? base(gear) - base(pinion) : base(gear) + base(pinion);
+  }
+
+  /** Whether flanks can lie on each other at this distance. */
+  public boolean runs() {
+    return centreDistance > leastDistance();
   }
 
   private double base(Teeth teeth) {

@@ -8,10 +8,14 @@ import org.locationtech.jts.algorithm.MinimumBoundingCircle;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.GeometryFactory;
 import steadycog.piece.Blank;
+import steadycog.shape.Axes;
 import steadycog.shape.Drives;
+import steadycog.shape.Envelope;
 import steadycog.shape.FaceLayout;
 import steadycog.shape.Placed;
+import steadycog.shape.PlacedCarrier;
 import steadycog.train.Member;
+import steadycog.train.Part;
 import steadycog.train.Train;
 
 /**
@@ -30,44 +34,57 @@ public record Box(double width, double height, double length, double diameter) {
 
   public static Box of(Train train, FaceLayout layout) {
     double module = Drives.moduleMm(train);
-    double[] box = layout.bounds();
-    List<Coordinate> rims = new ArrayList<>();
-    for (Placed body : layout.bodies()) {
-      double x = body.orbit().map(Placed.Orbit::x).orElse(body.x());
-      double y = body.orbit().map(Placed.Orbit::y).orElse(body.y());
-      double radius = Math.hypot(body.x() - x, body.y() - y) + body.bodyRadius();
-      for (int k = 0; k < SAMPLES; k++) {
-        double angle = 2 * Math.PI * k / SAMPLES;
-        rims.add(new Coordinate(x + radius * Math.cos(angle), y + radius * Math.sin(angle)));
-      }
-    }
-    double radius =
-        new MinimumBoundingCircle(
-                new GeometryFactory().createMultiPointFromCoords(rims.toArray(Coordinate[]::new)))
-            .getRadius();
+    Envelope around = Envelope.of(train, layout);
     return new Box(
-        (box[2] - box[0]) * module,
-        (box[3] - box[1]) * module,
+        around.width() * module,
+        around.height() * module,
         length(train, layout, module),
-        2 * radius * module);
+        2 * radius(around) * module);
   }
 
+  private static double radius(Envelope around) {
+    List<Coordinate> rims = new ArrayList<>();
+    for (Envelope.Swept circle : around.circles()) {
+      for (int k = 0; k < SAMPLES; k++) {
+        double angle = 2 * Math.PI * k / SAMPLES;
+        rims.add(
+            new Coordinate(
+                circle.x() + circle.radius() * Math.cos(angle),
+                circle.y() + circle.radius() * Math.sin(angle)));
+      }
+    }
+    return new MinimumBoundingCircle(
+            new GeometryFactory().createMultiPointFromCoords(rims.toArray(Coordinate[]::new)))
+        .getRadius();
+  }
+
+  /** Sets in line stand behind each other; wheels on parallel shafts share their planes. */
   private static double length(Train train, FaceLayout layout, double module) {
+    if (!train.hasSeveralSets()) {
+      return depth(train, train.members(), layout, module);
+    }
+    Axes inLine = Axes.of(train);
+    Map<Integer, Double> lines = new TreeMap<>();
+    for (Part part : train.parts()) {
+      int line = inLine.of(part.shafts().getFirst());
+      lines.merge(line, depth(train, part.members(), layout, module), Double::sum);
+    }
+    return lines.values().stream().mapToDouble(depth -> depth).max().orElse(0);
+  }
+
+  private static double depth(Train train, List<Member> members, FaceLayout layout, double module) {
     Map<Integer, Double> planes = new TreeMap<>();
+    double plates = 0;
     for (Placed body : layout.bodies()) {
-      for (Member member : train.members()) {
-        if (member.id().equals(body.id()) && member.teeth().isPresent()) {
+      for (Member member : members) {
+        boolean here = member.id().equals(body.id());
+        if (here && member.teeth().isPresent()) {
           planes.merge(body.plane(), Blank.of(train, member).widthMm(), Math::max);
         }
+        plates += here && body instanceof PlacedCarrier ? PLATE * module : 0;
       }
     }
     double sum = planes.values().stream().mapToDouble(width -> width).sum();
-    double gaps = Math.max(0, planes.size() - 1) * Blank.ROW_GAP * module;
-    return sum + gaps + layout.carriers().size() * PLATE * module;
-  }
-
-  /** The larger side of the block. */
-  public double side() {
-    return Math.max(width, height);
+    return sum + Math.max(0, planes.size() - 1) * Blank.ROW_GAP * module + plates;
   }
 }

@@ -53,7 +53,7 @@ public record LostMotion(MemberId output, List<Share> shares) {
       if (carried == 0) {
         continue;
       }
-      if (own.isEmpty()) {
+      if (own.filter(f -> Double.isFinite(f.play())).isEmpty()) {
         return Optional.empty();
       }
       double slip = Math.max(0, own.get().playAt(mesh.a())) * mesh.teethA().count();

@@ -16,7 +16,8 @@ import steadycog.train.Train;
  * @param standard centre distance without shift
  * @param distance centre distance at which it runs
  * @param play between flanks, at right angles to them: by centre distance, clearance and offsets;
- *     negative where they bind
+ *     negative where they bind; not a number where the axes stand too near for any flank to lie on
+ *     another
  * @param tipClearance least room between tips and roots
  */
 public record MeshFigures(
@@ -49,7 +50,7 @@ public record MeshFigures(
             module,
             both * module / 2,
             pair.centreDistance() * module,
-            pair.play() * module + 2 * flanks,
+            pair.runs() ? pair.play() * module + 2 * flanks : Double.NaN,
             pair.tipClearance() * module));
   }
 

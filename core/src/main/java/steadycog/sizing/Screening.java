@@ -141,14 +141,16 @@ public record Screening(List<ToothLoad> loads) {
       double force = torque / radius / contacts * uneven;
       double width = width(mesh);
       Optional<Double> pressure =
-          figures.map(
-              f -> {
-                double sine = Math.sin(f.pair().working());
-                double one = f.workingRadius(mesh.pinion()) * sine;
-                double other = f.workingRadius(mesh.gear()) * sine;
-                double bent = mesh.internal() ? 1 / one - 1 / other : 1 / one + 1 / other;
-                return hertz(mesh, force / Math.cos(f.pair().working()) / width, bent);
-              });
+          figures
+              .map(
+                  f -> {
+                    double sine = Math.sin(f.pair().working());
+                    double one = f.workingRadius(mesh.pinion()) * sine;
+                    double other = f.workingRadius(mesh.gear()) * sine;
+                    double bent = mesh.internal() ? 1 / one - 1 / other : 1 / one + 1 / other;
+                    return hertz(mesh, force / Math.cos(f.pair().working()) / width, bent);
+                  })
+              .filter(Double::isFinite);
       return new ToothLoad(
           mesh,
           train.kind(mesh),

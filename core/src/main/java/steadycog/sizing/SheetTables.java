@@ -20,6 +20,9 @@ import steadycog.train.Train;
 
 /** Puts a cut sheet into tables, lengths in the unit that is asked for. */
 public final class SheetTables {
+  /** Where teeth that cannot run have no value. */
+  private static final String NONE = "\u2013";
+
   private static final int MM_DECIMALS = 3;
   private static final int INCH_DECIMALS = 4;
 
@@ -68,6 +71,10 @@ public final class SheetTables {
             + length(box.diameter())
             + " "
             + unit.symbol());
+    if (train.sizes().clearance().unstated() && !sheet.meshes().isEmpty()) {
+      lines.add(
+          "No clearance is chosen: teeth touch on both flanks, holes are as wide as their shafts");
+    }
     sheet
         .lostMotion()
         .ifPresent(
@@ -202,15 +209,20 @@ public final class SheetTables {
     rows.add(load("contacts that share it", "", l -> Cell.of(Integer.toString(l.contacts()))));
     rows.add(load("pitch-line speed", "m/s", l -> optional(l.speed())));
     rows.add(load("bending, first", "MPa", l -> optional(l.a().map(Bending::stress))));
-    rows.add(load("times to bear", "\u00d7", l -> factor(l.a().map(Bending::factor))));
+    rows.add(load("it bears", "\u00d7 load", l -> factor(l.a().map(Bending::factor))));
     rows.add(load("bending, second", "MPa", l -> optional(l.b().map(Bending::stress))));
-    rows.add(load("times to bear", "\u00d7", l -> factor(l.b().map(Bending::factor))));
+    rows.add(load("it bears", "\u00d7 load", l -> factor(l.b().map(Bending::factor))));
     rows.add(load("pressure", "MPa", l -> optional(l.pressure())));
-    rows.add(load("times to bear", "\u00d7", l -> factor(l.pressureFactor())));
+    rows.add(load("it bears", "\u00d7 load", l -> factor(l.pressureFactor())));
     return new SheetTable(
         "Strength, a screening",
         sheet.screening().loads().stream().map(l -> name(l.mesh().a(), l.mesh().b())).toList(),
-        rows);
+        rows.stream().filter(SheetTables::says).toList());
+  }
+
+  /** Whether any column has a value. */
+  private static boolean says(Row row) {
+    return row.cells().stream().anyMatch(cell -> !cell.text().isEmpty());
   }
 
   private Row load(String label, String of, Function<ToothLoad, Cell> cell) {
@@ -250,6 +262,9 @@ public final class SheetTables {
   }
 
   private static Cell significant(double value) {
+    if (!Double.isFinite(value)) {
+      return Cell.NONE;
+    }
     boolean nothing = Math.abs(value) < 1e-9;
     return Cell.of(nothing ? "0" : Figures.significant(value, 3));
   }
@@ -260,6 +275,9 @@ public final class SheetTables {
   }
 
   private static String fixed(double value, int decimals) {
+    if (!Double.isFinite(value)) {
+      return NONE;
+    }
     double rounded = Math.abs(value) < 0.5 * Math.pow(10, -decimals) ? 0 : value;
     return Figures.typeset(String.format(Locale.ROOT, "%." + decimals + "f", rounded));
   }

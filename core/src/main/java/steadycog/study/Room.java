@@ -5,9 +5,15 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.apache.commons.numbers.fraction.BigFraction;
+import steadycog.check.Checks;
+import steadycog.number.Exact;
+import steadycog.shape.Envelope;
 import steadycog.shape.FaceLayout;
+import steadycog.train.MemberId;
 import steadycog.train.Parallel;
 import steadycog.train.Parallel.Link;
+import steadycog.train.Planetary;
+import steadycog.train.Roles;
 import steadycog.train.Teeth;
 import steadycog.train.Train;
 
@@ -30,10 +36,15 @@ public record Room(Kind kind, Train train, double width, double height, int plan
     /** One pair, with an idler where the output must turn the same way. */
     FEWEST_WHEELS,
     /** Two pairs with the fewest teeth, with an idler where the output must turn the other way. */
-    COMPOUND
+    COMPOUND,
+    /** The smallest set of sun, planets and ring that assembles. */
+    PLANETARY
   }
 
   private static final int SMALLEST = 17;
+  private static final int SMALLEST_IN_SET = 12;
+  private static final int LARGEST_SUN = 60;
+  private static final int PLANETS = 3;
   private static final int LARGEST_PINION = 40;
   private static final int LARGEST = 200;
   private static final int LARGEST_OF_PAIR = 2_000;
@@ -64,6 +75,7 @@ public record Room(Kind kind, Train train, double width, double height, int plan
     rooms.add(of(Kind.THIS, study.train(), study.layout()));
     pair(size, same).ifPresent(train -> rooms.add(of(Kind.FEWEST_WHEELS, train)));
     compound(size, same).ifPresent(train -> rooms.add(of(Kind.COMPOUND, train)));
+    planetary(size, same).ifPresent(train -> rooms.add(of(Kind.PLANETARY, train)));
     return List.copyOf(rooms);
   }
 
@@ -72,9 +84,9 @@ public record Room(Kind kind, Train train, double width, double height, int plan
   }
 
   private static Room of(Kind kind, Train train, FaceLayout layout) {
-    double[] box = layout.bounds();
+    Envelope around = Envelope.of(train, layout);
     long planes = layout.bodies().stream().mapToInt(body -> body.plane()).distinct().count();
-    return new Room(kind, train, box[2] - box[0], box[3] - box[1], (int) planes);
+    return new Room(kind, train, around.width(), around.height(), (int) planes);
   }
 
   /** The smallest pair of at least {@value #SMALLEST} teeth with this ratio. */
@@ -132,6 +144,37 @@ public record Room(Kind kind, Train train, double width, double height, int plan
       }
     }
     return best;
+  }
+
+  /**
+   * Sun, {@value #PLANETS} planets and ring with this ratio: the ring held, or the carrier where
+   * the output turns the other way. The sun is driven to gear down, else taken off.
+   */
+  private static Optional<Train> planetary(BigFraction size, boolean same) {
+    boolean down = size.compareTo(BigFraction.ONE) >= 0;
+    BigFraction ringOverSun = (down ? size : size.reciprocal()).subtract(same ? 1 : 0);
+    for (int sun = SMALLEST_IN_SET; sun <= LARGEST_SUN; sun++) {
+      BigFraction ring = ringOverSun.multiply(sun);
+      if (!Exact.isWhole(ring) || ring.bigDecimalValue().intValue() > LARGEST) {
+        continue;
+      }
+      int rings = ring.getNumerator().intValueExact();
+      int planet = (rings - sun) / 2;
+      Planetary set = Planetary.of("", sun, Math.max(1, planet), PLANETS, Math.max(1, rings));
+      boolean whole = (rings - sun) % 2 == 0 && planet >= SMALLEST_IN_SET;
+      if (whole && Checks.trouble(set).isEmpty()) {
+        MemberId in = set.sunId(0);
+        MemberId out = same ? set.carrierId() : set.ringId(0);
+        MemberId held = same ? set.ringId(0) : set.carrierId();
+        Train train = Train.of(List.of(set));
+        return Optional.of(
+            train.withRoles(
+                down
+                    ? Roles.between(in, List.of(held), out)
+                    : Roles.between(out, List.of(held), in)));
+      }
+    }
+    return Optional.empty();
   }
 
   /** A chain of meshes in which wheel {@code keyed} (none for 0) is keyed to the one before it. */

@@ -119,6 +119,7 @@ class FindingsTest {
               + "efficiency p.sun-planet 0.36 p.planet-ring 0.18 q.disc-ring 0.9 s.flex-circular"
               + " 0.26",
           "parallel 20 ~ 40; module 2 mm; distance A-B 59 mm",
+          "parallel 14 ~ 33i; module 1 mm; distance A-B 8.8 mm",
           "parallel 12 ~ 40; module 1 mm; bore A 8 mm",
           "parallel 12 ~ 40; module 1 mm; bore A 9 mm key; clearance printed",
           "parallel 20 ~ 40; module 1 mm; material pla; drive A 5 Nm; take B",

@@ -225,6 +225,11 @@ public final class Desk {
     changeTrain(train -> train.sized(pitch));
   }
 
+  /** Says something else about sizes. */
+  public void resize(UnaryOperator<Train> change) {
+    changeTrain(change);
+  }
+
   /** Says something else about the losses of meshes. */
   public void lose(UnaryOperator<Losses> change) {
     changeTrain(train -> train.withLosses(change.apply(train.losses())));

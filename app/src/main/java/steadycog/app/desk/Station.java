@@ -9,7 +9,9 @@ public enum Station {
   /** Tooth counts for a ratio. */
   FIND_TEETH("Find teeth"),
   /** Brakes, clutches and the states that they make. */
-  SHIFT_PLAN("Shift plan");
+  SHIFT_PLAN("Shift plan"),
+  /** Sizes, play, strength, and files for the shop. */
+  CUT_SHEET("Cut sheet");
 
   private final String title;
 

@@ -2,13 +2,10 @@ package steadycog.app.ledger;
 
 import java.util.List;
 import java.util.Optional;
-import javafx.geometry.HPos;
 import javafx.geometry.Pos;
-import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
-import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import steadycog.app.desk.Bench;
@@ -16,7 +13,6 @@ import steadycog.app.desk.Desk;
 import steadycog.app.look.Later;
 import steadycog.app.look.Look;
 import steadycog.notation.PitchText;
-import steadycog.number.Figures;
 import steadycog.number.Unit;
 import steadycog.study.Room;
 import steadycog.train.Pitch;
@@ -56,11 +52,8 @@ final class RoomPanel extends VBox {
     module.setText(pitch.map(Pitch::statement).orElse(""));
     HBox head = new HBox(10, title, module);
     head.setAlignment(Pos.BASELINE_LEFT);
-    GridPane table = new GridPane(14, 3);
-    table.addRow(0, head(""), head("wheels"), head("deep"), head("box"), head("area"), head(""));
-    for (int k = 0; k < rooms.size(); k++) {
-      addRoom(table, k + 1, rooms.get(k), rooms.getFirst().area(), scale);
-    }
+    RoomTable table = new RoomTable(desk);
+    table.show(rooms, scale);
     getChildren().addAll(head, table);
   }
 
@@ -78,46 +71,5 @@ final class RoomPanel extends VBox {
           show();
         });
     return field;
-  }
-
-  private void addRoom(GridPane table, int row, Room room, double own, double scale) {
-    table.addRow(
-        row,
-        new Label(words(room.kind())),
-        figure(Integer.toString(room.wheels())),
-        figure(Integer.toString(room.planes())),
-        figure(size(room.width() * scale) + " \u00d7 " + size(room.height() * scale)),
-        figure(Math.round(100 * room.area() / own) + "\u2009%"));
-    if (room.kind() != Room.Kind.THIS) {
-      Button look = Look.styled(new Button("try it"), "cure");
-      look.setTooltip(new Tooltip("Put this arrangement on the bench as a train of its own"));
-      look.setOnAction(e -> desk.tryVariant(words(room.kind()), room.train()));
-      table.add(look, 5, row);
-    }
-  }
-
-  private static String size(double length) {
-    return Figures.significant(length, 3);
-  }
-
-  private static String words(Room.Kind kind) {
-    return switch (kind) {
-      case THIS -> "this train";
-      case FEWEST_WHEELS -> "fewest wheels";
-      case COMPOUND -> "compound";
-    };
-  }
-
-  private static Label head(String text) {
-    Label label = Look.label(text, "ledger-head");
-    GridPane.setHalignment(label, HPos.RIGHT);
-    return label;
-  }
-
-  private static Label figure(String text) {
-    Label label = new Label(text);
-    label.setAlignment(Pos.CENTER_RIGHT);
-    GridPane.setHalignment(label, HPos.RIGHT);
-    return label;
   }
 }

@@ -110,9 +110,17 @@ public final class CutSheetJson {
   private static void add(ObjectNode node, MeshFigures mesh) {
     node.putArray("between").add(mesh.mesh().a().toString()).add(mesh.mesh().b().toString());
     node.put("distanceMm", mesh.distance()).put("standardDistanceMm", mesh.standard());
-    node.put("workingAngle", mesh.workingAngle()).put("contactRatio", mesh.contactRatio());
-    node.put("playMm", mesh.play() + 0.0).put("playAroundMm", mesh.playAround() + 0.0);
+    boolean runs = mesh.pair().runs();
+    StudyJson.putNumber(node, "workingAngle", known(runs, mesh.workingAngle()));
+    StudyJson.putNumber(node, "contactRatio", known(runs, mesh.contactRatio()));
+    StudyJson.putNumber(node, "playMm", known(runs, mesh.play()));
+    StudyJson.putNumber(node, "playAroundMm", known(runs, mesh.playAround()));
     node.put("tipClearanceMm", mesh.tipClearance());
+  }
+
+  /** A value that a pair has only where it runs. */
+  private static Optional<Double> known(boolean runs, double value) {
+    return runs && Double.isFinite(value) ? Optional.of(value) : Optional.empty();
   }
 
   private static void add(ObjectNode node, ToothLoad load) {

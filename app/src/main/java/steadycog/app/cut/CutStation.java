@@ -1,0 +1,367 @@
+package steadycog.app.cut;
+
+import java.util.List;
+import java.util.Optional;
+import javafx.css.PseudoClass;
+import javafx.geometry.Pos;
+import javafx.geometry.VPos;
+import javafx.scene.Node;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import steadycog.app.desk.Bench;
+import steadycog.app.desk.Desk;
+import steadycog.app.ledger.FindingRow;
+import steadycog.app.ledger.RoomTable;
+import steadycog.app.look.Later;
+import steadycog.app.look.Look;
+import steadycog.app.look.Sign;
+import steadycog.check.Finding;
+import steadycog.format.pdf.CutSheetPdf;
+import steadycog.shape.Drives;
+import steadycog.sizing.CutSheet;
+import steadycog.sizing.MeshFigures;
+import steadycog.sizing.SheetTable;
+import steadycog.sizing.SheetTable.Field;
+import steadycog.sizing.SheetTables;
+import steadycog.sizing.ToothLoad;
+import steadycog.sizing.WheelFigures;
+import steadycog.study.NamedStudy;
+import steadycog.study.Room;
+import steadycog.study.Study;
+import steadycog.train.MemberId;
+import steadycog.train.Mesh;
+import steadycog.train.Train;
+
+/**
+ * The cut sheet: what counts become in mm, to type over where it can be chosen; teeth as they are
+ * made, magnified; a first look at strength; files for the shop; and a gear in hand identified.
+ */
+public final class CutStation extends HBox {
+  private static final PseudoClass ALARM = PseudoClass.getPseudoClass("alarm");
+  private static final double RIGHT_WIDTH = 372;
+
+  /** The bar beside the tables and the room round them. */
+  private static final double SCROLL_ROOM = 40;
+
+  private static final double MESH_HEIGHT = 206;
+
+  /** Findings that sizes bring about or cure. */
+  private static final List<String> CODES =
+      List.of(
+          "binding",
+          "bore-wall",
+          "tooth-strength",
+          "undercut",
+          "contact-ratio",
+          "interference",
+          "internal-interference",
+          "reverted-closure",
+          "tall-planet");
+
+  private final Desk desk;
+  private final SizeEdits edits;
+  private final SizeBar sizes;
+  private final Label empty =
+      Look.label(
+          "Put a train on the bench first: diameters, centre distances and play will stand here.",
+          "soft");
+  private final VBox summary = new VBox(1);
+  private final SheetGrid wheels = new SheetGrid("sheet-wheels", new WheelHand());
+  private final SheetGrid meshes = new SheetGrid("sheet-meshes", new MeshHand());
+  private final SheetGrid strength = new SheetGrid("sheet-strength", new MeshHand());
+  private final SheetGrid bearings = new SheetGrid("sheet-bearings", new SheetGrid.Hand() {});
+  private final CheckBox shifting = new CheckBox("shift teeth to a distance typed over");
+  private final Label screening = Look.label(CutSheetPdf.SCREENING, "caution");
+  private final VBox findings = new VBox(4);
+  private final Label roomTitle = Look.label("", "caption");
+  private final RoomTable rooms;
+  private final VBox room;
+  private final MeshView view = new MeshView();
+  private final Label viewTitle = Look.label("", "caption");
+  private final FilesPanel files;
+  private final VBox meshBox;
+  private final VBox teeth;
+  private final VBox tables;
+  private Optional<Shown> shown = Optional.empty();
+  private Optional<MemberId> seen = Optional.empty();
+  private int mesh;
+
+  /** What is in view. */
+  private record Shown(Study study, CutSheet sheet) {}
+
+  public CutStation(Desk desk, AskFile ask) {
+    super(8);
+    this.desk = desk;
+    setId("cut-station");
+    edits = new SizeEdits(desk);
+    sizes = new SizeBar(desk, edits);
+    files = new FilesPanel(desk, ask);
+    rooms = new RoomTable(desk);
+    room = new VBox(3, roomTitle, rooms);
+    empty.setWrapText(true);
+    screening.setWrapText(true);
+    shifting.setSelected(true);
+    shifting.setTooltip(
+        new Tooltip("Else the axes are put there as they are, and the play shows what that gives"));
+    HBox distance = new HBox(shifting);
+    distance.setAlignment(Pos.CENTER_LEFT);
+    meshBox = new VBox(4, meshes, distance);
+    tables =
+        Look.styled(
+            new VBox(
+                10,
+                summary,
+                wheels,
+                beside(meshBox, strength),
+                screening,
+                beside(bearings, room),
+                findings),
+            "panel",
+            "cut-tables");
+    ScrollPane scroll = new ScrollPane(tables);
+    scroll.setFitToWidth(true);
+    for (Region wide : List.of(summary, screening, findings)) {
+      wide.maxWidthProperty().bind(scroll.widthProperty().subtract(SCROLL_ROOM));
+    }
+    tables.minHeightProperty().bind(scroll.heightProperty().subtract(2));
+    VBox.setVgrow(scroll, Priority.ALWAYS);
+    VBox left = new VBox(8, sizes, empty, scroll);
+    HBox.setHgrow(left, Priority.ALWAYS);
+    left.setMinWidth(0);
+    view.setPrefHeight(MESH_HEIGHT);
+    view.setMinHeight(MESH_HEIGHT);
+    teeth = Look.styled(new VBox(4, viewTitle, view), "panel", "working");
+    VBox right = new VBox(8, teeth, files, new IdentifyPanel(desk));
+    ScrollPane side = Look.styled(new ScrollPane(right), "side-scroll");
+    side.setFitToWidth(true);
+    side.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+    desk.preferencesProperty()
+        .subscribe(
+            preferences -> {
+              side.setMinWidth(RIGHT_WIDTH * preferences.zoom());
+              side.setPrefWidth(RIGHT_WIDTH * preferences.zoom());
+            });
+    getChildren().addAll(left, side);
+    Later later = Later.nextFrame(this::show);
+    desk.benchProperty().addListener(o -> later.ask());
+    desk.preferencesProperty().addListener(o -> later.ask());
+    desk.selectionProperty().addListener(o -> later.ask());
+    setFocusTraversable(true);
+    visibleProperty().addListener(o -> show());
+    show();
+  }
+
+  /** Side by side where there is room. */
+  private static FlowPane beside(Node... nodes) {
+    FlowPane pane = new FlowPane(36, 10, nodes);
+    pane.setRowValignment(VPos.TOP);
+    return pane;
+  }
+
+  /** Works the sheet out; only while it is looked at. */
+  private void show() {
+    if (!isVisible()) {
+      return;
+    }
+    Optional<Bench> bench = desk.bench();
+    boolean any = bench.isPresent();
+    Look.show(empty, !any);
+    Look.show(sizes, any);
+    tables.setVisible(any);
+    Look.show(files, any);
+    Look.show(teeth, any);
+    shown = bench.map(this::worked);
+    shown.ifPresent(this::fill);
+  }
+
+  /** In the state in view; loads are the largest of all states. */
+  private Shown worked(Bench bench) {
+    Train whole = bench.card().train();
+    CutSheet sheet =
+        whole.shifts().states().isEmpty()
+            ? bench.study().cutSheet()
+            : NamedStudy.of("", whole).cutSheet();
+    return new Shown(bench.study(), sheet);
+  }
+
+  private void fill(Shown now) {
+    Train train = now.study.train();
+    SheetTables all = new SheetTables(train, now.sheet, desk.preferences().length());
+    sizes.show(desk.bench().orElseThrow().card().train(), Optional.of(now.sheet.box()));
+    chooseMesh(now);
+    summary.getChildren().clear();
+    for (String line : all.summary()) {
+      Label label = new Label(line);
+      label.setWrapText(true);
+      summary.getChildren().add(label);
+    }
+    if (now.sheet.wheels().isEmpty()) {
+      Label none = Look.label(noInvolutes(), "soft");
+      none.setWrapText(true);
+      summary.getChildren().add(none);
+    }
+    int wheel = indexOf(now.sheet.wheels(), desk.selection());
+    wheels.show(
+        all.wheels(), now.sheet.wheels().stream().map(w -> Sign.shortName(w.id())).toList(), wheel);
+    meshes.show(all.meshes(), now.sheet.meshes().stream().map(m -> name(m.mesh())).toList(), mesh);
+    Look.show(meshBox, !now.sheet.meshes().isEmpty());
+    SheetTable loads = all.strength();
+    List<ToothLoad> loaded = now.sheet.screening().loads();
+    strength.show(
+        loads,
+        loaded.stream().map(load -> name(load.mesh())).toList(),
+        loaded.size() == now.sheet.meshes().size() ? mesh : -1);
+    Look.show(screening, !loads.columns().isEmpty());
+    bearings.show(
+        all.bearings(),
+        now.sheet.bearings().stream()
+            .map(b -> (b.planet() ? "pin of " : "shaft of ") + Sign.shortName(b.member()))
+            .toList(),
+        -1);
+    showRooms(now.study);
+    showFindings(now.study.findings());
+    showTeeth(now, all);
+    files.show(now.study);
+  }
+
+  private static String name(Mesh mesh) {
+    return Sign.shortName(mesh.a()) + " ~ " + Sign.shortName(mesh.b());
+  }
+
+  private static String noInvolutes() {
+    return "No involute wheels here: sizes of pins, discs and flexsplines stand on the card. Their"
+        + " outlines and solids can be written on the right.";
+  }
+
+  private static int indexOf(List<WheelFigures> wheels, Optional<MemberId> member) {
+    for (int k = 0; k < wheels.size(); k++) {
+      if (member.isPresent() && wheels.get(k).id().equals(member.get())) {
+        return k;
+      }
+    }
+    return -1;
+  }
+
+  /** The mesh of a wheel that has just been chosen, else the one that was in view. */
+  private void chooseMesh(Shown now) {
+    List<MeshFigures> all = now.sheet.meshes();
+    mesh = Math.clamp(mesh, 0, Math.max(0, all.size() - 1));
+    Optional<MemberId> chosen = desk.selection();
+    boolean fresh = !chosen.equals(seen);
+    seen = chosen;
+    boolean touches =
+        chosen.isPresent() && !all.isEmpty() && all.get(mesh).mesh().touches(chosen.get());
+    if (fresh && chosen.isPresent() && !touches) {
+      for (int k = all.size() - 1; k >= 0; k--) {
+        mesh = all.get(k).mesh().touches(chosen.get()) ? k : mesh;
+      }
+    }
+  }
+
+  private void showTeeth(Shown now, SheetTables all) {
+    Optional<MeshFigures> chosen =
+        now.sheet.meshes().isEmpty() ? Optional.empty() : Optional.of(now.sheet.meshes().get(mesh));
+    viewTitle.setText(chosen.map(one -> asMade(one, all)).orElse(""));
+    viewTitle.pseudoClassStateChanged(ALARM, chosen.filter(one -> !(one.play() >= 0)).isPresent());
+    view.show(now.study.train(), now.study.layout(), chosen);
+    Look.show(teeth, chosen.isPresent());
+  }
+
+  private String asMade(MeshFigures one, SheetTables all) {
+    String unit = " " + desk.preferences().length().symbol();
+    String how =
+        !one.pair().runs()
+            ? "axes too near"
+            : one.play() < 0
+                ? "they overlap by " + all.length(-one.play()) + unit
+                : "play " + all.length(one.play()) + unit;
+    return name(one.mesh()) + " as made: " + how;
+  }
+
+  private void showRooms(Study study) {
+    List<Room> all = study.rooms();
+    Look.show(room, all.size() > 1);
+    roomTitle.setText(
+        "Room for the same ratio, in "
+            + desk.preferences().length().symbol()
+            + " at these teeth (carriers and faces not counted)");
+    double module = Drives.moduleMm(study.train());
+    rooms.show(all, module / desk.preferences().length().inBase());
+  }
+
+  private void showFindings(List<Finding> all) {
+    findings.getChildren().clear();
+    for (Finding finding : all) {
+      if (CODES.contains(finding.code())) {
+        FindingRow row = new FindingRow(desk);
+        row.show(finding);
+        findings.getChildren().add(row);
+      }
+    }
+    if (!findings.getChildren().isEmpty()) {
+      findings.getChildren().addFirst(Look.label("Findings about sizes", "caption"));
+    }
+  }
+
+  private final class WheelHand implements SheetGrid.Hand {
+    @Override
+    public boolean changes(Field field, int column) {
+      MemberId wheel = wheelAt(column);
+      return switch (field) {
+        case SHIFT -> shown.orElseThrow().study.train().partOf(wheel).takesShift(wheel);
+        case BORE -> !shown.orElseThrow().sheet.wheels().get(column).teeth().internal();
+        case WIDTH, OFFSET, MATERIAL -> true;
+        case DISTANCE, FOLLOWS -> false;
+      };
+    }
+
+    @Override
+    public void take(Field field, int column, String text) {
+      sizes.said(edits.wheel(field, wheelAt(column), text));
+      settle();
+    }
+
+    @Override
+    public void choose(int column) {
+      desk.select(Optional.of(wheelAt(column)));
+    }
+
+    private MemberId wheelAt(int column) {
+      return shown.orElseThrow().sheet.wheels().get(column).id();
+    }
+  }
+
+  /** Wheels of meshes, also of those whose strength is shown. */
+  private final class MeshHand implements SheetGrid.Hand {
+    @Override
+    public boolean changes(Field field, int column) {
+      return field == Field.DISTANCE;
+    }
+
+    @Override
+    public void take(Field field, int column, String text) {
+      MeshFigures figures = shown.orElseThrow().sheet.meshes().get(column);
+      sizes.said(edits.distance(figures, text, shifting.isSelected()));
+      settle();
+    }
+
+    @Override
+    public void choose(int column) {
+      mesh = column;
+      show();
+    }
+  }
+
+  /** Lets fields show what the card says now. */
+  private void settle() {
+    requestFocus();
+    show();
+  }
+}

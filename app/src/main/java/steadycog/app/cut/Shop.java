@@ -1,0 +1,115 @@
+package steadycog.app.cut;
+
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.Optional;
+import java.util.concurrent.CancellationException;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.function.BooleanSupplier;
+import java.util.function.Consumer;
+import java.util.function.DoubleConsumer;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import steadycog.format.file.JobFiles;
+
+/**
+ * Makes files aside, one at a time, so that the window goes on; says how far it is and can stop.
+ */
+final class Shop {
+  private static final double STEP = 0.01;
+
+  private final Consumer<Runnable> onScreen;
+  private final ExecutorService making =
+      Executors.newSingleThreadExecutor(Thread.ofPlatform().daemon().name("shop").factory());
+  private final ReadOnlyObjectWrapper<Optional<Double>> progress =
+      new ReadOnlyObjectWrapper<>(Optional.empty());
+  private final ReadOnlyObjectWrapper<String> said = new ReadOnlyObjectWrapper<>("");
+  private AtomicBoolean stopped = new AtomicBoolean();
+
+  /** What makes the bytes of a file. */
+  interface Work {
+    byte[] make(BooleanSupplier cancelled, DoubleConsumer progress);
+  }
+
+  /**
+   * @param onScreen runs what it is given on the interface's thread
+   */
+  Shop(Consumer<Runnable> onScreen) {
+    this.onScreen = onScreen;
+  }
+
+  /** How much of the file in hand is done, 0 to 1; empty while none is. */
+  ReadOnlyObjectProperty<Optional<Double>> progressProperty() {
+    return progress.getReadOnlyProperty();
+  }
+
+  /** What came of the last file. */
+  ReadOnlyObjectProperty<String> saidProperty() {
+    return said.getReadOnlyProperty();
+  }
+
+  /** Makes {@code file}; one that is being made already is stopped. */
+  void make(Path file, Work work) {
+    stop();
+    AtomicBoolean own = new AtomicBoolean();
+    stopped = own;
+    progress.set(Optional.of(0.0));
+    said.set("");
+    double[] shown = {0};
+    making.execute(
+        () -> {
+          String words = made(file, work, own, share -> report(share, shown, own));
+          onScreen.accept(
+              () -> {
+                if (own == stopped) {
+                  progress.set(Optional.empty());
+                  said.set(words);
+                }
+              });
+        });
+  }
+
+  private void report(double share, double[] shown, AtomicBoolean own) {
+    if (share - shown[0] >= STEP) {
+      shown[0] = share;
+      onScreen.accept(
+          () -> {
+            if (own == stopped && progress.get().isPresent()) {
+              progress.set(Optional.of(share));
+            }
+          });
+    }
+  }
+
+  private static String made(Path file, Work work, AtomicBoolean own, DoubleConsumer report) {
+    try {
+      byte[] bytes = work.make(own::get, report);
+      JobFiles.write(file, bytes);
+      return file.getFileName() + " written, " + size(bytes.length) + ".";
+    } catch (CancellationException stop) {
+      return "Stopped; " + file.getFileName() + " was not written.";
+    } catch (IOException failed) {
+      return file.getFileName() + " cannot be written: " + failed.getMessage();
+    } catch (RuntimeException broken) {
+      return file.getFileName() + " was not made: " + broken;
+    }
+  }
+
+  private static String size(int bytes) {
+    return bytes < 1_000_000
+        ? Math.max(1, Math.round(bytes / 1e3)) + "\u2009kB"
+        : Math.round(bytes / 1e5) / 10.0 + "\u2009MB";
+  }
+
+  /** Says something instead of what came of the last file. */
+  void say(String words) {
+    said.set(words);
+  }
+
+  /** Stops the file in hand before its next piece. */
+  void stop() {
+    stopped.set(true);
+  }
+}

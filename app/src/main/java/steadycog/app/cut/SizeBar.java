@@ -1,0 +1,262 @@
+package steadycog.app.cut;
+
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.function.UnaryOperator;
+import javafx.geometry.Pos;
+import javafx.geometry.VPos;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import org.apache.commons.numbers.fraction.BigFraction;
+import steadycog.app.desk.Desk;
+import steadycog.app.look.Look;
+import steadycog.notation.LengthText;
+import steadycog.notation.PitchText;
+import steadycog.number.Exact;
+import steadycog.number.Figures;
+import steadycog.number.Quantity;
+import steadycog.sizing.Box;
+import steadycog.sizing.Identify;
+import steadycog.train.Clearance;
+import steadycog.train.Clearance.Gap;
+import steadycog.train.Clearance.Process;
+import steadycog.train.Pitch;
+import steadycog.train.Planetary;
+import steadycog.train.Rack;
+import steadycog.train.Sizes;
+import steadycog.train.Train;
+
+/** Size of teeth and room for the process: what holds for the whole train. */
+final class SizeBar extends VBox {
+  private final Desk desk;
+  private final SizeEdits edits;
+  private final TextField module =
+      field("sheet-module", 8, "Size of teeth: module 1.5 mm or dp 16");
+  private final TextField angle = field("sheet-angle", 4, "Pressure angle in degrees: 20, 14.5");
+  private final TextField fit =
+      field("sheet-fit", 6, "The largest standard teeth with which all fits in this diameter");
+  private final TextField sharing =
+      field("sheet-sharing", 3, "Load of the most loaded planet over the mean, 1 to 2");
+  private final Map<Gap, TextField> gaps = new EnumMap<>(Gap.class);
+  private final List<ToggleButton> chips = new ArrayList<>();
+  private final Label problem = Look.label("", "bad-word");
+  private final HBox rack = named("angle", angle);
+  private final HBox share = new HBox(6, new Label("planets share"), sharing);
+  private Optional<Box> box = Optional.empty();
+
+  SizeBar(Desk desk, SizeEdits edits) {
+    super(6);
+    this.desk = desk;
+    this.edits = edits;
+    getStyleClass().addAll("panel", "size-bar");
+    problem.setId("sheet-problem");
+    problem.setWrapText(true);
+    module.setOnAction(e -> takePitch());
+    angle.setOnAction(e -> takeAngle());
+    fit.setOnAction(e -> takeFit());
+    sharing.setOnAction(e -> takeSharing());
+    fit.setPromptText("\u00d8 80 mm");
+    FlowPane teeth = row(named("teeth", module), rack, named("fit into", fit), share);
+    share.setAlignment(Pos.CENTER_LEFT);
+    HBox processes = new HBox(3, new Label("made"), chip(Optional.empty()));
+    for (Process process : Process.values()) {
+      processes.getChildren().add(chip(Optional.of(process)));
+    }
+    processes.setAlignment(Pos.CENTER_LEFT);
+    FlowPane room = row(processes);
+    for (Gap gap : Gap.values()) {
+      TextField field = field("gap-" + gap.word(), 3, help(gap));
+      field.setOnAction(e -> said(edits.gap(gap, field.getText().strip())));
+      gaps.put(gap, field);
+      room.getChildren().add(named(words(gap), field));
+    }
+    getChildren().addAll(teeth, room, problem);
+    said(Optional.empty());
+  }
+
+  private static FlowPane row(Node... nodes) {
+    FlowPane row = new FlowPane(10, 4, nodes);
+    row.setRowValignment(VPos.CENTER);
+    return row;
+  }
+
+  private static HBox named(String words, TextField field) {
+    HBox box = new HBox(6, new Label(words), field);
+    box.setAlignment(Pos.CENTER_LEFT);
+    return box;
+  }
+
+  static TextField field(String id, int columns, String help) {
+    TextField field = Look.styled(new TextField(), "sheet-field");
+    field.setId(id);
+    field.setPrefColumnCount(columns);
+    field.setAccessibleText(help);
+    field.setTooltip(new Tooltip(help + "; Enter takes it"));
+    return field;
+  }
+
+  private static String words(Gap gap) {
+    return switch (gap) {
+      case FLANK -> "off flanks";
+      case TIP -> "off tips";
+      case BORE -> "bores wider";
+      case APART -> "axes apart";
+    };
+  }
+
+  private static String help(Gap gap) {
+    return switch (gap) {
+      case FLANK ->
+          "Taken off every flank at right angles to it; a mesh gets four times as much play";
+      case TIP -> "Taken off every tip";
+      case BORE -> "Added to the diameter of every hole for a shaft";
+      case APART -> "By which axes stand further apart than teeth without play would";
+    };
+  }
+
+  private ToggleButton chip(Optional<Process> process) {
+    String word = process.map(Process::word).orElse("no clearance");
+    ToggleButton chip = Look.styled(new ToggleButton(word), "chip");
+    chip.setId("process-" + process.map(Process::word).orElse("none"));
+    chip.setMinWidth(USE_PREF_SIZE);
+    chip.setTooltip(
+        new Tooltip(
+            process.isEmpty()
+                ? "Teeth touch on both flanks, holes are as wide as their shafts"
+                : "The room that such a process usually needs; type over what your machine wants"));
+    chip.setOnAction(
+        e -> {
+          Clearance wanted = process.map(Clearance::of).orElse(Clearance.NONE);
+          desk.resize(train -> train.withSizes(train.sizes().withClearance(wanted)));
+          show(desk.bench().orElseThrow().card().train(), box);
+        });
+    chips.add(chip);
+    return chip;
+  }
+
+  /** Says what is wrong with something typed, or nothing. */
+  void said(Optional<String> words) {
+    problem.setText(words.orElse(""));
+    Look.show(problem, words.isPresent());
+  }
+
+  void show(Train train, Optional<Box> around) {
+    box = around;
+    Sizes sizes = train.sizes();
+    put(module, train.pitch().map(Pitch::statement).orElse(""));
+    module.setPromptText("module 1 mm");
+    Rack rack = sizes.rackInForce();
+    put(angle, Exact.plain(rack.degrees()) + (rack.stub() ? " stub" : ""));
+    put(sharing, Figures.significant(sizes.sharingInForce(), 3));
+    Look.show(this.rack, !train.involuteWheels().isEmpty());
+    Look.show(
+        share, train.parts().stream().anyMatch(p -> p instanceof Planetary set && set.count() > 1));
+    Optional<Process> process = sizes.clearance().process();
+    for (int k = 0; k < chips.size(); k++) {
+      boolean on =
+          k == 0
+              ? sizes.clearance().unstated()
+              : process.equals(Optional.of(Process.values()[k - 1]));
+      chips.get(k).setSelected(on);
+    }
+    double unit = desk.preferences().length().inBase();
+    gaps.forEach(
+        (gap, field) -> {
+          double length = sizes.clearance().mm(gap) / unit;
+          put(field, length == 0 ? "0" : Figures.significant(length, 3));
+        });
+  }
+
+  private static void put(TextField field, String text) {
+    if (!field.isFocused()) {
+      field.setText(text);
+    }
+  }
+
+  private void takePitch() {
+    Optional<Pitch> pitch = PitchText.read(module.getText());
+    said(
+        pitch.isEmpty()
+            ? Optional.of("Teeth are sized as module 1.5 mm or dp 16.")
+            : Optional.empty());
+    pitch.ifPresent(desk::size);
+    done(pitch.isPresent());
+  }
+
+  private void takeAngle() {
+    String text = angle.getText().strip();
+    boolean stub = text.toLowerCase(Locale.ROOT).endsWith("stub");
+    String number = text.replaceAll("(?i)stub|deg|\u00b0", "").strip();
+    taking(
+        "A pressure angle is a number of degrees from 10 to 30 such as 20, or 20 stub.",
+        number,
+        given -> {
+          Rack rack = new Rack(given, stub);
+          Optional<Rack> wanted = rack.equals(Rack.USUAL) ? Optional.empty() : Optional.of(rack);
+          return train -> train.withSizes(train.sizes().withRack(wanted));
+        });
+  }
+
+  private void takeSharing() {
+    taking(
+        "How planets share is a number from 1 (evenly) to 2 such as 1.2.",
+        sharing.getText().strip(),
+        given -> train -> train.withSizes(train.sizes().withSharing(Optional.of(given))));
+  }
+
+  private void taking(
+      String wrong, String text, Function<BigFraction, UnaryOperator<Train>> change) {
+    try {
+      Optional<UnaryOperator<Train>> made =
+          Exact.isNumber(text) ? Optional.of(change.apply(Exact.parse(text))) : Optional.empty();
+      said(made.isEmpty() ? Optional.of(wrong) : Optional.empty());
+      made.ifPresent(desk::resize);
+      done(made.isPresent());
+    } catch (IllegalArgumentException outOfRange) {
+      said(Optional.of(wrong));
+    }
+  }
+
+  /** Scales the teeth so that the cylinder round all is no wider than asked for. */
+  private void takeFit() {
+    Optional<Quantity> wanted =
+        LengthText.read(fit.getText().replaceAll("[\u00d8\u2300]", ""), desk.preferences().length())
+            .filter(length -> length.value().signum() > 0);
+    if (wanted.isEmpty() || box.isEmpty()) {
+      said(Optional.of("Type the diameter that all must fit into, such as 80 mm."));
+      return;
+    }
+    Train train = desk.bench().orElseThrow().card().train();
+    double module = train.pitch().map(p -> p.moduleMm().doubleValue()).orElse(1.0);
+    double most = module * wanted.get().inBase() / box.get().diameter();
+    boolean inch = train.pitch().filter(Pitch.Diametral.class::isInstance).isPresent();
+    Optional<Pitch> found = Identify.below(most, inch);
+    said(
+        found.isEmpty()
+            ? Optional.of(
+                "No standard teeth are small enough for that: it would need module "
+                    + Figures.significant(most, 3)
+                    + " mm.")
+            : Optional.empty());
+    found.ifPresent(desk::size);
+    done(found.isPresent());
+  }
+
+  private void done(boolean taken) {
+    if (taken) {
+      requestFocus();
+      show(desk.bench().orElseThrow().card().train(), box);
+    }
+  }
+}

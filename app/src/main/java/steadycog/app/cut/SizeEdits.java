@@ -1,0 +1,174 @@
+package steadycog.app.cut;
+
+import java.math.BigDecimal;
+import java.util.Optional;
+import java.util.function.UnaryOperator;
+import org.apache.commons.numbers.fraction.BigFraction;
+import steadycog.app.desk.Desk;
+import steadycog.notation.LengthText;
+import steadycog.notation.SizeText;
+import steadycog.number.Exact;
+import steadycog.number.Quantity;
+import steadycog.number.Unit;
+import steadycog.shape.PairShift;
+import steadycog.sizing.MeshFigures;
+import steadycog.sizing.SheetTable.Field;
+import steadycog.train.Bore;
+import steadycog.train.Clearance;
+import steadycog.train.Clearance.Gap;
+import steadycog.train.Made;
+import steadycog.train.Material;
+import steadycog.train.MemberId;
+import steadycog.train.Sizes;
+import steadycog.train.Train;
+import steadycog.train.WheelSize;
+
+/** Takes what was typed on the cut sheet over to the desk; what cannot be understood is said. */
+final class SizeEdits {
+  private final Desk desk;
+
+  SizeEdits(Desk desk) {
+    this.desk = desk;
+  }
+
+  /**
+   * Changes one value of a wheel; an empty text takes back what is stated of it.
+   *
+   * @return what is wrong with the text, or empty
+   */
+  Optional<String> wheel(Field field, MemberId wheel, String text) {
+    String bare = text.replace('\u2212', '-').replaceFirst("^\\+", "");
+    boolean none = bare.isEmpty();
+    return switch (field) {
+      case SHIFT -> shift(wheel, bare, none);
+      case BORE -> {
+        Optional<Bore> bore = SizeText.bore(bare).or(() -> round(bare));
+        yield bore.isEmpty() && !none
+            ? Optional.of("A bore is a shaft such as 8 mm, 8 mm key, 8 mm hex or 5 mm flat 4.5 mm.")
+            : own(wheel, size -> size.withBore(bore));
+      }
+      case WIDTH -> {
+        Optional<Quantity> width = length(bare);
+        yield width.isEmpty() && !none
+            ? Optional.of("A face width is a length such as 8 mm or 0.5 in.")
+            : own(wheel, size -> size.withWidth(width));
+      }
+      case OFFSET -> offset(wheel, bare, none);
+      case MATERIAL -> {
+        Optional<Made> made = SizeText.made(bare);
+        yield made.isEmpty() && !none
+            ? Optional.of(
+                "A material is one of "
+                    + Material.words()
+                    + ", with stresses if you like: steel bending 200 MPa contact 600 MPa.")
+            : own(wheel, size -> size.withMade(made));
+      }
+      case DISTANCE, FOLLOWS -> Optional.empty();
+    };
+  }
+
+  private Optional<String> shift(MemberId wheel, String text, boolean none) {
+    if (!none && !Exact.isNumber(text)) {
+      return Optional.of("A profile shift is a number of modules such as 0.25.");
+    }
+    Optional<BigFraction> x = none ? Optional.empty() : Optional.of(Exact.parse(text));
+    return own(wheel, size -> size.withShift(x.filter(given -> given.signum() != 0)));
+  }
+
+  /** What is typed is all that comes off a flank; the train's clearance is part of it. */
+  private Optional<String> offset(MemberId wheel, String text, boolean none) {
+    Optional<Quantity> all = length(text);
+    if (all.isEmpty() && !none) {
+      return Optional.of("What comes off a flank is a length such as 0.08 mm.");
+    }
+    Clearance clearance = desk.bench().orElseThrow().card().train().sizes().clearance();
+    BigFraction flank = Exact.parse(BigDecimal.valueOf(clearance.mm(Gap.FLANK)).toPlainString());
+    Optional<Quantity> own =
+        all.map(given -> given.value().multiply(given.unit().factor()).subtract(flank))
+            .filter(left -> left.signum() != 0)
+            .map(left -> new Quantity(left, Unit.MM));
+    return own(wheel, size -> size.withOffset(own));
+  }
+
+  private Optional<String> own(MemberId wheel, UnaryOperator<WheelSize> change) {
+    try {
+      WheelSize changed = change.apply(sizes().own(wheel));
+      desk.resize(train -> train.withSizes(train.sizes().with(wheel, changed)));
+      return Optional.empty();
+    } catch (IllegalArgumentException outOfRange) {
+      return Optional.of(sentence(outOfRange));
+    }
+  }
+
+  private Sizes sizes() {
+    return desk.bench().orElseThrow().card().train().sizes();
+  }
+
+  private static Optional<Bore> round(String text) {
+    return LengthText.read(text).filter(length -> length.value().signum() > 0).map(Bore.Round::new);
+  }
+
+  private Optional<Quantity> length(String text) {
+    return LengthText.read(text, desk.preferences().length());
+  }
+
+  private static String sentence(IllegalArgumentException refused) {
+    String words = String.valueOf(refused.getMessage());
+    return Character.toUpperCase(words.charAt(0)) + words.substring(1) + ".";
+  }
+
+  /**
+   * Puts a pair at a distance: by shifts where {@code shifting} and teeth bear them, else as it is.
+   */
+  Optional<String> distance(MeshFigures mesh, String text, boolean shifting) {
+    Optional<Quantity> given = length(text);
+    if (given.filter(length -> length.value().signum() > 0).isEmpty()) {
+      if (!text.isEmpty()) {
+        return Optional.of("A centre distance is a length such as 40 mm.");
+      }
+      return place(mesh, Optional.empty());
+    }
+    Train train = desk.bench().orElseThrow().card().train();
+    double apart = train.sizes().clearance().mm(Gap.APART);
+    double tight = given.get().inBase() + (mesh.mesh().internal() ? apart : -apart);
+    Optional<PairShift> shifted =
+        shifting
+            ? PairShift.reaching(train, mesh.mesh(), tight / mesh.moduleMm())
+            : Optional.empty();
+    if (shifted.isEmpty()) {
+      return place(mesh, given)
+          .or(
+              () ->
+                  shifting
+                      ? Optional.of("No shift that teeth bear reaches it: the axes are put there.")
+                      : Optional.empty());
+    }
+    Sizes sizes = shifted.get().sized().sizes();
+    Sizes unplaced = sizes.withDistance(mesh.mesh().a(), mesh.mesh().b(), Optional.empty());
+    desk.resize(now -> now.withSizes(unplaced));
+    return Optional.empty();
+  }
+
+  private Optional<String> place(MeshFigures mesh, Optional<Quantity> length) {
+    Train train = desk.bench().orElseThrow().card().train();
+    MemberId a = train.partOf(mesh.mesh().a()).body(mesh.mesh().a());
+    MemberId b = train.partOf(mesh.mesh().b()).body(mesh.mesh().b());
+    desk.resize(now -> now.withSizes(now.sizes().withDistance(a, b, length)));
+    return Optional.empty();
+  }
+
+  /** Changes the room that the process needs; an empty text takes back what is stated. */
+  Optional<String> gap(Gap gap, String text) {
+    Optional<Quantity> length = length(text);
+    if (length.isEmpty() && !text.isEmpty()) {
+      return Optional.of("Room is a length such as 0.1 mm.");
+    }
+    try {
+      Clearance changed = sizes().clearance().with(gap, length);
+      desk.resize(train -> train.withSizes(train.sizes().withClearance(changed)));
+      return Optional.empty();
+    } catch (IllegalArgumentException outOfRange) {
+      return Optional.of(sentence(outOfRange));
+    }
+  }
+}

@@ -1,0 +1,154 @@
+package steadycog.app;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+import static org.mockito.ArgumentMatchers.any;
+import static org.mockito.ArgumentMatchers.eq;
+import static org.mockito.Mockito.when;
+
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Optional;
+import javafx.scene.Node;
+import javafx.scene.control.ButtonBase;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.Labeled;
+import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.input.KeyCode;
+import javafx.scene.shape.SVGPath;
+import org.junit.jupiter.api.Test;
+
+/** The cut sheet in the real window: sizes typed over, files written, a gear in hand identified. */
+class CutWindowTest extends InWindow {
+  private static final String PAIR =
+      """
+      # Winch
+      parallel 16 ~ 40
+      module 2 mm
+      drive A 90 rpm 6 Nm; take B
+      """;
+
+  private void cutSheet(String card) {
+    putDown(card);
+    focusTable();
+    press(KeyCode.SHORTCUT, KeyCode.DIGIT5);
+  }
+
+  private void fire(String id) {
+    robot.interact(find(id, ButtonBase.class)::fire);
+    settle();
+  }
+
+  private String value(String id) {
+    return find(id, TextField.class).getText();
+  }
+
+  private boolean says(String words) {
+    return robot
+        .lookup(
+            (Node node) -> node instanceof Labeled l && String.valueOf(l.getText()).contains(words))
+        .tryQuery()
+        .isPresent();
+  }
+
+  @Test
+  void sizesAreTypedOverAndTakenBack() {
+    cutSheet(PAIR);
+    assertEquals("56.000", value("#sheet-meshes-distance-0"));
+    enter("#sheet-wheels-shift-0", "0.3");
+    assertTrue(card().contains("shift A 0.3"), card());
+    assertTrue(card().contains("# Winch"), card());
+    assertEquals("56.578", value("#sheet-meshes-distance-0"));
+    // A distance typed over is reached by shifts, on the pinion first.
+    enter("#sheet-meshes-distance-0", "56.5 mm");
+    assertTrue(card().contains("shift A 0.25817"), card());
+    assertEquals("56.500", value("#sheet-meshes-distance-0"));
+    // Or the axes are put there as they are.
+    robot.interact(() -> find("#cut-station .check-box", CheckBox.class).setSelected(false));
+    enter("#sheet-wheels-shift-0", "");
+    enter("#sheet-meshes-distance-0", "55 mm");
+    assertTrue(card().contains("distance A-B 55 mm"), card());
+    assertTrue(says("they overlap by"));
+    assertTrue(says("bind at 55.000 mm"));
+    enter("#sheet-wheels-bore-0", "8 mm key");
+    assertTrue(card().contains("bore A 8 mm key"), card());
+    String before = card();
+    enter("#sheet-wheels-bore-0", "eight");
+    assertEquals(before, card());
+    assertTrue(text("#sheet-problem").contains("8 mm key"), text("#sheet-problem"));
+    assertEquals("8 mm key", value("#sheet-wheels-bore-0"), "what is not understood is put back");
+    enter("#sheet-wheels-material-1", "brass bending 70 MPa");
+    assertTrue(card().contains("material B brass bending 70 MPa"), card());
+    press(KeyCode.SHORTCUT, KeyCode.Z);
+    assertFalse(card().contains("brass"), card());
+  }
+
+  @Test
+  void roomForTheProcessAndAFitAreChosen() {
+    cutSheet(PAIR);
+    fire("#process-printed");
+    assertTrue(card().contains("clearance printed"), card());
+    assertEquals("0.08", value("#gap-flank"));
+    enter("#gap-flank", "0.05");
+    assertTrue(card().contains("clearance printed flank 0.05 mm"), card());
+    enter("#sheet-wheels-offset-1", "0.07");
+    assertTrue(card().contains("offset B 0.02 mm"), card());
+    assertTrue(says("as made: play 0.240 mm"));
+    enter("#sheet-fit", "70 mm");
+    assertTrue(card().contains("module 1 mm"), card());
+    enter("#sheet-fit", "0.1 mm");
+    assertTrue(text("#sheet-problem").contains("No standard teeth"), text("#sheet-problem"));
+    enter("#sheet-angle", "25 stub");
+    assertTrue(card().contains("angle 25 stub"), card());
+    fire("#process-none");
+    assertFalse(card().contains("clearance"), card());
+    assertFalse(find("#mesh-view .mesh-first", SVGPath.class).getContent().isEmpty());
+  }
+
+  @Test
+  void filesAreWrittenAsideAndSaidSo() throws Exception {
+    cutSheet("planetary sun 12/- planet 18=18 x3 clocked ring 48/50; module 1 mm");
+    Path solids = folder.resolve("set.stl");
+    when(dialogs.askExport(any(), any(), eq(".stl"))).thenReturn(Optional.of(solids));
+    fire("#file-stl");
+    fire("#write-file");
+    waitFor("#file-said", "set.stl written");
+    assertTrue(Files.size(solids) > 100_000);
+    Path sheet = folder.resolve("set.pdf");
+    when(dialogs.askExport(any(), any(), eq(".pdf"))).thenReturn(Optional.of(sheet));
+    fire("#file-pdf");
+    fire("#write-file");
+    waitFor("#file-said", "set.pdf written");
+    assertTrue(Files.readString(sheet, StandardCharsets.ISO_8859_1).startsWith("%PDF"));
+    when(dialogs.askExport(any(), any(), eq(".dxf")))
+        .thenReturn(Optional.of(folder.resolve("none/set.dxf")));
+    fire("#file-dxf");
+    fire("#write-file");
+    waitFor("#file-said", "cannot be written");
+    enter("#chord", "soft");
+    fire("#write-file");
+    waitFor("#file-said", "Within what?");
+  }
+
+  @Test
+  void aGearInHandIsIdentified() {
+    focusTable();
+    press(KeyCode.SHORTCUT, KeyCode.DIGIT5);
+    enter("#id-teeth", "23");
+    enter("#id-tip", "26");
+    enter("#id-span", "7.72");
+    assertTrue(text("#id-words").contains("Did you miscount?"), text("#id-words"));
+    assertTrue(says("module 1 mm"));
+    enter("#id-teeth", "24");
+    assertEquals("", text("#id-words"));
+    assertFalse(
+        find("#process-printed", ToggleButton.class)
+            .getParent()
+            .getParent()
+            .getParent()
+            .isVisible());
+  }
+}
