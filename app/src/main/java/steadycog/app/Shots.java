@@ -95,7 +95,6 @@ final class Shots {
     Map<String, Consumer<Opened>> shots = new LinkedHashMap<>();
     shots.put("first-steps", opened -> {});
     shots.put("compound-train", Shots::domeRotator);
-    shots.put("simple-train", Shots::winch);
     shots.put("jammed", Shots::jammed);
     shots.put("mistyped-card", Shots::mistyped);
     shots.put("planetary-set", Shots::filterWheel);
@@ -110,6 +109,7 @@ final class Shots {
     shots.put("shift-plan", opened -> shutter(opened, Station.SHIFT_PLAN));
     shots.put("feedback", Shots::geared);
     shots.put("differential", Shots::trolley);
+    shots.put("cut-sheet", Shots::cutSheet);
     shots.put("power", Shots::power);
     shots.put("dark", Shots::dark);
     return shots;
@@ -121,11 +121,11 @@ final class Shots {
     opened.desk().crank().tooth(5);
   }
 
-  private static void winch(Opened opened) {
+  private static void cutSheet(Opened opened) {
+    opened.desk().stationProperty().set(Station.CUT_SHEET);
     opened.desk().putDown(TernRock.job());
-    opened.desk().showSheet(1);
-    opened.desk().crank().tooth(7);
-    opened.desk().select(Optional.of(new MemberId("", "B")));
+    opened.desk().showSheet(FOCUSER);
+    opened.desk().select(Optional.of(new MemberId("", "ring1")));
   }
 
   private static void power(Opened opened) {
