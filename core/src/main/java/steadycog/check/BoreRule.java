@@ -22,7 +22,7 @@ final class BoreRule implements Rule {
     List<Finding> found = new ArrayList<>();
     Train train = subject.train();
     for (Member member : train.involuteWheels()) {
-      Blank blank = Blank.of(train, member);
+      Blank blank = Blank.of(train, member.id());
       if (!blank.boreStated() || member.teeth().orElseThrow().internal()) {
         continue;
       }

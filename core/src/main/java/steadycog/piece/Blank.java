@@ -51,9 +51,8 @@ public record Blank(
           1.0, 1.5, 2.0, 2.5, 3.0, 4.0, 5.0, 6.0, 8.0, 10.0, 12.0, 15.0, 17.0, 20.0, 25.0, 30.0,
           35.0, 40.0, 50.0, 60.0, 80.0, 100.0);
 
-  /** The blank of {@code member}, a wheel or not. */
-  public static Blank of(Train train, Member member) {
-    MemberId id = member.id();
+  /** The blank of a member, a wheel or not. */
+  public static Blank of(Train train, MemberId id) {
     WheelSize size = train.size(id);
     Optional<Bore> bore = size.bore();
     Made usual =
@@ -62,7 +61,7 @@ public record Blank(
     return new Blank(
         size.width().map(Quantity::inBase).orElseGet(() -> usualWidth(train)),
         size.width().isPresent(),
-        bore.isPresent() ? bore : usualBore(train, member),
+        bore.isPresent() ? bore : usualBore(train, id),
         bore.isPresent(),
         train.sizes().clearance().mm(Gap.FLANK) + size.offset().map(Quantity::inBase).orElse(0.0),
         size.made().orElse(usual),
@@ -75,10 +74,10 @@ public record Blank(
   }
 
   /** The largest usual shaft in proportion to the smallest wheel of the body; rings have none. */
-  private static Optional<Bore> usualBore(Train train, Member member) {
-    MemberId body = train.partOf(member.id()).body(member.id());
+  private static Optional<Bore> usualBore(Train train, MemberId id) {
+    MemberId body = train.partOf(id).body(id);
     double root =
-        train.partOf(member.id()).members().stream()
+        train.partOf(id).members().stream()
             .filter(other -> train.partOf(other.id()).body(other.id()).equals(body))
             .mapToDouble(other -> rootDiameter(train, other))
             .min()

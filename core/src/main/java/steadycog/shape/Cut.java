@@ -1,5 +1,6 @@
 package steadycog.shape;
 
+import java.util.List;
 import steadycog.train.Clearance.Gap;
 import steadycog.train.MemberId;
 import steadycog.train.Mesh;
@@ -26,7 +27,8 @@ public record Cut(BasicRack rack, double shift, double shortening) {
       return PlanetGeometry.of(train, set).cut(wheel);
     }
     double shortening = 0;
-    for (Mesh mesh : train.partOf(wheel).meshes()) {
+    boolean shifted = !train.sizes().wheels().isEmpty();
+    for (Mesh mesh : shifted ? train.partOf(wheel).meshes() : List.<Mesh>of()) {
       if (mesh.touches(wheel) && !mesh.internal()) {
         shortening = Math.max(shortening, shortening(train.sizes(), mesh));
       }

@@ -137,6 +137,17 @@ public record StrainGeometry(StrainWave part) {
   }
 
   /**
+   * The flexspline's teeth as they stand with all marks at twelve o'clock: turned so that at a lobe
+   * there a tooth stands in a space of the circular spline.
+   *
+   * @param lobe angle of a lobe, radians; a quarter turn with the marks at twelve
+   */
+  public Outline flexInMesh(double lobe, double times, double thinning) {
+    double phase = -Math.PI / 2 * part.difference() / part.flex();
+    return flexTeeth(lobe - phase, times, thinning).placed(phase, 0, 0);
+  }
+
+  /**
    * The line {@code depth} modules inside the flexspline's pitch line: its bore, or the generator.
    */
   public Outline inside(double lobe, double times, double depth, int points) {

@@ -12,7 +12,6 @@ import steadycog.shape.Drives;
 import steadycog.shape.FaceLayout;
 import steadycog.shape.PlacedWheel;
 import steadycog.torque.Torques;
-import steadycog.train.Member;
 import steadycog.train.MemberId;
 import steadycog.train.Mesh;
 import steadycog.train.Part;
@@ -111,9 +110,7 @@ public record Bearing(MemberId member, boolean planet, double force, double tilt
 
   /** Of the middle of a wheel along its axis: planes lie a face width and a gap apart. */
   private static double height(Train train, PlacedWheel wheel) {
-    Member member =
-        train.members().stream().filter(m -> m.id().equals(wheel.id())).findFirst().orElseThrow();
-    double width = Blank.of(train, member).widthMm();
+    double width = Blank.of(train, wheel.id()).widthMm();
     return wheel.plane() * (width + Blank.ROW_GAP * Drives.moduleMm(train));
   }
 }

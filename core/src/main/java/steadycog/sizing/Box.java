@@ -79,7 +79,7 @@ public record Box(double width, double height, double length, double diameter) {
       for (Member member : members) {
         boolean here = member.id().equals(body.id());
         if (here && member.teeth().isPresent()) {
-          planes.merge(body.plane(), Blank.of(train, member).widthMm(), Math::max);
+          planes.merge(body.plane(), Blank.of(train, member.id()).widthMm(), Math::max);
         }
         plates += here && body instanceof PlacedCarrier ? PLATE * module : 0;
       }

@@ -4,7 +4,6 @@ import java.util.Optional;
 import steadycog.piece.Blank;
 import steadycog.shape.Drives;
 import steadycog.shape.PairGeometry;
-import steadycog.train.Member;
 import steadycog.train.MemberId;
 import steadycog.train.Mesh;
 import steadycog.train.Train;
@@ -55,9 +54,7 @@ public record MeshFigures(
   }
 
   private static double flank(Train train, MemberId wheel) {
-    Member member =
-        train.members().stream().filter(m -> m.id().equals(wheel)).findFirst().orElseThrow();
-    return Blank.of(train, member).flankMm();
+    return Blank.of(train, wheel).flankMm();
   }
 
   /** Working pressure angle, degrees. */

@@ -16,7 +16,6 @@ import steadycog.torque.Torques;
 import steadycog.train.Cycloidal;
 import steadycog.train.Differential;
 import steadycog.train.Made;
-import steadycog.train.Member;
 import steadycog.train.MemberId;
 import steadycog.train.Mesh;
 import steadycog.train.MeshKind;
@@ -118,9 +117,7 @@ public record Screening(List<ToothLoad> loads) {
     }
 
     private Blank blank(MemberId id) {
-      Member member =
-          train.members().stream().filter(m -> m.id().equals(id)).findFirst().orElseThrow();
-      return Blank.of(train, member);
+      return Blank.of(train, id);
     }
 
     private double width(Mesh mesh) {

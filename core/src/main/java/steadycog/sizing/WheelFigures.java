@@ -60,7 +60,7 @@ public record WheelFigures(
                     teeth,
                     Cut.of(train, member.id()),
                     Drives.moduleMm(train),
-                    Blank.of(train, member)));
+                    Blank.of(train, member.id())));
   }
 
   private static WheelFigures of(MemberId id, Teeth teeth, Cut cut, double moduleMm, Blank blank) {

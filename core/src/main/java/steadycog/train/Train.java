@@ -177,6 +177,14 @@ public record Train(
     return partOf(mesh.a()).kind(mesh);
   }
 
+  /** The member of that address. */
+  public Member member(MemberId id) {
+    return partOf(id).members().stream()
+        .filter(member -> member.id().equals(id))
+        .findFirst()
+        .orElseThrow(() -> new IllegalArgumentException("no member " + id));
+  }
+
   /** What is said of the size of {@code wheel}: of itself, of its body, or of all wheels. */
   public WheelSize size(MemberId wheel) {
     MemberId body = partOf(wheel).body(wheel);

@@ -56,7 +56,7 @@ final class FlexView extends BodyView {
 
   @Override
   void turnShape() {
-    // A tooth stands to the right before the crank is turned.
+    // Its teeth are turned into mesh by the outline itself.
   }
 
   @Override
@@ -81,7 +81,7 @@ final class FlexView extends BodyView {
 
   private void redraw() {
     if (scale() > 0 && !Double.isNaN(lobe)) {
-      fill(teeth, flex().geometry().flexTeeth(lobe, times, GearOutline.DRAWN_THINNING));
+      fill(teeth, flex().geometry().flexInMesh(lobe, times, GearOutline.DRAWN_THINNING));
       fill(bore, flex().geometry().inside(lobe, times, flex().boreDepth(), BORE_POINTS));
     }
   }
