@@ -118,6 +118,14 @@ final class IdentifyCommand implements Callable<Integer> {
     return value.map(OptionalInt::of).orElse(OptionalInt.empty());
   }
 
+  private static String signed(double value, int decimals) {
+    boolean nothing = Math.abs(value) < 0.5 * Math.pow(10, -decimals);
+    return String.format(
+        Locale.ROOT,
+        nothing ? "%." + decimals + "f" : "%+." + decimals + "f",
+        nothing ? 0.0 : value);
+  }
+
   private String text(List<Identify.Guess> guesses) {
     if (guesses.isEmpty()) {
       return "No standard size comes near: count again, measure again, or it is no standard"
@@ -130,8 +138,8 @@ final class IdentifyCommand implements Callable<Integer> {
           String.format(Locale.ROOT, "%.4f", guess.moduleMm()),
           guess.teeth() + (guess.teeth() == teeth ? "" : " (counted " + teeth + ")"),
           String.format(Locale.ROOT, "%.1f", guess.angle()),
-          String.format(Locale.ROOT, "%+.2f", guess.shift() + 0.0),
-          String.format(Locale.ROOT, "%+.3f", guess.off() + 0.0));
+          signed(guess.shift(), 2),
+          signed(guess.off(), 3));
     }
     return table.toString();
   }

@@ -41,6 +41,8 @@ public final class SizeText {
           "sharing");
 
   private static final String END = "the end of the statement";
+  private static final String BENDING = "bending";
+  private static final String CONTACT = "contact";
   private static final String KEY = "key";
   private static final String HEX = "hex";
   private static final String FLAT = "flat";
@@ -102,10 +104,12 @@ public final class SizeText {
   /** Whether a member comes next, and not already what is said of all. */
   private static boolean startsMember(String verb, Statement statement) {
     String next = statement.peek().text();
+    Token second = statement.peekSecond();
     return verb.equals("material")
         ? Material.of(next).isEmpty()
-            && statement.peekSecond().kind() == Token.Kind.WORD
-            && Material.of(statement.peekSecond().text()).isPresent()
+            && second.kind() == Token.Kind.WORD
+            && !second.is(BENDING)
+            && !second.is(CONTACT)
         : !next.isEmpty() && Character.isLetter(next.charAt(0));
   }
 
@@ -181,8 +185,8 @@ public final class SizeText {
     Made made = Made.of(material.get());
     while (!statement.atEnd()) {
       Token at = statement.peek();
-      boolean bending = statement.accept("bending");
-      if (!bending && !statement.accept("contact")) {
+      boolean bending = statement.accept(BENDING);
+      if (!bending && !statement.accept(CONTACT)) {
         throw Statement.unexpected(at, "bending or contact and a stress, or " + END);
       }
       if ((bending ? made.bending() : made.contact()).isPresent()) {

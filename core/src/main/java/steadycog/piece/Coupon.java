@@ -34,7 +34,7 @@ public final class Coupon {
   private static final double HUB = 4.5;
   private static final double MARK = 0.5;
   private static final double MARK_RADIUS = 7.2;
-  private static final double MARK_STEP = 1.6;
+  private static final double MARK_STEP = 1.3;
   private static final double BASE_HALF = 4.5;
 
   private Coupon() {}

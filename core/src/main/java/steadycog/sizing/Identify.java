@@ -198,14 +198,11 @@ public final class Identify {
     return WheelFigures.spanned(teeth, Cut.STANDARD);
   }
 
-  /** The standard size next to a module in mm, and next to it in teeth an inch. */
-  public static Pitch nearest(double moduleMm, boolean inch) {
+  /** Whether the size is in the standard series of its kind. */
+  public static boolean isStandard(Pitch pitch) {
     return series().stream()
-        .filter(pitch -> pitch instanceof Pitch.Diametral == inch)
-        .min(
-            Comparator.comparingDouble(
-                pitch -> Math.abs(Math.log(pitch.moduleMm().doubleValue() / moduleMm))))
-        .orElseThrow();
+        .filter(one -> one.getClass().equals(pitch.getClass()))
+        .anyMatch(one -> one.moduleMm().equals(pitch.moduleMm()));
   }
 
   /**

@@ -1,11 +1,13 @@
 package steadycog.sizing;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import steadycog.number.Figures;
 import steadycog.number.Unit;
@@ -51,7 +53,28 @@ public final class SheetTables {
 
   /** The size of teeth as stated, else as it is taken: {@code module 1 mm}. */
   public String pitch() {
-    return train.pitch().map(Pitch::statement).orElse("module 1 mm, not stated");
+    return train.pitch().map(SheetTables::standard).orElse("module 1 mm, not stated");
+  }
+
+  /** The size, and the standard ones next to it where it is none itself. */
+  private static String standard(Pitch pitch) {
+    double module = pitch.moduleMm().doubleValue();
+    boolean inch = pitch instanceof Pitch.Diametral;
+    if (Identify.isStandard(pitch)) {
+      return pitch.statement();
+    }
+    Optional<Pitch> below = Identify.below(module, inch);
+    Optional<Pitch> above =
+        Identify.series().stream()
+            .filter(one -> one instanceof Pitch.Diametral == inch)
+            .filter(one -> one.moduleMm().doubleValue() > module)
+            .min(Comparator.comparing(Pitch::moduleMm));
+    String next =
+        Stream.of(below, above)
+            .flatMap(Optional::stream)
+            .map(Pitch::statement)
+            .collect(Collectors.joining(" and "));
+    return pitch.statement() + " (no standard size; next to it " + next + ")";
   }
 
   /** Box, play at the output and the weakest tooth, a line each. */

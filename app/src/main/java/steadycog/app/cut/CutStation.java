@@ -26,6 +26,7 @@ import steadycog.check.Finding;
 import steadycog.format.pdf.CutSheetPdf;
 import steadycog.shape.Drives;
 import steadycog.sizing.CutSheet;
+import steadycog.sizing.Identify;
 import steadycog.sizing.MeshFigures;
 import steadycog.sizing.SheetTable;
 import steadycog.sizing.SheetTable.Field;
@@ -197,6 +198,9 @@ public final class CutStation extends HBox {
     sizes.show(desk.bench().orElseThrow().card().train(), Optional.of(now.sheet.box()));
     chooseMesh(now);
     summary.getChildren().clear();
+    if (!standardTeeth(train)) {
+      summary.getChildren().add(new Label("Teeth: " + all.pitch()));
+    }
     for (String line : all.summary()) {
       Label label = new Label(line);
       label.setWrapText(true);
@@ -229,6 +233,10 @@ public final class CutStation extends HBox {
     showFindings(now.study.findings());
     showTeeth(now, all);
     files.show(now.study);
+  }
+
+  private static boolean standardTeeth(Train train) {
+    return train.pitch().isEmpty() || Identify.isStandard(train.pitch().get());
   }
 
   private static String name(Mesh mesh) {

@@ -138,7 +138,9 @@ final class IdentifyPanel extends VBox {
   }
 
   private static String signed(double value, int decimals) {
-    return Figures.typeset(String.format(Locale.ROOT, "%+." + decimals + "f", value + 0.0));
+    boolean nothing = Math.abs(value) < 0.5 * Math.pow(10, -decimals);
+    String form = (nothing ? "%." : "%+.") + decimals + "f";
+    return Figures.typeset(String.format(Locale.ROOT, form, nothing ? 0.0 : value));
   }
 
   private static Label figure(String text, String style) {
