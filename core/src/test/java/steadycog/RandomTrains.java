@@ -274,7 +274,7 @@ public final class RandomTrains {
         if (random.nextBoolean()) {
           size = size.withBore(Optional.of(bore(random)));
         }
-        if (random.nextBoolean()) {
+        if (random.nextBoolean() && member.teeth().isPresent()) {
           size = size.withOffset(Optional.of(mm(random.nextInt(-10, 20), 100)));
         }
         if (random.nextBoolean()) {
@@ -287,7 +287,7 @@ public final class RandomTrains {
       }
     }
     for (Mesh mesh : train.meshes()) {
-      if (random.nextInt(4) == 0) {
+      if (random.nextInt(4) == 0 && train.partOf(mesh.a()).takesDistance()) {
         sizes =
             sizes.withDistance(
                 train.partOf(mesh.a()).body(mesh.a()),

@@ -117,12 +117,24 @@ public final class SizeText {
       String verb, Statement statement, List<Part> parts, MemberNames names) throws BadStatement {
     Token at = statement.peek();
     MemberId wheel = names.read(statement);
-    Part part = parts.stream().filter(p -> p.name().equals(wheel.part())).findFirst().orElseThrow();
+    Part part = part(wheel, parts);
+    if (verb.equals("offset") && !toothed(part, wheel)) {
+      throw new BadStatement(
+          at.problem("an offset of " + wheel + ": it has no teeth to make thinner; leave it out"));
+    }
     if (verb.equals("shift") && !part.takesShift(wheel)) {
       throw new BadStatement(
           at.problem("a shift of " + wheel + ": " + part.noShift() + "; leave it out"));
     }
     return Sizes.UNSTATED.with(wheel, readSize(verb, statement));
+  }
+
+  private static Part part(MemberId member, List<Part> parts) {
+    return parts.stream().filter(p -> p.name().equals(member.part())).findFirst().orElseThrow();
+  }
+
+  private static boolean toothed(Part part, MemberId wheel) {
+    return part.members().stream().anyMatch(m -> m.id().equals(wheel) && m.teeth().isPresent());
   }
 
   private static WheelSize readSize(String verb, Statement statement) throws BadStatement {
@@ -239,6 +251,10 @@ public final class SizeText {
     String expected = "two meshing wheels such as " + MeshNames.listed(parts);
     Token at = statement.expectWord(expected);
     Mesh mesh = MeshNames.read(at, parts, expected).getFirst();
+    if (!part(mesh.a(), parts).takesDistance()) {
+      throw new BadStatement(
+          at.problem("a distance of " + at.text() + ": it follows from the part; leave it out"));
+    }
     Optional<Quantity> length = length(statement);
     return Statement.at(
         at,

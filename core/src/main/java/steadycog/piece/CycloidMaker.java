@@ -118,8 +118,12 @@ final class CycloidMaker extends Maker {
         name(drive.discId()) + " output",
         "its pins go through the holes",
         List.of(
-            new Slab("plate", 0, plate(), Region.disc(radius)),
-            new Slab("pins", plate(), plate() + height, new Region(List.of(), pins))),
+            new Slab("plate", 0, plate(drive.ringId()), Region.disc(radius)),
+            new Slab(
+                "pins",
+                plate(drive.ringId()),
+                plate(drive.ringId()) + height,
+                new Region(List.of(), pins))),
         stand);
   }
 }

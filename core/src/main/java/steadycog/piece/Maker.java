@@ -2,6 +2,7 @@ package steadycog.piece;
 
 import java.util.ArrayList;
 import java.util.List;
+import steadycog.number.Quantity;
 import steadycog.piece.Piece.Stand;
 import steadycog.piece.Region.Round;
 import steadycog.shape.Drives;
@@ -41,9 +42,14 @@ abstract sealed class Maker permits WheelMaker, CycloidMaker, StrainMaker {
     return Blank.of(train, id);
   }
 
-  /** Thickness of a plate, mm. */
-  final double plate() {
-    return Math.max(LEAST_PLATE, PLATE * moduleMm);
+  /** Thickness of a member's plate, mm: its stated width, or in proportion. */
+  final double plate(MemberId member) {
+    return train
+        .sizes()
+        .own(member)
+        .width()
+        .map(Quantity::inBase)
+        .orElse(Math.max(LEAST_PLATE, PLATE * moduleMm));
   }
 
   static String name(MemberId member) {

@@ -68,14 +68,14 @@ final class StrainMaker extends Maker {
     Region closed =
         cup
             ? Region.disc(bore + wall).with(stated(drive.flexId()))
-            : Region.disc(bore + wall + plate()).with(Region.disc(bore));
+            : Region.disc(bore + wall + plate(drive.flexId())).with(Region.disc(bore));
     Region running =
         new Region(
             List.of(
                 geometry.flexInMesh(Math.PI / 2, 1, thinning).scaled(moduleMm),
                 geometry.inside(Math.PI / 2, 1, depth, generatorPoints(geometry)).scaled(moduleMm)),
             List.of());
-    double floor = Math.max(wall, plate() / 2);
+    double floor = Math.max(wall, plate(drive.flexId()) / 2);
     all.add(
         new Piece(
             drive.flexId(),

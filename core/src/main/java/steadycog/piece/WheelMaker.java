@@ -210,8 +210,12 @@ final class WheelMaker extends Maker {
         name(set.carrierId()),
         "",
         List.of(
-            new Slab("plate", 0, plate(), plate),
-            new Slab("pins", plate(), plate() + height, new Region(List.of(), pins))),
+            new Slab("plate", 0, plate(set.carrierId()), plate),
+            new Slab(
+                "pins",
+                plate(set.carrierId()),
+                plate(set.carrierId()) + height,
+                new Region(List.of(), pins))),
         new Stand(placed.x() * moduleMm, placed.y() * moduleMm, 0));
   }
 }

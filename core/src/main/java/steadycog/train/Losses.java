@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.BiPredicate;
 import java.util.function.Predicate;
 import java.util.function.UnaryOperator;
 import org.apache.commons.numbers.fraction.BigFraction;
@@ -202,6 +203,15 @@ public record Losses(
     List<MemberId> all = new ArrayList<>();
     meshes.forEach(one -> all.addAll(List.of(one.a, one.b)));
     return all;
+  }
+
+  /** The same without what is said of pairs that do not mesh. */
+  Losses ofPairs(BiPredicate<MemberId, MemberId> meshing) {
+    return new Losses(
+        practice,
+        kinds,
+        meshes.stream().filter(one -> meshing.test(one.a, one.b)).toList(),
+        friction);
   }
 
   /** The same for members under other names; without what is said of those that do not stay. */

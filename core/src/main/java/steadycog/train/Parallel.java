@@ -99,6 +99,11 @@ public record Parallel(String name, List<Teeth> wheels, List<Link> links) implem
   }
 
   @Override
+  public boolean takesDistance() {
+    return true;
+  }
+
+  @Override
   public Optional<Ends> usualEnds() {
     return wheels.size() < 2
         ? Optional.empty()

@@ -61,7 +61,12 @@ public sealed interface Part
     return false;
   }
 
-  /** Why it cannot, for a message. */
+  /** Whether the axes of its meshing wheels can stand where a card says. */
+  default boolean takesDistance() {
+    return false;
+  }
+
+  /** Why a shift cannot be chosen, for a message. */
   default String noShift() {
     return "only involute spur teeth are shifted";
   }

@@ -394,6 +394,12 @@ public record Planetary(
     return !paired() && (isPlanet(wheel) || !stepped() && wheel.equals(sunId(0)));
   }
 
+  /** The carrier's radius; paired planets have to fit between each other. */
+  @Override
+  public boolean takesDistance() {
+    return !paired();
+  }
+
   @Override
   public String noShift() {
     return paired()

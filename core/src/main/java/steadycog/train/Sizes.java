@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import java.util.function.BiPredicate;
 import java.util.function.Predicate;
 import java.util.function.UnaryOperator;
 import org.apache.commons.numbers.fraction.BigFraction;
@@ -180,6 +181,17 @@ public record Sizes(
     List<MemberId> all = new ArrayList<>(wheels.keySet());
     distances.forEach(distance -> all.addAll(List.of(distance.a, distance.b)));
     return all;
+  }
+
+  /** The same without what is said of pairs that do not mesh. */
+  Sizes ofPairs(BiPredicate<MemberId, MemberId> meshing) {
+    return new Sizes(
+        rack,
+        common,
+        wheels,
+        clearance,
+        distances.stream().filter(pair -> meshing.test(pair.a, pair.b)).toList(),
+        sharing);
   }
 
   /** The same for members under other names; without what is said of those that do not stay. */

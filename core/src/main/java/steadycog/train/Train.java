@@ -289,12 +289,14 @@ public record Train(
 
   /**
    * The same train with {@code changed} in place of {@code old}: members called anew by {@code
-   * rename}, and without whatever is said about members that do not stay.
+   * rename}, and without whatever is said about members that do not stay, or pairs that no longer
+   * mesh.
    */
   public Train replacing(
       Part old, Part changed, UnaryOperator<MemberId> rename, Predicate<MemberId> stays) {
+    List<Part> now = parts.stream().map(part -> part.equals(old) ? changed : part).toList();
     return new Train(
-        parts.stream().map(part -> part.equals(old) ? changed : part).toList(),
+        now,
         Join.renamed(joins, rename, stays),
         Join.renamed(coaxials, rename, stays),
         places.stream()
@@ -304,8 +306,21 @@ public record Train(
         pitch,
         roles.renamed(rename, stays),
         shifts.renamed(rename, stays),
-        losses.renamed(rename, stays),
-        sizes.renamed(rename, stays));
+        losses.renamed(rename, stays).ofPairs((a, b) -> isMesh(now, a, b)),
+        sizes.renamed(rename, stays).ofPairs((a, b) -> isMesh(now, a, b)));
+  }
+
+  /** Whether two bodies mesh: what is said of a pair holds only as long as they do. */
+  private static boolean isMesh(List<Part> parts, MemberId a, MemberId b) {
+    for (Part part : parts) {
+      for (Mesh mesh : part.meshes()) {
+        Join pair = new Join(part.body(mesh.a()), part.body(mesh.b()));
+        if (pair.touches(a) && pair.touches(b)) {
+          return true;
+        }
+      }
+    }
+    return false;
   }
 
   /** The same train without one of its parts and whatever is said about its members. */

@@ -79,6 +79,23 @@ class CardTest {
         "parallel 18 ~ 7x2| 1:15: found '7x2', expected a tooth count such as 18, or 60i for"
             + " internal teeth",
         "parallel 0 ~ 72| 1:10: teeth 0: expected 1 to 99999",
+        "parallel 20 ~ 30; bore A 8| 1:27: found the end of the statement, expected mm or in after"
+            + " 8",
+        "parallel 20 ~ 30; bore A 5 mm flat 2 mm| 1:26: flat 2 mm: expected more than half of the"
+            + " bore's 5 mm",
+        "parallel 20 ~ 30; clearance wood| 1:29: found 'wood', expected a process (printed,"
+            + " laser, machined) or a gap (flank, tip, bore, apart) and a length",
+        "parallel 20 ~ 30; material A wood| 1:30: found 'wood', expected a material: steel,"
+            + " hardened, brass, aluminium, acetal, nylon, pla, petg",
+        "parallel 20 ~ 30; width A 5 mm; width A 6 mm| 1:33: a second width of A: leave one",
+        "planetary sun 20 planet 20 x4 ring 60; shift ring 0.2| 1:46: a shift of ring: in a set it"
+            + " follows from the shift of the planets and the sun; leave it out",
+        "planetary sun 20 planet 20 x4 ring 60; offset carrier 0.1 mm| 1:47: an offset of carrier:"
+            + " it has no teeth to make thinner; leave it out",
+        "planetary sun 30 planet 16~18 x3 ring 84; distance sun-planet_inner 20 mm| 1:52: a"
+            + " distance of sun-planet_inner: it follows from the part; leave it out",
+        "cycloidal lobes 29; distance disc-ring 2 mm| 1:30: a distance of disc-ring: it follows"
+            + " from the part; leave it out",
         "parallel 60i ~ 80i| 1:14: two internal wheels cannot mesh: one of them must be external",
         "paralel 18 ~ 72| 1:1: found 'paralel', expected a part (parallel, planetary, cycloidal,"
             + " strainwave, bevel, differential, shaft) or drive, hold, take, lock, join, coaxial,"

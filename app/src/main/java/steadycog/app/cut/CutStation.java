@@ -350,7 +350,11 @@ public final class CutStation extends HBox {
   private final class MeshHand implements SheetGrid.Hand {
     @Override
     public boolean changes(Field field, int column) {
-      return field == Field.DISTANCE;
+      if (field != Field.DISTANCE) {
+        return false;
+      }
+      Shown now = shown.orElseThrow();
+      return now.study.train().partOf(now.sheet.meshes().get(column).mesh().a()).takesDistance();
     }
 
     @Override

@@ -35,6 +35,8 @@ import steadycog.train.Member;
 import steadycog.train.MemberId;
 import steadycog.train.Mesh;
 import steadycog.train.ShiftPlan;
+import steadycog.train.Train;
+import steadycog.train.WheelSize;
 
 class DeskTest {
   @TempDir Path folder;
@@ -134,7 +136,7 @@ class DeskTest {
     MemberId one = members.get(random.nextInt(members.size())).id();
     MemberId two = members.get(random.nextInt(members.size())).id();
     boolean small = members.size() < 14;
-    switch (random.nextInt(24)) {
+    switch (random.nextInt(28)) {
       case 0 -> desk.drive(one);
       case 1 -> desk.hold(one);
       case 2 -> desk.take(one);
@@ -156,6 +158,8 @@ class DeskTest {
       case 20 ->
           build(small, () -> desk.addPart(new Bevel("b", 11, 43, Side.LEFT, Optional.empty())));
       case 21 -> desk.removePart(one);
+      case 22, 23 -> size(random, one);
+      case 24 -> desk.addRow(one);
       default -> desk.showSheet(random.nextInt(desk.job().sheets().size()));
     }
   }
@@ -178,6 +182,25 @@ class DeskTest {
           desk.plan()
               .toggle(name, one.equals(two) ? new Element.Brake(one) : Element.Clutch.of(one, two));
     }
+  }
+
+  /** Says something of the losses and the distance of a pair, and of the size of a wheel. */
+  private void size(Random random, MemberId wheel) {
+    Train train = desk.bench().orElseThrow().card().train();
+    if (!train.meshes().isEmpty()) {
+      Mesh mesh = train.meshes().get(random.nextInt(train.meshes().size()));
+      MemberId a = train.partOf(mesh.a()).body(mesh.a());
+      MemberId b = train.partOf(mesh.b()).body(mesh.b());
+      Optional<Quantity> length = Optional.of(Quantity.of("40", Unit.MM));
+      desk.lose(losses -> losses.with(a, b, Optional.of(Exact.of(97, 100))));
+      if (train.partOf(a).takesDistance()) {
+        desk.resize(now -> now.withSizes(now.sizes().withDistance(a, b, length)));
+      }
+    }
+    WheelSize size = WheelSize.NONE.withWidth(Optional.of(Quantity.of("8", Unit.MM)));
+    Optional<BigFraction> shift =
+        train.partOf(wheel).takesShift(wheel) ? Optional.of(Exact.of(1, 5)) : Optional.empty();
+    desk.resize(now -> now.withSizes(now.sizes().with(wheel, size.withShift(shift))));
   }
 
   private void configure(Random random) {
