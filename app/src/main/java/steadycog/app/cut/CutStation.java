@@ -47,6 +47,7 @@ import steadycog.train.Train;
 public final class CutStation extends HBox {
   private static final PseudoClass ALARM = PseudoClass.getPseudoClass("alarm");
   private static final double RIGHT_WIDTH = 372;
+  private static final double RIGHT_SHARE = 0.42;
 
   /** The bar beside the tables and the room round them. */
   private static final double SCROLL_ROOM = 40;
@@ -143,12 +144,8 @@ public final class CutStation extends HBox {
     ScrollPane side = Look.styled(new ScrollPane(right), "side-scroll");
     side.setFitToWidth(true);
     side.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
-    desk.preferencesProperty()
-        .subscribe(
-            preferences -> {
-              side.setMinWidth(RIGHT_WIDTH * preferences.zoom());
-              side.setPrefWidth(RIGHT_WIDTH * preferences.zoom());
-            });
+    desk.preferencesProperty().subscribe(preferences -> share(side));
+    widthProperty().subscribe(now -> share(side));
     getChildren().addAll(left, side);
     Later later = Later.nextFrame(this::show);
     desk.benchProperty().addListener(o -> later.ask());
@@ -157,6 +154,14 @@ public final class CutStation extends HBox {
     setFocusTraversable(true);
     visibleProperty().addListener(o -> show());
     show();
+  }
+
+  /** Large text makes the right side wider, but never so that the tables have less than it. */
+  private void share(ScrollPane side) {
+    double wanted = RIGHT_WIDTH * desk.preferences().zoom();
+    double width = getWidth() > 0 ? Math.min(wanted, RIGHT_SHARE * getWidth()) : wanted;
+    side.setMinWidth(width);
+    side.setPrefWidth(width);
   }
 
   /** Side by side where there is room. */

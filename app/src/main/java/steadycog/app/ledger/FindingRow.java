@@ -69,7 +69,7 @@ public final class FindingRow extends HBox {
     icon.show(icon(finding.severity()));
     STATES.forEach((each, state) -> pseudoClassStateChanged(state, each == finding.severity()));
     severity.setText(word);
-    message.setText(finding.message().replace("->", "\u2192"));
+    message.setText(typeset(finding.message()));
     showCures(finding.cures());
     String rest = advice(finding);
     advice.setText(rest);
@@ -85,6 +85,11 @@ public final class FindingRow extends HBox {
             finding.members().stream().findFirst().ifPresent(id -> desk.select(Optional.of(id))));
   }
 
+  /** Arrows and minus signs of print. */
+  private static String typeset(String text) {
+    return text.replace("->", "\u2192").replaceAll("(?<=\\s)-(?=\\d)", "\u2212");
+  }
+
   private void showCures(List<Cure> all) {
     while (buttons.size() < all.size()) {
       Button button = Look.styled(new Button(), "cure");
@@ -98,7 +103,7 @@ public final class FindingRow extends HBox {
     }
     for (int k = 0; k < all.size(); k++) {
       Cure cure = all.get(k);
-      buttons.get(k).setText(cure.change().replace("->", "\u2192"));
+      buttons.get(k).setText(typeset(cure.change()));
       buttons.get(k).setOnAction(e -> desk.cure(cure));
     }
   }
