@@ -499,8 +499,8 @@ public final class Desk {
   }
 
   /**
-   * Puts another train behind the one in view, driven as fast and as hard as that one, and shows
-   * it.
+   * Puts another train behind the one in view, driven as fast and as hard as that one and made as
+   * it is, and shows it.
    */
   public void tryVariant(String name, Train variant) {
     Roles now = bench.get().map(b -> b.study().train().rolesInForce()).orElse(Roles.NONE);
@@ -514,8 +514,24 @@ public final class Desk {
         drives.isEmpty() ? ends : new Roles(drives, ends.holds(), ends.take(), ends.locks());
     int index = page.get().index() + 1;
     Sheet fresh =
-        Sheet.of(job().freeName(sheet().name() + ", " + name), Card.of(variant.withRoles(given)));
+        Sheet.of(
+            job().freeName(sheet().name() + ", " + name), Card.of(made(variant).withRoles(given)));
     change(new Page(job().adding(index, fresh), index));
+  }
+
+  /** With the teeth, losses and room of the train in view, where nothing else is said of them. */
+  private Train made(Train variant) {
+    Optional<Train> now = sheet().card().map(Card::train);
+    if (now.isEmpty()) {
+      return variant;
+    }
+    Train sized =
+        variant.pitch().isPresent() || now.get().pitch().isEmpty()
+            ? variant
+            : variant.sized(now.get().pitch().get());
+    Train losing =
+        sized.losses().unstated() ? sized.withLosses(now.get().losses().ofKinds()) : sized;
+    return losing.sizes().unstated() ? losing.withSizes(now.get().sizes().ofAll()) : losing;
   }
 
   /** Takes the train in view out of the job. */

@@ -103,6 +103,22 @@ class DeskTest {
     assertTrue(desk.sheet().text().contains("parallel 28 ~ 25 ~ 56 # counted"));
   }
 
+  /** Another arrangement is compared with the same teeth, made in the same way. */
+  @Test
+  void aVariantIsMadeAsTheTrainThatItIsToReplace() throws Exception {
+    desk.putDown(Job.empty());
+    desk.type(
+        "parallel 20 ~ 60; module 1.5 mm; clearance printed; shift A 0.2; material B brass\n"
+            + "efficiency printed A-B 0.9; drive A 90 rpm; take B");
+    desk.tryVariant("smaller", Card.read("parallel 17 ~ 51").train());
+    String text = desk.sheet().text();
+    assertTrue(text.contains("module 1.5 mm"), text);
+    assertTrue(text.contains("clearance printed"), text);
+    assertTrue(text.contains("efficiency printed\n"), text);
+    assertFalse(text.contains("shift"), text);
+    assertFalse(text.contains("brass"), text);
+  }
+
   @Test
   void anythingDoneCanBeUndoneAndDoneAgain() throws Exception {
     desk.putDown(TernRock.job());
