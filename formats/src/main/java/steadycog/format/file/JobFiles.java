@@ -13,6 +13,7 @@ import java.nio.file.StandardCopyOption;
 import java.nio.file.StandardOpenOption;
 import java.util.List;
 import java.util.Locale;
+import java.util.UUID;
 import steadycog.format.json.JobJson;
 import steadycog.format.json.UnreadableException;
 import steadycog.job.Job;
@@ -110,9 +111,11 @@ public final class JobFiles {
   public static void write(Path file, byte[] contents) throws IOException {
     Path target = Files.exists(file) ? file.toRealPath() : file.toAbsolutePath();
     Path folder = target.getParent();
-    Path beside = Files.createTempFile(folder, "." + target.getFileName(), ".part");
+    // Made as any file is, not as a temporary one, so that others may read what is shared.
+    Path beside = folder.resolve("." + target.getFileName() + "." + UUID.randomUUID() + ".part");
     try {
-      try (FileChannel channel = FileChannel.open(beside, StandardOpenOption.WRITE)) {
+      try (FileChannel channel =
+          FileChannel.open(beside, StandardOpenOption.CREATE_NEW, StandardOpenOption.WRITE)) {
         ByteBuffer bytes = ByteBuffer.wrap(contents);
         while (bytes.hasRemaining()) {
           channel.write(bytes);
