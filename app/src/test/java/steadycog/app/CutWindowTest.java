@@ -103,6 +103,9 @@ class CutWindowTest extends InWindow {
     assertTrue(text("#sheet-problem").contains("No standard teeth"), text("#sheet-problem"));
     enter("#sheet-angle", "25 stub");
     assertTrue(card().contains("angle 25 stub"), card());
+    robot.interact(() -> find("#sheet-wheels .sheet-head", Labeled.class).requestFocus());
+    press(KeyCode.ENTER);
+    assertEquals("A", opened.desk().selection().orElseThrow().toString());
     fire("#process-none");
     assertFalse(card().contains("clearance"), card());
     assertFalse(find("#mesh-view .mesh-first", SVGPath.class).getContent().isEmpty());

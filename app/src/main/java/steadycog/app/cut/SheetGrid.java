@@ -7,9 +7,11 @@ import java.util.Map;
 import javafx.css.PseudoClass;
 import javafx.geometry.HPos;
 import javafx.geometry.Pos;
+import javafx.scene.AccessibleRole;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
+import javafx.scene.input.KeyCode;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.VBox;
 import steadycog.app.look.Look;
@@ -129,6 +131,15 @@ final class SheetGrid extends VBox {
       int index = column;
       head.setTooltip(new Tooltip(table.columns().get(column)));
       head.setOnMouseClicked(click -> hand.choose(index));
+      head.setFocusTraversable(true);
+      head.setAccessibleRole(AccessibleRole.BUTTON);
+      head.setOnKeyPressed(
+          key -> {
+            if (key.getCode() == KeyCode.ENTER || key.getCode() == KeyCode.SPACE) {
+              hand.choose(index);
+              key.consume();
+            }
+          });
       head.setMaxWidth(Double.MAX_VALUE);
       head.setMinWidth(USE_PREF_SIZE);
       heads.add(head);

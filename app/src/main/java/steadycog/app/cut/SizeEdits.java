@@ -104,8 +104,8 @@ final class SizeEdits {
     return desk.bench().orElseThrow().card().train().sizes();
   }
 
-  private static Optional<Bore> round(String text) {
-    return LengthText.read(text).filter(length -> length.value().signum() > 0).map(Bore.Round::new);
+  private Optional<Bore> round(String text) {
+    return length(text).filter(length -> length.value().signum() > 0).map(Bore.Round::new);
   }
 
   private Optional<Quantity> length(String text) {
@@ -135,11 +135,12 @@ final class SizeEdits {
         shifting
             ? PairShift.reaching(train, mesh.mesh(), tight / mesh.moduleMm())
             : Optional.empty();
+    boolean follows = mesh.mesh().carrier().isPresent();
     if (shifted.isEmpty()) {
       return place(mesh, given)
           .or(
               () ->
-                  shifting
+                  shifting && !follows
                       ? Optional.of("No shift that teeth bear reaches it: the axes are put there.")
                       : Optional.empty());
     }
