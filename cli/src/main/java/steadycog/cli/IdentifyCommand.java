@@ -14,6 +14,7 @@ import picocli.CommandLine.Spec;
 import picocli.CommandLine.TypeConversionException;
 import steadycog.format.json.CutSheetJson;
 import steadycog.notation.LengthText;
+import steadycog.number.Figures;
 import steadycog.number.Quantity;
 import steadycog.sizing.Identify;
 
@@ -118,14 +119,6 @@ final class IdentifyCommand implements Callable<Integer> {
     return value.map(OptionalInt::of).orElse(OptionalInt.empty());
   }
 
-  private static String signed(double value, int decimals) {
-    boolean nothing = Math.abs(value) < 0.5 * Math.pow(10, -decimals);
-    return String.format(
-        Locale.ROOT,
-        nothing ? "%." + decimals + "f" : "%+." + decimals + "f",
-        nothing ? 0.0 : value);
-  }
-
   private String text(List<Identify.Guess> guesses) {
     if (guesses.isEmpty()) {
       return "No standard size comes near: count again, measure again, or it is no standard"
@@ -138,8 +131,8 @@ final class IdentifyCommand implements Callable<Integer> {
           String.format(Locale.ROOT, "%.4f", guess.moduleMm()),
           guess.teeth() + (guess.teeth() == teeth ? "" : " (counted " + teeth + ")"),
           String.format(Locale.ROOT, "%.1f", guess.angle()),
-          signed(guess.shift(), 2),
-          signed(guess.off(), 3));
+          Figures.signed(guess.shift(), 2),
+          Figures.signed(guess.off(), 3));
     }
     return table.toString();
   }

@@ -51,7 +51,7 @@ final class BindingRule extends PairRule {
     PairShift.reaching(train, mesh, reach)
         .map(found -> new Cure(found.words(), found.sized()))
         .ifPresent(all::add);
-    if (train.sizes().distanceMm(mesh).isPresent()) {
+    if (train.sizes().distanceMm(mesh.a(), mesh.b()).isPresent()) {
       all.add(
           new Cure(
               "no stated distance of " + mesh.a() + " and " + mesh.b(),

@@ -28,7 +28,7 @@ final class UndercutRule implements Rule {
     List<Finding> found = new ArrayList<>();
     Train train = subject.train();
     BasicRack rack = BasicRack.of(train.sizes().rackInForce());
-    double least = rack.undercutFree(0);
+    double least = rack.undercutFree();
     for (Member member : train.involuteWheels()) {
       Optional<Teeth> teeth = member.teeth().filter(t -> !t.internal() && t.count() < least);
       double needed = teeth.map(t -> rack.shiftAgainstUndercut(t.count())).orElse(0.0);

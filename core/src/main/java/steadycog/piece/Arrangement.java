@@ -94,16 +94,6 @@ public record Arrangement(List<Laid> laid) {
 
   /** Least x, least y, greatest x, greatest y of all that is laid. */
   public double[] bounds() {
-    double[] box = {Double.MAX_VALUE, Double.MAX_VALUE, -Double.MAX_VALUE, -Double.MAX_VALUE};
-    for (Laid one : laid) {
-      for (Region region : one.regions()) {
-        double[] next = region.bounds();
-        box[0] = Math.min(box[0], next[0]);
-        box[1] = Math.min(box[1], next[1]);
-        box[2] = Math.max(box[2], next[2]);
-        box[3] = Math.max(box[3], next[3]);
-      }
-    }
-    return box;
+    return Region.around(laid.stream().flatMap(one -> one.regions().stream()).toList());
   }
 }

@@ -43,18 +43,7 @@ public record Piece(
 
   /** Least x, least y, greatest x, greatest y about its axis. */
   public double[] bounds() {
-    double[] box = slabs.getFirst().region().bounds();
-    for (Slab slab : slabs) {
-      double[] next = slab.region().bounds();
-      box =
-          new double[] {
-            Math.min(box[0], next[0]),
-            Math.min(box[1], next[1]),
-            Math.max(box[2], next[2]),
-            Math.max(box[3], next[3])
-          };
-    }
-    return box;
+    return Region.around(slabs.stream().map(Slab::region).toList());
   }
 
   /** The regions as they stand at {@code stand}, named as the slabs. */

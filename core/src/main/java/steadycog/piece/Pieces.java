@@ -2,7 +2,6 @@ package steadycog.piece;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import steadycog.shape.Detail;
 import steadycog.shape.Drives;
 import steadycog.shape.FaceLayout;
@@ -11,7 +10,6 @@ import steadycog.shape.PlacedWheel;
 import steadycog.train.Bevel;
 import steadycog.train.Cycloidal;
 import steadycog.train.Differential;
-import steadycog.train.MemberId;
 import steadycog.train.Parallel;
 import steadycog.train.Part;
 import steadycog.train.Planetary;
@@ -77,12 +75,5 @@ public record Pieces(List<Piece> all, List<String> left) {
     double normal = Blank.of(train, wheel.id()).flankMm() / module;
     double thinning = normal / Math.cos(wheel.cut().rack().pressureAngle());
     return wheel.outline(detail, thinning).scaled(module);
-  }
-
-  /** Those of {@code member}'s body; all if it is empty. */
-  public List<Piece> of(Optional<MemberId> member) {
-    return member
-        .map(id -> all.stream().filter(piece -> piece.member().equals(id)).toList())
-        .orElse(all);
   }
 }

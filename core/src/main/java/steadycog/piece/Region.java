@@ -132,6 +132,14 @@ public record Region(List<Outline> lines, List<Round> circles) {
     return box;
   }
 
+  /** The box round several regions. */
+  static double[] around(List<Region> regions) {
+    return new Region(
+            regions.stream().flatMap(region -> region.lines.stream()).toList(),
+            regions.stream().flatMap(region -> region.circles.stream()).toList())
+        .bounds();
+  }
+
   private static void widen(double[] box, double x, double y, double radius) {
     box[0] = Math.min(box[0], x - radius);
     box[1] = Math.min(box[1], y - radius);

@@ -24,7 +24,7 @@ final class StrainMaker extends Maker {
     Placed ring = placed(drive.circularId());
     Stand stand = new Stand(ring.x() * moduleMm, ring.y() * moduleMm, 0);
     double width = blank(drive.circularId()).widthMm();
-    double inside = Drives.generatorDepth(geometry, moduleMm);
+    double inside = Drives.generatorDepth(geometry, geometry.boreDepth(moduleMm));
     Outline cam = geometry.inside(Math.PI / 2, 1, inside, generatorPoints(geometry));
     Region generator = new Region(List.of(cam.scaled(moduleMm)), List.of());
     add(

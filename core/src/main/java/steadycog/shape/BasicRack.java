@@ -24,9 +24,9 @@ public record BasicRack(double pressureAngle, double addendum, double dedendum, 
         angle, depth * ISO_53_A.addendum, depth * ISO_53_A.dedendum, depth * ISO_53_A.tipRadius);
   }
 
-  /** The fewest teeth that this rack does not undercut at a shift: 2 (k - x) / sin² a. */
-  public double undercutFree(double shift) {
-    return 2 * (addendum - shift) / sineSquared();
+  /** The fewest teeth that this rack does not undercut without shift: 2 k / sin² a. */
+  public double undercutFree() {
+    return 2 * addendum / sineSquared();
   }
 
   /** The shift from which on it leaves the flanks of {@code teeth} whole: k - z sin² a / 2. */

@@ -239,13 +239,13 @@ public final class Drives {
 
   /** The generator of a flexspline drawn with {@code times} its true deflection. */
   public static Outline generator(PlacedFlex flex, double times) {
-    double inside = flex.boreDepth() + BEARING * flex.geometry().flexRadius();
+    double inside = generatorDepth(flex.geometry(), flex.boreDepth());
     return flex.geometry().inside(Math.PI / 2, times, inside, GENERATOR_POINTS);
   }
 
   /** How far a generator lies inside the flexspline's pitch line: its bore and a thin bearing. */
-  public static double generatorDepth(StrainGeometry geometry, double moduleMm) {
-    return geometry.boreDepth(moduleMm) + BEARING * geometry.flexRadius();
+  public static double generatorDepth(StrainGeometry geometry, double boreDepth) {
+    return boreDepth + BEARING * geometry.flexRadius();
   }
 
   private void add(StrainWave drive, int axis, int plane, double[] at) {
@@ -269,7 +269,7 @@ public final class Drives {
     double depth = geometry.boreDepth(moduleMm);
     all.add(
         new PlacedFlex(drive.flexId(), drive.waveId(), axis, plane, at[0], at[1], geometry, depth));
-    double inside = generatorDepth(geometry, moduleMm);
+    double inside = generatorDepth(geometry, depth);
     all.add(
         new PlacedPlate(
             drive.waveId(),

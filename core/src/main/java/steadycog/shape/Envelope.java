@@ -26,12 +26,10 @@ public record Envelope(List<Swept> circles) {
     Map<Integer, double[]> middles = new HashMap<>();
     List<Swept> all = new ArrayList<>();
     for (Placed body : layout.bodies()) {
-      double x = body.orbit().map(Placed.Orbit::x).orElse(body.x());
-      double y = body.orbit().map(Placed.Orbit::y).orElse(body.y());
-      double radius = Math.hypot(body.x() - x, body.y() - y) + body.bodyRadius();
       int axis = inLine.of(body.orbit().map(Placed.Orbit::carrier).orElse(body.id()));
-      double[] middle = middles.computeIfAbsent(axis, none -> new double[] {x, y});
-      all.add(new Swept(middle[0], middle[1], radius));
+      double[] middle =
+          middles.computeIfAbsent(axis, none -> new double[] {body.middleX(), body.middleY()});
+      all.add(new Swept(middle[0], middle[1], body.sweptRadius()));
     }
     return new Envelope(all);
   }

@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import steadycog.shape.Placed.Orbit;
 import steadycog.train.Drive;
 import steadycog.train.MemberId;
 import steadycog.train.Train;
@@ -93,9 +92,9 @@ public record FaceLayout(
   static double[] bounds(List<? extends Placed> bodies, double[] box) {
     double[] wider = box.clone();
     for (Placed wheel : bodies) {
-      double x = wheel.orbit().map(Orbit::x).orElse(wheel.x());
-      double y = wheel.orbit().map(Orbit::y).orElse(wheel.y());
-      double radius = Math.hypot(wheel.x() - x, wheel.y() - y) + wheel.bodyRadius();
+      double x = wheel.middleX();
+      double y = wheel.middleY();
+      double radius = wheel.sweptRadius();
       wider[0] = Math.min(wider[0], x - radius);
       wider[1] = Math.min(wider[1], y - radius);
       wider[2] = Math.max(wider[2], x + radius);

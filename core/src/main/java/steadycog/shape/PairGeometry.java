@@ -49,7 +49,7 @@ public record PairGeometry(
     double distance =
         train
             .sizes()
-            .distanceMm(mesh)
+            .distanceMm(mesh.a(), mesh.b())
             .map(mm -> mm / module)
             .orElseGet(
                 () ->

@@ -32,6 +32,20 @@ public sealed interface Placed
   /** The carrier that takes this axis round with it; empty for an axis that stands still. */
   Optional<Orbit> orbit();
 
+  /** Where the middle stands about which it is taken round, or its own axis, in modules. */
+  default double middleX() {
+    return orbit().map(Orbit::x).orElse(x());
+  }
+
+  default double middleY() {
+    return orbit().map(Orbit::y).orElse(y());
+  }
+
+  /** Radius about its middle of all that it sweeps, in modules. */
+  default double sweptRadius() {
+    return Math.hypot(x() - middleX(), y() - middleY()) + bodyRadius();
+  }
+
   /** An axis taken round by a carrier whose own axis is at x, y, in modules. */
   record Orbit(MemberId carrier, double x, double y) {}
 }

@@ -152,15 +152,8 @@ public final class PlanetGeometry {
   /** As the card states it for any mesh of sun or ring. */
   private Optional<Double> statedRadius() {
     return part.meshes().stream()
-        .flatMap(mesh -> bodyDistance(mesh).stream())
+        .flatMap(m -> sizes.distanceMm(part.body(m.a()), part.body(m.b())).stream())
         .map(mm -> mm / moduleMm)
-        .findFirst();
-  }
-
-  private Optional<Double> bodyDistance(Mesh mesh) {
-    return sizes.distances().stream()
-        .filter(given -> given.isOf(part.body(mesh.a()), part.body(mesh.b())))
-        .map(given -> given.length().inBase())
         .findFirst();
   }
 

@@ -73,18 +73,30 @@ public record StrainGeometry(StrainWave part) {
 
   /** The circular spline's teeth about its axis, a space to the right. */
   public Outline circularTeeth(double thinning) {
-    int count = part.circular();
-    double pitch = circularRadius();
     double tipHalf = Math.PI / 4 + ADDENDUM * FLANK + thinning;
     double rootHalf = Math.PI / 4 - DEDENDUM * FLANK + thinning;
+    return round(part.circular(), -ADDENDUM, tipHalf, DEDENDUM, rootHalf);
+  }
+
+  /**
+   * Teeth or spaces with straight sides round a pitch circle, the first to the right.
+   *
+   * @param first height of their beginning above it
+   * @param firstHalf half their width there
+   * @param second height of their end
+   * @param secondHalf half their width there
+   */
+  private static Outline round(
+      int count, double first, double firstHalf, double second, double secondHalf) {
+    double pitch = count / 2.0;
     double[] x = new double[count * POINTS];
     double[] y = new double[count * POINTS];
     for (int tooth = 0; tooth < count; tooth++) {
       double centre = 2 * Math.PI * tooth / count;
-      put(x, y, tooth * POINTS, pitch - ADDENDUM, centre - tipHalf / pitch);
-      put(x, y, tooth * POINTS + 1, pitch + DEDENDUM, centre - rootHalf / pitch);
-      put(x, y, tooth * POINTS + 2, pitch + DEDENDUM, centre + rootHalf / pitch);
-      put(x, y, tooth * POINTS + 3, pitch - ADDENDUM, centre + tipHalf / pitch);
+      put(x, y, tooth * POINTS, pitch + first, centre - firstHalf / pitch);
+      put(x, y, tooth * POINTS + 1, pitch + second, centre - secondHalf / pitch);
+      put(x, y, tooth * POINTS + 2, pitch + second, centre + secondHalf / pitch);
+      put(x, y, tooth * POINTS + 3, pitch + first, centre + firstHalf / pitch);
     }
     return new Outline(x, y);
   }
@@ -96,20 +108,9 @@ public record StrainGeometry(StrainWave part) {
 
   /** The flexspline's teeth about its axis as they are made: round, a tooth to the right. */
   public Outline flexRound(double thinning) {
-    int count = part.flex();
-    double pitch = flexRadius();
     double tipHalf = Math.PI / 4 - ADDENDUM * FLANK - thinning;
     double rootHalf = Math.PI / 4 + DEDENDUM * FLANK - thinning;
-    double[] x = new double[count * POINTS];
-    double[] y = new double[count * POINTS];
-    for (int tooth = 0; tooth < count; tooth++) {
-      double centre = 2 * Math.PI * tooth / count;
-      put(x, y, tooth * POINTS, pitch - DEDENDUM, centre - rootHalf / pitch);
-      put(x, y, tooth * POINTS + 1, pitch + ADDENDUM, centre - tipHalf / pitch);
-      put(x, y, tooth * POINTS + 2, pitch + ADDENDUM, centre + tipHalf / pitch);
-      put(x, y, tooth * POINTS + 3, pitch - DEDENDUM, centre + rootHalf / pitch);
-    }
-    return new Outline(x, y);
+    return round(part.flex(), -DEDENDUM, rootHalf, ADDENDUM, tipHalf);
   }
 
   /**

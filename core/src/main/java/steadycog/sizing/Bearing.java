@@ -14,7 +14,6 @@ import steadycog.shape.PlacedWheel;
 import steadycog.torque.Torques;
 import steadycog.train.MemberId;
 import steadycog.train.Mesh;
-import steadycog.train.Part;
 import steadycog.train.Train;
 
 /**
@@ -91,15 +90,12 @@ public record Bearing(MemberId member, boolean planet, double force, double tilt
   private static Push push(
       Train train, FaceLayout layout, MeshFigures figures, MemberId wheel, double torque) {
     Mesh mesh = figures.mesh();
-    Part part = train.partOf(wheel);
-    int contacts = Math.max(part.copies(mesh.a()), part.copies(mesh.b()));
-    double uneven = contacts > 1 ? train.sizes().sharingInForce() : 1;
     PlacedWheel own = layout.wheel(wheel);
     PlacedWheel other = layout.wheel(mesh.other(wheel));
     boolean inRing = mesh.teeth(mesh.other(wheel)).internal();
     double towards = Math.atan2(other.y() - own.y(), other.x() - own.x());
     double contact = inRing ? towards + Math.PI : towards;
-    double along = torque * 1000 / figures.workingRadius(wheel) / contacts * uneven;
+    double along = Sharing.of(train, mesh).most(torque * 1000 / figures.workingRadius(wheel));
     double out = mesh.teeth(wheel).internal() ? 1 : -1;
     double apart = out * Math.abs(along) * Math.tan(figures.pair().working());
     return new Push(

@@ -130,12 +130,10 @@ public record Screening(List<ToothLoad> loads) {
 
     private ToothLoad spur(Mesh mesh, double torque) {
       Optional<MeshFigures> figures = MeshFigures.of(train, mesh);
-      Part part = train.partOf(mesh.a());
-      int contacts = Math.max(part.copies(mesh.a()), part.copies(mesh.b()));
-      double uneven = contacts > 1 ? train.sizes().sharingInForce() : 1;
+      Sharing sharing = Sharing.of(train, mesh);
       double radius =
           figures.map(f -> f.workingRadius(mesh.a())).orElse(mesh.teethA().count() * module() / 2);
-      double force = torque / radius / contacts * uneven;
+      double force = sharing.most(torque / radius);
       double width = width(mesh);
       Optional<Double> pressure =
           figures
@@ -152,7 +150,7 @@ public record Screening(List<ToothLoad> loads) {
           mesh,
           train.kind(mesh),
           force,
-          contacts,
+          sharing.contacts(),
           speed(mesh, radius),
           width,
           Optional.of(bending(mesh.a(), mesh.teethA(), Cut.of(train, mesh.a()), force, width)),

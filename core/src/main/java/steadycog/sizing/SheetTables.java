@@ -306,8 +306,7 @@ public final class SheetTables {
   }
 
   private static String signed(double value, int decimals) {
-    String text = fixed(value, decimals);
-    return value > 0 && !text.matches("0\\.0*") ? "+" + text : text;
+    return Double.isFinite(value) ? Figures.typeset(Figures.signed(value, decimals)) : NONE;
   }
 
   /** What is left between parts, in words: {@code printed: flanks 0.08 mm, bores 0.2 mm}. */

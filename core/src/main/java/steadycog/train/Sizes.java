@@ -89,10 +89,10 @@ public record Sizes(
     return own(wheel).shift();
   }
 
-  /** The stated distance of the axes of {@code mesh}, mm. */
-  public Optional<Double> distanceMm(Mesh mesh) {
+  /** The stated distance of the axes of two bodies, mm. */
+  public Optional<Double> distanceMm(MemberId a, MemberId b) {
     return distances.stream()
-        .filter(distance -> distance.isOf(mesh.a(), mesh.b()))
+        .filter(distance -> distance.isOf(a, b))
         .map(distance -> distance.length().inBase())
         .findFirst();
   }

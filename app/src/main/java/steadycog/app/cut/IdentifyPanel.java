@@ -1,7 +1,6 @@
 package steadycog.app.cut;
 
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
@@ -139,9 +138,7 @@ final class IdentifyPanel extends VBox {
   }
 
   private static String signed(double value, int decimals) {
-    boolean nothing = Math.abs(value) < 0.5 * Math.pow(10, -decimals);
-    String form = (nothing ? "%." : "%+.") + decimals + "f";
-    return Figures.typeset(String.format(Locale.ROOT, form, nothing ? 0.0 : value));
+    return Figures.typeset(Figures.signed(value, decimals));
   }
 
   private static Label figure(String text, String style) {
