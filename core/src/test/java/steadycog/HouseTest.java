@@ -26,6 +26,7 @@ class HouseTest {
           "check",
           "study",
           "search",
+          "bench",
           "job");
 
   private final JavaClasses core =

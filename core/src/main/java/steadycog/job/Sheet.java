@@ -1,6 +1,7 @@
 package steadycog.job;
 
 import java.util.Optional;
+import steadycog.bench.BenchBook;
 import steadycog.notation.Card;
 import steadycog.notation.CardException;
 
@@ -11,13 +12,20 @@ import steadycog.notation.CardException;
  * @param card the last card that could be read; empty until there has been one
  * @param draft what stands in the train line while it cannot be read
  * @param notes whatever its designer wants to remember; may be empty
+ * @param book what was built and tested of it
  */
-public record Sheet(String name, Optional<Card> card, Optional<String> draft, String notes) {
+public record Sheet(
+    String name, Optional<Card> card, Optional<String> draft, String notes, BenchBook book) {
 
   public Sheet {
     if (name.isBlank()) {
       throw new IllegalArgumentException("a train needs a name");
     }
+  }
+
+  /** A train of which nothing has been built yet. */
+  public Sheet(String name, Optional<Card> card, Optional<String> draft, String notes) {
+    this(name, card, draft, notes, BenchBook.EMPTY);
   }
 
   public static Sheet of(String name, Card card) {
@@ -37,25 +45,30 @@ public record Sheet(String name, Optional<Card> card, Optional<String> draft, St
   /** This sheet after {@code text} has been typed: a new card if it can be read, else a draft. */
   public Sheet typed(String text) {
     if (text.isBlank() && card.isEmpty()) {
-      return new Sheet(name, Optional.empty(), Optional.empty(), notes);
+      return new Sheet(name, Optional.empty(), Optional.empty(), notes, book);
     }
     try {
       return with(Card.read(text));
     } catch (CardException unreadable) {
-      return new Sheet(name, card, Optional.of(text), notes);
+      return new Sheet(name, card, Optional.of(text), notes, book);
     }
   }
 
   /** This sheet with its card changed from the drawing; a draft gives way to it. */
   public Sheet with(Card changed) {
-    return new Sheet(name, Optional.of(changed), Optional.empty(), notes);
+    return new Sheet(name, Optional.of(changed), Optional.empty(), notes, book);
   }
 
   public Sheet named(String changed) {
-    return new Sheet(changed, card, draft, notes);
+    return new Sheet(changed, card, draft, notes, book);
   }
 
   public Sheet noting(String changed) {
-    return new Sheet(name, card, draft, changed);
+    return new Sheet(name, card, draft, changed, book);
+  }
+
+  /** This sheet with something else in its bench book. */
+  public Sheet booking(BenchBook changed) {
+    return new Sheet(name, card, draft, notes, changed);
   }
 }

@@ -13,9 +13,9 @@ public record Quantity(BigFraction value, Unit unit) {
     return new Quantity(Exact.parse(value), unit);
   }
 
-  /** The value in the base unit of its dimension (rpm, N m, W, mm), rounded to a double. */
+  /** The value in the base unit of its dimension (rpm, N m, W, mm, ...), rounded to a double. */
   public double inBase() {
-    return value.doubleValue() * unit.inBase();
+    return unit.toBase(value.doubleValue());
   }
 
   @Override

@@ -58,7 +58,9 @@ class NumbersTest {
   @ParameterizedTest
   @EnumSource(Unit.class)
   void everyUnitIsFoundBySymbolInAnyCase(Unit unit) {
-    assertEquals(unit, Unit.of(unit.symbol().toUpperCase(java.util.Locale.ROOT)).orElseThrow());
+    String shouted = unit.symbol().toUpperCase(java.util.Locale.ROOT);
+    assertEquals(unit, Unit.of(shouted, unit.dimension()).orElseThrow());
+    assertEquals(21.5, unit.fromBase(unit.toBase(21.5)), 1e-12);
     assertTrue(unit.dimension().symbols().contains(unit.symbol()));
   }
 

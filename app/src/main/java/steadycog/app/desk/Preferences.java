@@ -47,8 +47,8 @@ public record Preferences(
       case TORQUE -> new Preferences(trainValueLeads, speed, unit, power, length, dark, textSize);
       case POWER -> new Preferences(trainValueLeads, speed, torque, unit, length, dark, textSize);
       case LENGTH -> new Preferences(trainValueLeads, speed, torque, power, unit, dark, textSize);
-      // Always MPa.
-      case STRESS -> this;
+      // Always MPa, and what is measured stays in the unit in which it was read.
+      case STRESS, MASS, FORCE, CURRENT, VOLTAGE, ANGLE, TEMPERATURE, SOUND, TIME -> this;
     };
   }
 

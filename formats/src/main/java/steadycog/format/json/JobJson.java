@@ -19,12 +19,12 @@ public final class JobJson {
   /**
    * The newest version that can be read, and the one that is written. Version 2 lets cards hold
    * planetary sets and the size of teeth, version 3 two rows of planets, and keeps what teeth are
-   * looked for. Version 5 lets them say losses and motors, version 6 sizes. Older versions are read
-   * as they are, since their cards say the same.
+   * looked for. Version 5 lets them say losses and motors, version 6 sizes; version 7 keeps bench
+   * books. Older versions are read as they are, since their cards say the same.
    */
-  public static final int VERSION = 6;
+  public static final int VERSION = 7;
 
-  private static final int DEEPEST = 8;
+  private static final int DEEPEST = 12;
   private static final int LONGEST_STRING = 1 << 20;
 
   static final JsonMapper MAPPER =
@@ -52,6 +52,9 @@ public final class JobJson {
         lines(sheet.notes()).forEach(train.putArray("notes")::add);
       }
       sheet.draft().ifPresent(draft -> lines(draft).forEach(train.putArray("draft")::add));
+      if (!sheet.book().isEmpty()) {
+        BenchJson.write(sheet.book(), train.putObject("bench"));
+      }
     }
     if (!job.wanted().texts().isEmpty()) {
       ObjectNode find = root.putObject("find");
@@ -70,7 +73,7 @@ public final class JobJson {
     return JobReader.read(text);
   }
 
-  private static List<String> lines(String text) {
+  static List<String> lines(String text) {
     String trimmed = text.endsWith("\n") ? text.substring(0, text.length() - 1) : text;
     return Arrays.asList(trimmed.split("\\R", -1));
   }

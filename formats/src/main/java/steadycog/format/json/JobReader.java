@@ -10,19 +10,16 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import steadycog.bench.BenchBook;
 import steadycog.job.Job;
 import steadycog.job.Sheet;
 import steadycog.notation.Card;
-import steadycog.notation.CardException;
-import steadycog.notation.CardProblem;
 import steadycog.search.Wanted;
 
 /** Reads a job token by token; the version is looked at before anything else. */
-final class JobReader {
-  private final JsonParser parser;
-
+final class JobReader extends JsonWalk {
   private JobReader(JsonParser parser) {
-    this.parser = parser;
+    super(parser);
   }
 
   static Job read(String text) throws UnreadableException {
@@ -140,80 +137,21 @@ final class JobReader {
     Optional<Card> card = Optional.empty();
     Optional<String> draft = Optional.empty();
     String notes = "";
+    BenchBook book = BenchBook.EMPTY;
     while (parser.nextToken() == JsonToken.FIELD_NAME) {
       switch (parser.currentName()) {
         case "name" -> name = string("name");
         case "card" -> card = Optional.of(card(lines("card")));
         case "draft" -> draft = Optional.of(lines("draft").text());
         case "notes" -> notes = lines("notes").text();
-        default -> throw unknownField("name, card, draft or notes");
+        case "bench" -> book = new BookReader(parser).book();
+        default -> throw unknownField("name, card, draft, notes or bench");
       }
     }
     if (name.isBlank()) {
       throw new UnreadableException(
           start.getLineNr(), start.getColumnNr(), "a train without a name");
     }
-    return new Sheet(name, card, draft, notes);
-  }
-
-  private static Card card(Lines lines) throws UnreadableException {
-    try {
-      return Card.read(lines.text());
-    } catch (CardException unreadable) {
-      CardProblem first = unreadable.problems().getFirst();
-      JsonLocation start = lines.places.get(Math.min(first.line(), lines.places.size()) - 1);
-      throw new UnreadableException(
-          start.getLineNr(), start.getColumnNr() + first.column(), first.message());
-    }
-  }
-
-  /** A text kept as one string a line, with the place of each. */
-  private record Lines(List<String> lines, List<JsonLocation> places) {
-    String text() {
-      return String.join("\n", lines) + "\n";
-    }
-  }
-
-  private Lines lines(String field) throws IOException, UnreadableException {
-    expect(JsonToken.START_ARRAY, field + ": a list of lines");
-    Lines lines = new Lines(new ArrayList<>(), new ArrayList<>());
-    lines.places.add(parser.currentTokenLocation());
-    while (parser.nextToken() != JsonToken.END_ARRAY) {
-      require(JsonToken.VALUE_STRING, field + ": a line of text");
-      if (parser.getText().indexOf('\n') >= 0 || parser.getText().indexOf('\r') >= 0) {
-        throw here(field + ": a line break inside a line");
-      }
-      if (lines.lines.isEmpty()) {
-        lines.places.clear();
-      }
-      lines.lines.add(parser.getText());
-      lines.places.add(parser.currentTokenLocation());
-    }
-    return lines;
-  }
-
-  private String string(String field) throws IOException, UnreadableException {
-    expect(JsonToken.VALUE_STRING, field + ": a text in quotes");
-    return parser.getText();
-  }
-
-  private void expect(JsonToken wanted, String expected) throws IOException, UnreadableException {
-    parser.nextToken();
-    require(wanted, expected);
-  }
-
-  private void require(JsonToken wanted, String expected) throws UnreadableException {
-    if (parser.currentToken() != wanted) {
-      throw here("expected " + expected);
-    }
-  }
-
-  private UnreadableException unknownField(String known) throws IOException {
-    return here("unknown field '" + parser.currentName() + "', expected " + known);
-  }
-
-  private UnreadableException here(String message) {
-    JsonLocation at = parser.currentTokenLocation();
-    return new UnreadableException(at.getLineNr(), at.getColumnNr(), message);
+    return new Sheet(name, card, draft, notes, book);
   }
 }

@@ -1,0 +1,177 @@
+package steadycog.bench;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import org.apache.commons.numbers.fraction.BigFraction;
+import steadycog.motion.Mechanism;
+import steadycog.motion.Motion;
+import steadycog.motion.MotionSolver;
+import steadycog.number.Exact;
+import steadycog.number.Figures;
+import steadycog.number.Quantity;
+import steadycog.number.Unit;
+import steadycog.sizing.LostMotion;
+import steadycog.sizing.Screening;
+import steadycog.sizing.ToothLoad;
+import steadycog.study.Study;
+import steadycog.torque.Loading;
+import steadycog.train.Roles;
+import steadycog.train.Take;
+import steadycog.train.Train;
+
+/**
+ * What a load test says against what was worked out.
+ *
+ * @param rows one a step
+ * @param predicted efficiency from drive to take-off by the losses of the card; empty where it does
+ *     not follow
+ * @param play lost motion at the output by the clearances of the card, arc minutes; empty where
+ *     none is worked out
+ */
+public record LoadResult(List<Row> rows, Optional<Double> predicted, Optional<Double> play) {
+
+  /**
+   * A step worked out.
+   *
+   * @param torque at the output, N m
+   * @param torqueIn at the input, N m: read, or that of the motor at its current
+   * @param efficiency of the train: (torque out / torque in) / i
+   * @param whole power out over electrical power in: the train with its motor
+   * @param factor stress allowed over stress of the tooth that gives way first, as screened
+   */
+  public record Row(
+      LoadStep step,
+      double torque,
+      Optional<Double> torqueIn,
+      Optional<Double> efficiency,
+      Optional<Double> whole,
+      Optional<ToothLoad.Weakest> factor) {}
+
+  public LoadResult {
+    rows = List.copyOf(rows);
+  }
+
+  /** Works out {@code test} of a train in its roles. */
+  public static LoadResult of(Train train, LoadTest test) {
+    Study study = Study.of(train);
+    List<Row> rows = new ArrayList<>();
+    for (LoadStep step : test.steps()) {
+      rows.add(row(study, test.rigging(), step));
+    }
+    return new LoadResult(
+        rows, study.efficiency(), study.cutSheet().lostMotion().map(LostMotion::minutes));
+  }
+
+  private static Row row(Study study, Rigging rigging, LoadStep step) {
+    double torque = rigging.torque(step.load());
+    Optional<Double> in =
+        step.of(Measure.TORQUE_IN)
+            .map(Quantity::inBase)
+            .or(() -> step.of(Measure.CURRENT).flatMap(i -> rigging.torqueAt(i.inBase())))
+            .filter(given -> given > 0);
+    Optional<Double> ratio = study.ratio().map(i -> Math.abs(i.reduction().doubleValue()));
+    boolean ran = step.outcome() == Outcome.HELD;
+    return new Row(
+        step,
+        torque,
+        in,
+        ran ? in.flatMap(given -> ratio.map(i -> torque / given / i)) : Optional.empty(),
+        ran ? ratio.flatMap(i -> whole(step, torque, i)) : Optional.empty(),
+        weakest(study.train(), torque));
+  }
+
+  private static Optional<Double> whole(LoadStep step, double torque, double ratio) {
+    Optional<Double> speed = step.of(Measure.SPEED).map(Quantity::inBase);
+    Optional<Double> volts = step.of(Measure.VOLTAGE).map(Quantity::inBase);
+    Optional<Double> amps = step.of(Measure.CURRENT).map(Quantity::inBase);
+    if (speed.isEmpty() || volts.isEmpty() || amps.isEmpty() || volts.get() * amps.get() <= 0) {
+      return Optional.empty();
+    }
+    double out = torque * Math.abs(speed.get()) * Math.PI / 30 / ratio;
+    return Optional.of(out / (volts.get() * amps.get()));
+  }
+
+  /**
+   * The tooth that gives way first under a torque at the output, N m; empty where the card says no
+   * size of teeth or the torques do not follow.
+   */
+  public static Optional<ToothLoad.Weakest> weakest(Train train, double torque) {
+    Roles roles = train.rolesInForce();
+    if (!(torque > 0) || roles.take().isEmpty() || train.pitch().isEmpty()) {
+      return Optional.empty();
+    }
+    Train loaded = loaded(train, torque);
+    Motion motion = MotionSolver.solve(Mechanism.of(loaded));
+    return Screening.of(loaded, motion, Loading.of(loaded, motion).flow().torques()).weakest();
+  }
+
+  /** The train with a load of so many N m on its take-off. */
+  static Train loaded(Train train, double torque) {
+    Roles roles = train.rolesInForce();
+    BigFraction exact = Exact.parse(Figures.significant(torque, 9));
+    Take take =
+        new Take(roles.take().orElseThrow().member(), Optional.of(new Quantity(exact, Unit.NM)));
+    return train.withRoles(
+        new Roles(roles.drives(), roles.holds(), Optional.of(take), roles.locks()));
+  }
+
+  /** The largest load that was held; empty where none was. */
+  public Optional<Row> best() {
+    return rows.stream()
+        .filter(row -> row.step.outcome() == Outcome.HELD)
+        .max(Comparator.comparingDouble(Row::torque));
+  }
+
+  /** The first step at which the build gave way. */
+  public Optional<Row> firstFailure() {
+    return rows.stream().filter(row -> row.step.outcome().failed()).findFirst();
+  }
+
+  /** The efficiency at the largest load that was held and has one. */
+  public Optional<Double> efficiency() {
+    return rows.stream()
+        .filter(row -> row.efficiency.isPresent())
+        .max(Comparator.comparingDouble(Row::torque))
+        .flatMap(Row::efficiency);
+  }
+
+  /** Best step, first failure and how it failed, in words; torques in {@code unit}. */
+  public String words(Unit unit) {
+    String held = best().map(row -> "Held " + text(row.torque, unit)).orElse("Nothing held yet");
+    String failed =
+        firstFailure()
+            .map(
+                row ->
+                    "; "
+                        + row.step.outcome().word()
+                        + " at "
+                        + text(row.torque, unit)
+                        + (row.step.where().isBlank() ? "" : " (" + row.step.where() + ")")
+                        + row.factor
+                            .map(
+                                f ->
+                                    ", where the screening has a factor of "
+                                        + Figures.significant(f.factor(), 3))
+                            .orElse(""))
+            .orElse("");
+    String model =
+        efficiency()
+            .map(
+                measured ->
+                    ". Efficiency "
+                        + percent(measured)
+                        + predicted.map(p -> ", predicted " + percent(p)).orElse(""))
+            .orElse("");
+    return held + failed + model + ".";
+  }
+
+  private static String text(double torque, Unit unit) {
+    return Figures.significant(torque / unit.inBase(), 4) + " " + unit.symbol();
+  }
+
+  private static String percent(double share) {
+    return Figures.significant(100 * share, 3) + " %";
+  }
+}
