@@ -27,7 +27,8 @@ class HouseTest {
           "study",
           "search",
           "bench",
-          "job");
+          "job",
+          "report");
 
   private final JavaClasses core =
       new ClassFileImporter()

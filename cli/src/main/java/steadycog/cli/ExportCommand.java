@@ -3,9 +3,11 @@ package steadycog.cli;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.time.LocalDate;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
@@ -15,14 +17,17 @@ import picocli.CommandLine.Spec;
 import steadycog.format.csv.StudyCsv;
 import steadycog.format.file.JobFiles;
 import steadycog.format.file.PieceFile;
-import steadycog.format.pdf.CutSheetPdf;
+import steadycog.format.html.ReportHtml;
+import steadycog.format.pdf.ReportPdf;
 import steadycog.job.Job;
 import steadycog.job.Sheet;
 import steadycog.number.Unit;
 import steadycog.piece.Coupon;
 import steadycog.piece.Piece;
 import steadycog.piece.Pieces;
-import steadycog.study.NamedStudy;
+import steadycog.report.Report;
+import steadycog.report.Section;
+import steadycog.report.Units;
 import steadycog.study.Study;
 
 /** {@code export}: a job or card written in another format, by the ending. */
@@ -31,11 +36,11 @@ import steadycog.study.Study;
     mixinStandardHelpOptions = true,
     description =
         "Writes the job in another format, by the ending: .json a job, .txt a card, .csv the"
-            + " members, .png the drawing, .pdf the cut sheet; of one train .dxf and .svg outlines"
-            + " as they stand together, .stl and .3mf solids laid out apart, all in mm.")
+            + " members, .png the drawing, .pdf and .html a report; of one train .dxf and .svg"
+            + " outlines as they stand together, .stl and .3mf solids laid out apart, all in mm.")
 final class ExportCommand implements Callable<Integer> {
   private static final String ENDINGS =
-      ".cog.json, .json, .txt, .csv, .png, .pdf, " + PieceFile.endings();
+      ".cog.json, .json, .txt, .csv, .png, .pdf, .html, " + PieceFile.endings();
 
   @Spec CommandSpec spec;
   @Mixin CardInput input;
@@ -70,7 +75,16 @@ final class ExportCommand implements Callable<Integer> {
       description = "how far straight pieces may leave the true line (default: ${DEFAULT-VALUE})")
   double chord = Pieces.USUAL_CHORD;
 
-  @Option(names = "--inch", description = "lengths of the cut sheet in inches")
+  @Option(
+      names = "--sections",
+      split = ",",
+      paramLabel = "SECTION",
+      description =
+          "of a report only these: job, drawing, ratios, working, findings, cut-sheet, shift-plan,"
+              + " bench, cautions; or shop for the cut sheet alone")
+  List<String> sections = List.of();
+
+  @Option(names = "--inch", description = "lengths of a report in inches")
   boolean inch;
 
   @Override
@@ -81,11 +95,7 @@ final class ExportCommand implements Callable<Integer> {
   private int write(Job job) {
     String name = target.toString().toLowerCase(Locale.ROOT);
     Optional<PieceFile> made = PieceFile.of(target);
-    boolean one =
-        JobFiles.isCard(target)
-            || name.endsWith(".png")
-            || name.endsWith(".pdf")
-            || made.isPresent();
+    boolean one = JobFiles.isCard(target) || name.endsWith(".png") || made.isPresent();
     if (one && job.sheets().size() > 1) {
       return refuse("it holds one train, the job has several: name one by --train");
     }
@@ -96,11 +106,8 @@ final class ExportCommand implements Callable<Integer> {
         JobFiles.write(target, StudyCsv.write(CardInput.studies(job)));
       } else if (name.endsWith(".png")) {
         return picture(job.sheets().getFirst());
-      } else if (name.endsWith(".pdf")) {
-        NamedStudy train = CardInput.studies(job).getFirst();
-        String date = LocalDate.now().toString();
-        JobFiles.write(
-            target, CutSheetPdf.write(train, job.title(), date, inch ? Unit.IN : Unit.MM));
+      } else if (name.endsWith(".pdf") || name.endsWith(".html")) {
+        return report(job, name.endsWith(".html"));
       } else if (JobFiles.isJob(target) || JobFiles.isCard(target)) {
         JobFiles.save(job, 0, target);
       } else {
@@ -110,6 +117,30 @@ final class ExportCommand implements Callable<Integer> {
     } catch (IOException failed) {
       return refuse("cannot be written: " + failed.getMessage());
     }
+  }
+
+  private int report(Job job, boolean html) throws IOException {
+    Set<Section> chosen = EnumSet.noneOf(Section.class);
+    for (String word : sections) {
+      Optional<Section> section = Section.of(word.strip());
+      if (word.strip().equals("shop")) {
+        chosen.addAll(Section.SHOP);
+      } else if (section.isEmpty()) {
+        List<String> known = Section.ALL.stream().map(Section::key).toList();
+        return refuse(
+            "no section '" + word + "', expected shop or some of " + String.join(", ", known));
+      }
+      section.ifPresent(chosen::add);
+    }
+    Units units = new Units(Unit.RPM, Unit.NM, Unit.W, inch ? Unit.IN : Unit.MM);
+    Report report =
+        Report.of(job, chosen.isEmpty() ? Section.ALL : chosen, units, LocalDate.now().toString());
+    if (html) {
+      JobFiles.write(target, ReportHtml.write(report));
+    } else {
+      JobFiles.write(target, ReportPdf.write(report));
+    }
+    return Exit.DONE;
   }
 
   private int pieces(Sheet sheet, PieceFile kind) throws IOException {

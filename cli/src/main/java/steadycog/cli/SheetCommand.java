@@ -9,9 +9,9 @@ import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
 import steadycog.format.csv.SheetCsv;
 import steadycog.format.json.CutSheetJson;
-import steadycog.format.pdf.CutSheetPdf;
 import steadycog.job.Job;
 import steadycog.number.Unit;
+import steadycog.report.Cautions;
 import steadycog.sizing.SheetTable;
 import steadycog.sizing.SheetTables;
 import steadycog.study.NamedStudy;
@@ -63,7 +63,7 @@ final class SheetCommand implements Callable<Integer> {
       tables.summary().forEach(line -> text.append(line).append('\n'));
       tables.all().forEach(table -> text.append('\n').append(table(table)));
     }
-    return text.append('\n').append(CutSheetPdf.SCREENING).append('\n').toString();
+    return text.append('\n').append(Cautions.SCREENING).append('\n').toString();
   }
 
   private static String table(SheetTable table) {

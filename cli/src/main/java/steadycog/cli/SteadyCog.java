@@ -32,7 +32,8 @@ import picocli.CommandLine.Spec;
       FindCommand.class,
       ExportCommand.class,
       SheetCommand.class,
-      IdentifyCommand.class
+      IdentifyCommand.class,
+      BenchCommand.class
     })
 public final class SteadyCog implements Callable<Integer> {
   @Spec CommandSpec spec;

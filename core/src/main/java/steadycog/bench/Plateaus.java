@@ -1,6 +1,7 @@
 package steadycog.bench;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import steadycog.bench.Recording.Channel;
@@ -17,6 +18,9 @@ final class Plateaus {
   /** So many rows in a row must leave a step to begin another. */
   private static final int LEAVING = 5;
 
+  /** Of the largest torque: less is no load. */
+  private static final double LEAST = 0.06;
+
   private static final double SHORTEST = 0.004;
   private static final int DIGITS = 4;
   private static final double KEEPS_UP = 0.97;
@@ -31,11 +35,12 @@ final class Plateaus {
       return List.of();
     }
     List<LoadStep> steps = new ArrayList<>();
+    double most = Arrays.stream(torque.get()).filter(Double::isFinite).max().orElse(0);
     double fastest = 0;
     Optional<Double> usual = Optional.empty();
     for (Stretch flat : flats(torque.get())) {
       double load = mean(torque.get(), flat);
-      if (!(load > 0) || steps.size() == LoadTest.MOST_STEPS) {
+      if (!(load > LEAST * most) || steps.size() == LoadTest.MOST_STEPS) {
         continue;
       }
       LoadStep step =

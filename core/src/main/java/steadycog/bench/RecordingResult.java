@@ -18,7 +18,8 @@ import steadycog.number.Figures;
  *     and without what does not follow; empty without both angles, where turns cannot be counted,
  *     or where the output stood still
  * @param scatter of the output about that line, degrees, one standard deviation
- * @param turns a turn count with one reading a stretch; empty as for the ratio
+ * @param turns a turn count with one reading a stretch in which the output follows; empty as for
+ *     the ratio
  * @param load a step for every torque that was kept for a while; empty without torque
  * @param remarks what was found and done, in words
  */
@@ -32,6 +33,9 @@ public record RecordingResult(
 
   /** Stretches in which the output turns less than this are too short, turns. */
   private static final double LEAST_OUTPUT = 0.02;
+
+  /** Of a stretch, at either end. */
+  private static final double ENDS = 0.15;
 
   private static final double FINEST = 0.5;
   private static final long SCALE = 1_000_000;
@@ -53,7 +57,8 @@ public record RecordingResult(
                 new TurnTest(
                     new TestHead("Turns of " + recording.name(), date, recording.name(), state, ""),
                     Math.max(FINEST, Math.min(90, 4 * l.scatter)),
-                    readings(tracks.orElseThrow())));
+                    readings(tracks.orElseThrow(), l.kept())));
+    line.ifPresent(l -> l.leftOut(tracks.orElseThrow()).ifPresent(remarks::add));
     if (recording.skipped() > 0) {
       remarks.add(recording.skipped() + (recording.skipped() == 1 ? " row" : " rows") + " skipped");
     }
@@ -78,11 +83,12 @@ public record RecordingResult(
         remarks);
   }
 
-  private static List<TurnTest.Reading> readings(Tracks tracks) {
-    return tracks.stretches().stream()
+  private static List<TurnTest.Reading> readings(Tracks tracks, List<Stretch> kept) {
+    return kept.stream()
         .sorted(Comparator.comparingInt(Stretch::length).reversed())
         .limit(MOST_READINGS)
         .sorted(Comparator.comparingInt(Stretch::from))
+        .map(RecordingResult::inner)
         .map(
             s ->
                 new TurnTest.Reading(
@@ -92,13 +98,19 @@ public record RecordingResult(
         .toList();
   }
 
+  /** Without its ends, where play is taken up. */
+  private static Stretch inner(Stretch s) {
+    int end = (int) (ENDS * s.length());
+    return new Stretch(s.from() + end, s.to() - end);
+  }
+
   /** To a millionth of a turn. */
   private static BigFraction exact(double turns) {
     return Exact.parse(Figures.significant((double) Math.round(turns * SCALE) / SCALE, 12));
   }
 
   /** The straight line through both angles, each stretch with a start of its own. */
-  private record Line(double ratio, double scatter) {
+  private record Line(double ratio, double scatter, List<Stretch> kept) {
     /** Stretches are looked at in so many pieces. */
     private static final int PIECES = 200;
 
@@ -175,7 +187,19 @@ public record RecordingResult(
       }
       double slope = sxy / sxx;
       double rest = Math.max(0, syy - slope * sxy);
-      return Optional.of(new Line(1 / slope, 360 * Math.sqrt(rest / n)));
+      return Optional.of(new Line(1 / slope, 360 * Math.sqrt(rest / n), stretches));
+    }
+
+    /** What was left out because the output did not follow, in words. */
+    Optional<String> leftOut(Tracks tracks) {
+      int all = tracks.stretches().stream().mapToInt(Stretch::length).sum();
+      int used = kept.stream().mapToInt(Stretch::length).sum();
+      return used < all
+          ? Optional.of(
+              "the turns leave out "
+                  + (all - used)
+                  + " rows in which the output does not follow the input as elsewhere")
+          : Optional.empty();
     }
 
     private static double mean(double[] values, Stretch s) {

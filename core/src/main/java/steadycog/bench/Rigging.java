@@ -125,11 +125,11 @@ public record Rigging(
     return torqueConstant.map(constant -> Math.max(0, constant * (current - idle)));
   }
 
-  /** As people say it: {@code weight or force on an arm of 120 mm}. */
+  /** As people say it: {@code a weight or force on an arm of 120 mm}. */
   public String text() {
     return way == Way.METER
-        ? "brake with a torque meter"
-        : "weight or force on "
+        ? "a brake with a torque meter"
+        : "a weight or force on "
             + (way == Way.ARM ? "an arm" : "a pulley")
             + " of "
             + length.orElseThrow();

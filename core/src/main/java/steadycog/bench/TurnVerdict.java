@@ -404,10 +404,13 @@ public record TurnVerdict(
               + " of the last mesh, however far it turned: a tooth jumped, or a mark was misread."
               + " The counts are right.";
       case SLIPPING ->
-          "Slipping: the output falls "
-              + Figures.significant(100 * slip.orElse(0.0), 3)
-              + " % behind, and no count within two teeth and no other member accounts for it."
-              + (rows.size() == 1 ? " Turn again: slip changes, a count does not." : "");
+          slip.orElse(0.0) <= 0
+              ? "Not twice alike: the readings disagree with each other, so something slips or was"
+                  + " misread."
+              : "Slipping: the output falls "
+                  + Figures.significant(100 * slip.orElse(0.0), 3)
+                  + " % behind, and no count within two teeth and no other member accounts for it."
+                  + (rows.size() == 1 ? " Turn again: slip changes, a count does not." : "");
       case STANDING ->
           "The output stood still: nothing reacts, a key is missing, or it slips altogether.";
       case UNEXPLAINED ->

@@ -2,6 +2,7 @@ package steadycog.number;
 
 import java.math.BigDecimal;
 import java.math.MathContext;
+import java.math.RoundingMode;
 import java.util.Locale;
 
 /** Rounded numbers for people: plain digits, no exponent, a decimal point in every locale. */
@@ -24,6 +25,19 @@ public final class Figures {
     int whole = Math.max(exact.precision() - exact.scale(), 0);
     int kept = Math.clamp(whole, digits, MOST_WHOLE_DIGITS);
     return exact.round(new MathContext(kept)).stripTrailingZeros().toPlainString();
+  }
+
+  /** A number as screen and paper show it: five figures, fewer where zeros stand in front. */
+  public static String shown(double value) {
+    int digits = Math.abs(value) >= 0.01 ? 5 : Math.abs(value) >= 0.001 ? 4 : 2;
+    return typeset(significant(value, digits));
+  }
+
+  /** A share as {@code 98.5 %} with a thin space, to so many decimals at most. */
+  public static String percent(double share, int decimals) {
+    BigDecimal percent = BigDecimal.valueOf(share * 100).setScale(decimals, RoundingMode.HALF_UP);
+    String digits = percent.signum() == 0 ? "0" : percent.stripTrailingZeros().toPlainString();
+    return typeset(digits) + "\u2009%";
   }
 
   /** {@code value} to that many decimals with its sign, also a plus; zero has none. */

@@ -23,7 +23,7 @@ import steadycog.app.look.Later;
 import steadycog.app.look.Look;
 import steadycog.app.look.Sign;
 import steadycog.check.Finding;
-import steadycog.format.pdf.CutSheetPdf;
+import steadycog.report.Cautions;
 import steadycog.shape.Drives;
 import steadycog.sizing.CutSheet;
 import steadycog.sizing.Identify;
@@ -80,7 +80,7 @@ public final class CutStation extends HBox {
   private final SheetGrid strength = new SheetGrid("sheet-strength", new MeshHand());
   private final SheetGrid bearings = new SheetGrid("sheet-bearings", new SheetGrid.Hand() {});
   private final CheckBox shifting = new CheckBox("shift teeth to a distance typed over");
-  private final Label screening = Look.label(CutSheetPdf.SCREENING, "caution");
+  private final Label screening = Look.label(Cautions.SCREENING, "caution");
   private final VBox findings = new VBox(4);
   private final Label roomTitle = Look.label("", "caption");
   private final RoomTable rooms;

@@ -25,10 +25,12 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import steadycog.app.desk.Bench;
 import steadycog.app.desk.Desk;
+import steadycog.app.desk.Preferences;
 import steadycog.app.look.Look;
 import steadycog.format.csv.SheetCsv;
 import steadycog.format.file.PieceFile;
-import steadycog.format.pdf.CutSheetPdf;
+import steadycog.format.pdf.ReportPdf;
+import steadycog.job.Job;
 import steadycog.notation.LengthText;
 import steadycog.number.Figures;
 import steadycog.number.Quantity;
@@ -36,6 +38,9 @@ import steadycog.number.Unit;
 import steadycog.piece.Coupon;
 import steadycog.piece.Piece;
 import steadycog.piece.Pieces;
+import steadycog.report.Report;
+import steadycog.report.Section;
+import steadycog.report.Units;
 import steadycog.shape.Drives;
 import steadycog.study.NamedStudy;
 import steadycog.study.Study;
@@ -247,7 +252,7 @@ final class FilesPanel extends VBox {
     boolean mesh = together.isSelected() && !piece.equals(COUPON);
     Train train = desk.bench().orElseThrow().card().train();
     Unit length = desk.preferences().length();
-    String job = desk.job().title();
+    byte[] sheet = out == Out.PDF ? pdf() : new byte[0];
     return (cancelled, progress) ->
         out.pieces.isPresent()
             ? out.pieces
@@ -256,11 +261,17 @@ final class FilesPanel extends VBox {
             : out == Out.CSV
                 ? SheetCsv.write(List.of(NamedStudy.of(title, train)), length)
                     .getBytes(StandardCharsets.UTF_8)
-                : pdf(NamedStudy.of(title, train), job, length);
+                : sheet;
   }
 
-  private static byte[] pdf(NamedStudy named, String job, Unit length) {
-    return CutSheetPdf.write(named, job, LocalDate.now().toString(), length);
+  private byte[] pdf() {
+    Preferences now = desk.preferences();
+    return ReportPdf.write(
+        Report.of(
+            new Job(desk.job().title(), List.of(desk.sheet())),
+            Section.SHOP,
+            new Units(now.speed(), now.torque(), now.power(), now.length()),
+            LocalDate.now().toString()));
   }
 
   private static List<Piece> chosen(Study study, String name, double chord) {
@@ -278,19 +289,17 @@ final class FilesPanel extends VBox {
   }
 
   private void print() {
-    desk.bench()
-        .ifPresent(
-            bench -> {
-              NamedStudy named = NamedStudy.of(desk.sheet().name(), bench.card().train());
-              byte[] sheet = pdf(named, desk.job().title(), desk.preferences().length());
-              Thread.ofPlatform()
-                  .daemon()
-                  .name("printer")
-                  .start(
-                      () -> {
-                        String came = Printer.print(sheet);
-                        Platform.runLater(() -> shop.say(came));
-                      });
+    if (desk.bench().isEmpty()) {
+      return;
+    }
+    byte[] sheet = pdf();
+    Thread.ofPlatform()
+        .daemon()
+        .name("printer")
+        .start(
+            () -> {
+              String came = Printer.print(sheet);
+              Platform.runLater(() -> shop.say(came));
             });
   }
 }

@@ -2,7 +2,6 @@ package steadycog.app.look;
 
 import java.math.BigDecimal;
 import java.math.BigInteger;
-import java.math.RoundingMode;
 import java.util.Locale;
 import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.motion.TurnCount.TurnsAndDegrees;
@@ -17,7 +16,6 @@ public final class Sign {
   public static final String NARROW = "\u00a0";
   public static final String MINUS = "\u2212";
   public static final String DASH = "\u2013";
-  private static final int DIGITS = 5;
   private static final int MOST_PLAIN_DIGITS = 7;
   private static final int LONGEST_NAME = 8;
   private static final int SHORT_PART = 3;
@@ -35,8 +33,7 @@ public final class Sign {
 
   /** A rounded number in five figures, fewer where zeros stand in front of them. */
   public static String number(double value) {
-    int digits = Math.abs(value) >= 0.01 ? DIGITS : Math.abs(value) >= 0.001 ? DIGITS - 1 : 2;
-    return Figures.typeset(Figures.significant(value, digits));
+    return Figures.shown(value);
   }
 
   /** An exact number: {@code −375/32}. */
@@ -88,8 +85,7 @@ public final class Sign {
 
   /** A share as {@code 98.5 %}, with so many decimals at most. */
   public static String percent(double share, int decimals) {
-    BigDecimal percent = BigDecimal.valueOf(share * 100).setScale(decimals, RoundingMode.HALF_UP);
-    return Figures.typeset(percent.stripTrailingZeros().toPlainString()) + THIN + "%";
+    return Figures.percent(share, decimals);
   }
 
   private static String raised(int power) {

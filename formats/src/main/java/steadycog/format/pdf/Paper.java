@@ -12,6 +12,10 @@ import org.apache.pdfbox.pdmodel.PDPageContentStream;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.apache.pdfbox.pdmodel.font.PDFont;
 import org.apache.pdfbox.pdmodel.font.PDType0Font;
+import steadycog.bench.Chart;
+import steadycog.bench.Chart.Series;
+import steadycog.bench.Chart.Style;
+import steadycog.number.Figures;
 import steadycog.piece.Region;
 import steadycog.shape.Outline;
 
@@ -27,6 +31,18 @@ final class Paper implements AutoCloseable {
   private static final float[] INK = {0.13F, 0.12F, 0.10F};
   private static final float[] FAINT = {0.45F, 0.42F, 0.38F};
   private static final float[] GREEN = {0.20F, 0.40F, 0.34F};
+  private static final float[] BRASS = {0.55F, 0.40F, 0.12F};
+  private static final float[] BRICK = {0.62F, 0.22F, 0.16F};
+  private static final float INDENT = 9;
+  private static final float SEVERITY = 46;
+
+  /** Of the width of a table, for its first column. */
+  private static final float LEAST_FIRST = 0.16F;
+
+  private static final float MOST_FIRST = 0.46F;
+
+  private static final int CHARTS_BESIDE = 3;
+  private static final float CHART_HEIGHT = (float) (46 * MM);
   private static final float[] RULE = {0.75F, 0.71F, 0.64F};
 
   private final PDDocument document = new PDDocument();
@@ -50,7 +66,8 @@ final class Paper implements AutoCloseable {
     turn();
   }
 
-  private void turn() throws IOException {
+  /** Goes on on a new sheet. */
+  void turn() throws IOException {
     if (page != null) {
       page.close();
     }
@@ -82,6 +99,81 @@ final class Paper implements AutoCloseable {
 
   void title(String text) throws IOException {
     line(text, Typefaces.BOLD, 18, INK);
+  }
+
+  /** The name of a train, above all that is said of it. */
+  void chapter(String text) throws IOException {
+    space(4);
+    line(text, Typefaces.BOLD, 14, INK);
+  }
+
+  /** A heading within a section. */
+  void subheading(String text) throws IOException {
+    need(40);
+    space(6);
+    line(text, Typefaces.BOLD, BODY + 0.5F, INK);
+  }
+
+  /** A paragraph beside a bar. */
+  void caution(String text) throws IOException {
+    List<String> lines = broken(text, Typefaces.REGULAR, BODY, width() - INDENT);
+    need(lines.size() * BODY * LINE + 8);
+    space(4);
+    float top = y;
+    for (String one : lines) {
+      y -= BODY * LINE;
+      put(one, MARGIN + INDENT, y + BODY * 0.3F, Typefaces.REGULAR, BODY, INK);
+    }
+    page.setNonStrokingColor(BRICK[0], BRICK[1], BRICK[2]);
+    page.addRect(MARGIN, y, 2.5F, top - y);
+    page.fill();
+    space(4);
+  }
+
+  /** Lines as they stand, beside a thin bar. */
+  void lines(List<String> lines) throws IOException {
+    space(2);
+    for (String line : lines) {
+      for (String part : broken(line, Typefaces.REGULAR, BODY, width() - INDENT)) {
+        need(BODY * LINE);
+        y -= BODY * LINE;
+        put(part, MARGIN + INDENT, y + BODY * 0.3F, Typefaces.REGULAR, BODY, INK);
+        page.setNonStrokingColor(RULE[0], RULE[1], RULE[2]);
+        page.addRect(MARGIN + 2, y, 1.2F, BODY * LINE);
+        page.fill();
+      }
+    }
+    space(4);
+  }
+
+  /** A finding: its severity, what it says, and how it was settled. */
+  void finding(String severity, String text, String settled) throws IOException {
+    float[] colour =
+        switch (severity) {
+          case "error" -> BRICK;
+          case "warning" -> BRASS;
+          default -> GREEN;
+        };
+    List<String> lines = broken(text, Typefaces.REGULAR, BODY, width() - SEVERITY);
+    List<String> how =
+        settled.isEmpty()
+            ? List.of()
+            : broken("Settled: " + settled, Typefaces.ITALIC, BODY, width() - SEVERITY);
+    need((lines.size() + how.size()) * BODY * LINE);
+    boolean first = true;
+    for (String line : lines) {
+      y -= BODY * LINE;
+      if (first) {
+        put(severity, MARGIN, y + BODY * 0.3F, Typefaces.BOLD, BODY, colour);
+      }
+      first = false;
+      put(line, MARGIN + SEVERITY, y + BODY * 0.3F, Typefaces.REGULAR, BODY, INK);
+    }
+    for (String line : how) {
+      y -= BODY * LINE;
+      put(line, MARGIN + SEVERITY, y + BODY * 0.3F, Typefaces.ITALIC, BODY, FAINT);
+    }
+    space(3);
   }
 
   void heading(String text) throws IOException {
@@ -197,7 +289,11 @@ final class Paper implements AutoCloseable {
 
   private void part(List<String> heads, List<List<String>> rows, List<Integer> columns, int most)
       throws IOException {
-    float first = width() * 0.30F;
+    float widest = 0;
+    for (List<String> row : rows) {
+      widest = Math.max(widest, measure(row.getFirst(), Typefaces.REGULAR, BODY - 0.5F) + 8);
+    }
+    float first = Math.clamp(widest, width() * LEAST_FIRST, width() * MOST_FIRST);
     float other = (width() - first) / Math.max(3, Math.min(most, columns.size() - 1));
     row(heads, columns, first, other, Typefaces.BOLD);
     rule();
@@ -256,6 +352,143 @@ final class Paper implements AutoCloseable {
       }
       page.fillAndStrokeEvenOdd();
     }
+  }
+
+  /** Charts beside each other, three at most in a row. */
+  void charts(List<Chart> charts) throws IOException {
+    for (int from = 0; from < charts.size(); from += CHARTS_BESIDE) {
+      List<Chart> row = charts.subList(from, Math.min(charts.size(), from + CHARTS_BESIDE));
+      need(CHART_HEIGHT + 12);
+      space(8);
+      float gap = 14;
+      float each = (width() - (CHARTS_BESIDE - 1) * gap) / CHARTS_BESIDE;
+      for (int k = 0; k < row.size(); k++) {
+        chart(row.get(k), MARGIN + k * (each + gap), y - CHART_HEIGHT, each);
+      }
+      y -= CHART_HEIGHT + 4;
+    }
+  }
+
+  private void chart(Chart chart, float left, float foot, float wide) throws IOException {
+    float small = BODY - 2;
+    float x0 = left + 26;
+    float x1 = left + wide - 4;
+    float y0 = foot + 30;
+    float y1 = foot + CHART_HEIGHT - 14;
+    put(chart.title(), left, y1 + 5, Typefaces.BOLD, BODY - 0.5F, INK);
+    page.setLineWidth(0.4F);
+    for (double mark : chart.up().marks()) {
+      float at = y0 + (float) chart.up().part(mark) * (y1 - y0);
+      stroke(RULE, x0, at, x1, at);
+      String word = mark(mark);
+      put(
+          word,
+          x0 - 3 - measure(word, Typefaces.REGULAR, small),
+          at - 2,
+          Typefaces.REGULAR,
+          small,
+          FAINT);
+    }
+    float free = Float.NEGATIVE_INFINITY;
+    for (double mark : chart.across().marks()) {
+      float at = x0 + (float) chart.across().part(mark) * (x1 - x0);
+      stroke(RULE, at, y0, at, y0 - 2);
+      String word = mark(mark);
+      float half = measure(word, Typefaces.REGULAR, small) / 2;
+      if (at - half > free) {
+        put(word, at - half, y0 - 9, Typefaces.REGULAR, small, FAINT);
+        free = at + half + 3;
+      }
+    }
+    stroke(FAINT, x0, y0, x1, y0);
+    put(chart.across().title(), x0, y0 - 18, Typefaces.REGULAR, small, FAINT);
+    float legend = left;
+    for (Series one : chart.series()) {
+      float[] colour = colour(one.style());
+      series(chart, one, colour, x0, y0, x1 - x0, y1 - y0);
+      if (!one.name().isEmpty()) {
+        dot(one.style(), colour, legend + 2.5F, foot + 4.5F);
+        String word = fitting(one.name(), small, left + wide - legend - 8);
+        put(word, legend + 8, foot + 2.2F, Typefaces.REGULAR, small, INK);
+        legend += 14 + measure(word, Typefaces.REGULAR, small);
+      }
+    }
+  }
+
+  private String fitting(String name, float size, float room) throws IOException {
+    String word = name;
+    while (word.length() > 1 && measure(word, Typefaces.REGULAR, size) > room) {
+      word = word.substring(0, word.length() - 1);
+    }
+    return word;
+  }
+
+  private static String mark(double value) {
+    return Figures.typeset(Figures.significant(value, 4));
+  }
+
+  private static float[] colour(Style style) {
+    return switch (style) {
+      case READ -> GREEN;
+      case READ_ALSO -> BRASS;
+      case WORKED_OUT -> FAINT;
+      case FAILED -> BRICK;
+    };
+  }
+
+  private void series(
+      Chart chart, Series one, float[] colour, float x0, float y0, float wide, float high)
+      throws IOException {
+    float[] last = null;
+    for (Chart.Point point : one.points()) {
+      float px = x0 + (float) chart.across().part(point.x()) * wide;
+      float py = y0 + (float) chart.up().part(point.y()) * high;
+      if (last != null && one.style() != Style.FAILED) {
+        page.setLineWidth(0.9F);
+        if (one.style() == Style.WORKED_OUT) {
+          page.setLineDashPattern(new float[] {3, 2}, 0);
+        }
+        stroke(colour, last[0], last[1], px, py);
+        page.setLineDashPattern(new float[0], 0);
+      }
+      last = new float[] {px, py};
+      if (one.style() != Style.WORKED_OUT) {
+        dot(one.style(), colour, px, py);
+      }
+    }
+  }
+
+  /** Squares, rhombs and crosses, so that colour is not the only sign. */
+  private void dot(Style style, float[] colour, float x, float at) throws IOException {
+    float r = 1.9F;
+    page.setLineWidth(0.9F);
+    page.setNonStrokingColor(colour[0], colour[1], colour[2]);
+    switch (style) {
+      case READ -> {
+        page.addRect(x - r * 0.85F, at - r * 0.85F, 1.7F * r, 1.7F * r);
+        page.fill();
+      }
+      case READ_ALSO -> {
+        page.moveTo(x - r * 1.2F, at);
+        page.lineTo(x, at + r * 1.2F);
+        page.lineTo(x + r * 1.2F, at);
+        page.lineTo(x, at - r * 1.2F);
+        page.closePath();
+        page.fill();
+      }
+      case WORKED_OUT -> stroke(colour, x - r, at, x + r, at);
+      case FAILED -> {
+        stroke(colour, x - r, at - r, x + r, at + r);
+        stroke(colour, x - r, at + r, x + r, at - r);
+      }
+    }
+  }
+
+  private void stroke(float[] colour, float x1, float y1, float x2, float y2) throws IOException {
+    page.setStrokingColor(colour[0], colour[1], colour[2]);
+    page.moveTo(x1, y1);
+    page.lineTo(x2, y2);
+    page.stroke();
   }
 
   /** The finished file. */

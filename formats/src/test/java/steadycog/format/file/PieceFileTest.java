@@ -30,15 +30,18 @@ import org.junit.jupiter.api.Test;
 import org.w3c.dom.Document;
 import org.w3c.dom.Element;
 import org.w3c.dom.NodeList;
-import steadycog.format.pdf.CutSheetPdf;
+import steadycog.format.pdf.ReportPdf;
+import steadycog.job.Job;
+import steadycog.job.Sheet;
 import steadycog.notation.Card;
 import steadycog.notation.CardException;
-import steadycog.number.Unit;
 import steadycog.piece.Arrangement;
 import steadycog.piece.Coupon;
 import steadycog.piece.Piece;
 import steadycog.piece.Slab;
-import steadycog.study.NamedStudy;
+import steadycog.report.Report;
+import steadycog.report.Section;
+import steadycog.report.Units;
 import steadycog.study.Study;
 
 class PieceFileTest {
@@ -230,8 +233,8 @@ class PieceFileTest {
   /** The sheet says what the tables say, and the cautions. */
   @Test
   void pdfHoldsTheSheet() throws Exception {
-    NamedStudy train = new NamedStudy("Focuser", STUDY, java.util.Optional.empty());
-    byte[] bytes = CutSheetPdf.write(train, "Tern Rock", "", Unit.MM);
+    Job job = new Job("Tern Rock", List.of(Sheet.of("Focuser", Card.of(STUDY.train()))));
+    byte[] bytes = ReportPdf.write(Report.of(job, Section.SHOP, Units.USUAL, ""));
     try (PDDocument read = Loader.loadPDF(bytes)) {
       String text = new PDFTextStripper().getText(read);
       assertTrue(text.contains("Tern Rock: Focuser"), text);

@@ -32,7 +32,7 @@ class JobJsonTest {
             + "\"card\":[\"parallel 18 ~ 72\"]}]}";
     Job job = JobJson.read(old);
     assertEquals("parallel 18 ~ 72\n", job.sheets().getFirst().text());
-    assertTrue(JobJson.write(job).contains("\"version\": 6"), JobJson.write(job));
+    assertTrue(JobJson.write(job).contains("\"version\": 7"), JobJson.write(job));
     assertEquals(job, JobJson.read(JobJson.write(job)));
   }
 
@@ -70,7 +70,7 @@ class JobJsonTest {
         "{\"format\":\"other\",\"version\":1}|1:11: not a Steady Cog job",
         "{\"format\":\"steady-cog-job\"}|1:1: not a Steady Cog job: \"version\" is missing",
         "{\"format\":\"steady-cog-job\",\"version\":\"1\"}|1:38: version: expected",
-        "{\"format\":\"steady-cog-job\",\"version\":7,\"news\":[]}|1:38: made by a newer",
+        "{\"format\":\"steady-cog-job\",\"version\":8,\"news\":[]}|1:38: made by a newer",
         "{\"format\":\"steady-cog-job\",\"version\":1}|1:39: no train in the job",
         "{\"format\":\"steady-cog-job\",\"version\":1,\"titel\":\"\"}|1:40: unknown field 'titel'",
         "{\"format\":\"steady-cog-job\",\"version\":1,\"trains\":[{\"card\":[\"parallel"

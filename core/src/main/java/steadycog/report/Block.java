@@ -1,0 +1,72 @@
+package steadycog.report;
+
+import java.util.List;
+import steadycog.bench.Chart;
+import steadycog.piece.Region;
+
+/** A piece of a report. */
+public sealed interface Block {
+
+  /** A heading within a section. */
+  record Heading(String text) implements Block {}
+
+  /** A paragraph. */
+  record Text(String text) implements Block {}
+
+  /** A paragraph in small slanted type. */
+  record Remark(String text) implements Block {}
+
+  /** What keeps people from harm. */
+  record Caution(String text) implements Block {}
+
+  /** Lines of a card, in a row as they stand. */
+  record Lines(List<String> lines) implements Block {
+    public Lines {
+      lines = List.copyOf(lines);
+    }
+  }
+
+  /**
+   * A finding and how it was settled.
+   *
+   * @param severity the word for it
+   * @param settled empty where nobody said
+   */
+  record Finding(String severity, String text, String settled) implements Block {}
+
+  /**
+   * A table: the first column to the left, the others to the right.
+   *
+   * @param most columns beside the first that stand next to each other on a sheet of A4
+   */
+  record Table(List<String> heads, List<List<String>> rows, int most) implements Block {
+    public Table {
+      heads = List.copyOf(heads);
+      rows = List.copyOf(rows);
+      for (List<String> row : rows) {
+        if (row.size() != heads.size()) {
+          throw new IllegalArgumentException(row.size() + " cells under " + heads.size());
+        }
+      }
+    }
+  }
+
+  /**
+   * What is made, as it stands in mesh, in mm, seen from the drive end.
+   *
+   * @param regions the largest first
+   * @param bounds least x, least y, greatest x, greatest y
+   */
+  record Drawing(List<Region> regions, double[] bounds) implements Block {
+    public Drawing {
+      regions = List.copyOf(regions);
+    }
+  }
+
+  /** Charts beside each other. */
+  record Charts(List<Chart> charts) implements Block {
+    public Charts {
+      charts = List.copyOf(charts);
+    }
+  }
+}

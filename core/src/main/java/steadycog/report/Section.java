@@ -1,0 +1,44 @@
+package steadycog.report;
+
+import java.util.Arrays;
+import java.util.EnumSet;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.Set;
+
+/** What a report can hold, in its order. */
+public enum Section {
+  JOB("Job and card"),
+  DRAWING("Drawing"),
+  RATIOS("Roles and ratios"),
+  WORKING("Working"),
+  FINDINGS("Findings"),
+  CUT_SHEET("Cut sheet"),
+  SHIFT_PLAN("Shift plan"),
+  BENCH("Bench"),
+  CAUTIONS("Cautions");
+
+  /** What a cut sheet for the shop holds. */
+  public static final Set<Section> SHOP = EnumSet.of(DRAWING, CUT_SHEET, CAUTIONS);
+
+  public static final Set<Section> ALL = EnumSet.allOf(Section.class);
+
+  private final String title;
+
+  Section(String title) {
+    this.title = title;
+  }
+
+  public String title() {
+    return title;
+  }
+
+  /** The word on the command line: {@code cut-sheet}. */
+  public String key() {
+    return name().toLowerCase(Locale.ROOT).replace('_', '-');
+  }
+
+  public static Optional<Section> of(String key) {
+    return Arrays.stream(values()).filter(one -> one.key().equals(key)).findFirst();
+  }
+}

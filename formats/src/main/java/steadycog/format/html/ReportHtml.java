@@ -1,0 +1,259 @@
+package steadycog.format.html;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.Locale;
+import java.util.Objects;
+import steadycog.bench.Chart;
+import steadycog.bench.Chart.Point;
+import steadycog.bench.Chart.Series;
+import steadycog.bench.Chart.Style;
+import steadycog.number.Figures;
+import steadycog.piece.Region;
+import steadycog.report.Block;
+import steadycog.report.Report;
+import steadycog.shape.Outline;
+
+/** A report as a page of HTML. */
+public final class ReportHtml {
+  private static final double CHORD = 0.05;
+  private static final int WIDE = 300;
+  private static final int HIGH = 190;
+  private static final int LEFT = 46;
+  private static final int FOOT = 52;
+  private static final int TOP = 24;
+  private static final int RIGHT = 8;
+
+  private final StringBuilder page = new StringBuilder();
+
+  private ReportHtml() {}
+
+  public static String write(Report report) {
+    ReportHtml html = new ReportHtml();
+    html.fill(report);
+    return html.page.toString();
+  }
+
+  private void fill(Report report) {
+    page.append("<!doctype html>\n<html lang=\"en\">\n<head>\n<meta charset=\"utf-8\">\n");
+    page.append("<meta name=\"viewport\" content=\"width=device-width, initial-scale=1\">\n");
+    element("title", report.title());
+    page.append("<style>\n").append(style()).append("</style>\n</head>\n<body>\n");
+    element("h1", report.title());
+    boolean several = report.chapters().size() > 1;
+    for (Report.Chapter chapter : report.chapters()) {
+      page.append("<article>\n");
+      if (several) {
+        element("h2", chapter.title());
+      }
+      for (Report.Part part : chapter.parts()) {
+        page.append("<section>\n");
+        element("h3", part.section().title());
+        part.blocks().forEach(this::block);
+        page.append("</section>\n");
+      }
+      page.append("</article>\n");
+    }
+    page.append("<footer>").append(escaped(report.footer())).append("</footer>\n");
+    page.append("</body>\n</html>\n");
+  }
+
+  private static String style() {
+    try (InputStream in =
+        Objects.requireNonNull(ReportHtml.class.getResourceAsStream("report.css"))) {
+      return new String(in.readAllBytes(), StandardCharsets.UTF_8);
+    } catch (IOException missing) {
+      throw new UncheckedIOException("a file of the program itself", missing);
+    }
+  }
+
+  private void element(String name, String text) {
+    page.append('<').append(name).append('>').append(escaped(text));
+    page.append("</").append(name).append(">\n");
+  }
+
+  private void paragraph(String kind, String text) {
+    page.append("<p class=\"").append(kind).append("\">").append(escaped(text)).append("</p>\n");
+  }
+
+  private void block(Block block) {
+    switch (block) {
+      case Block.Heading heading -> element("h4", heading.text());
+      case Block.Text text -> element("p", text.text());
+      case Block.Remark remark -> paragraph("remark", remark.text());
+      case Block.Caution caution -> paragraph("caution", caution.text());
+      case Block.Lines lines -> {
+        page.append("<pre>");
+        page.append(escaped(String.join("\n", lines.lines()))).append("</pre>\n");
+      }
+      case Block.Finding finding -> finding(finding);
+      case Block.Table table -> table(table);
+      case Block.Charts charts -> {
+        page.append("<div class=\"charts\">\n");
+        charts.charts().forEach(this::chart);
+        page.append("</div>\n");
+      }
+      case Block.Drawing drawing -> drawing(drawing);
+    }
+  }
+
+  private void finding(Block.Finding finding) {
+    page.append("<p class=\"finding ").append(escaped(finding.severity())).append("\"><b>");
+    page.append(escaped(finding.severity())).append("</b> ").append(escaped(finding.text()));
+    if (!finding.settled().isEmpty()) {
+      page.append(" <i>Settled: ").append(escaped(finding.settled())).append("</i>");
+    }
+    page.append("</p>\n");
+  }
+
+  private void table(Block.Table table) {
+    page.append("<div class=\"wide\"><table>\n<thead>");
+    row("th", table.heads());
+    page.append("</thead>\n<tbody>\n");
+    table.rows().forEach(row -> row("td", row));
+    page.append("</tbody>\n</table></div>\n");
+  }
+
+  private void row(String kind, List<String> cells) {
+    page.append("<tr>");
+    for (String cell : cells) {
+      page.append('<').append(kind).append('>').append(escaped(cell));
+      page.append("</").append(kind).append('>');
+    }
+    page.append("</tr>\n");
+  }
+
+  private void drawing(Block.Drawing drawing) {
+    double[] box = drawing.bounds();
+    double wide = box[2] - box[0];
+    double high = box[3] - box[1];
+    page.append("<svg class=\"drawing\" role=\"img\" aria-label=\"Drawing\" viewBox=\"");
+    page.append(number(box[0])).append(' ').append(number(-box[3])).append(' ');
+    page.append(number(wide)).append(' ').append(number(high)).append("\">\n");
+    for (Region region : drawing.regions()) {
+      page.append("<path fill-rule=\"evenodd\" d=\"");
+      for (Outline line : region.outlines(CHORD)) {
+        for (int k = 0; k < line.size(); k++) {
+          page.append(k == 0 ? 'M' : 'L').append(number(line.x()[k])).append(' ');
+          page.append(number(-line.y()[k]));
+        }
+        page.append('Z');
+      }
+      page.append("\"/>\n");
+    }
+    page.append("</svg>\n");
+    paragraph(
+        "remark",
+        Figures.significant(wide, 3)
+            + " \u00d7 "
+            + Figures.significant(high, 3)
+            + " mm, seen from the drive end.");
+  }
+
+  // ---- charts
+
+  private void chart(Chart chart) {
+    int right = WIDE - RIGHT;
+    int foot = HIGH - FOOT;
+    page.append("<svg class=\"chart\" role=\"img\" viewBox=\"0 0 ").append(WIDE).append(' ');
+    page.append(HIGH).append("\" aria-label=\"").append(escaped(chart.title())).append("\">\n");
+    word("head", 0, 13, "start", chart.title());
+    for (double mark : chart.up().marks()) {
+      double y = foot - chart.up().part(mark) * (foot - TOP);
+      line("grid", LEFT, y, right, y);
+      word("mark", LEFT - 4, y + 3, "end", mark(mark));
+    }
+    for (double mark : chart.across().marks()) {
+      double x = LEFT + chart.across().part(mark) * (right - LEFT);
+      line("grid", x, foot, x, foot + 3);
+      word("mark", x, foot + 13, "middle", mark(mark));
+    }
+    word("mark", LEFT, foot + 26, "start", chart.across().title());
+    int legend = 0;
+    for (Series one : chart.series()) {
+      series(chart, one, foot, right);
+      if (!one.name().isEmpty()) {
+        dot(one.style(), legend + 4, HIGH - 6);
+        word("mark", legend + 12, HIGH - 3, "start", one.name());
+        legend += 24 + 6 * one.name().length();
+      }
+    }
+    page.append("</svg>\n");
+  }
+
+  private void series(Chart chart, Series one, int foot, int right) {
+    StringBuilder path = new StringBuilder();
+    for (Point point : one.points()) {
+      double x = LEFT + chart.across().part(point.x()) * (right - LEFT);
+      double y = foot - chart.up().part(point.y()) * (foot - TOP);
+      path.append(path.isEmpty() ? 'M' : 'L').append(number(x)).append(' ').append(number(y));
+    }
+    if (one.style() != Style.FAILED) {
+      page.append("<path class=\"").append(kind(one.style())).append("\" d=\"");
+      page.append(path).append("\"/>\n");
+    }
+    if (one.style() != Style.WORKED_OUT) {
+      for (Point point : one.points()) {
+        dot(
+            one.style(),
+            LEFT + chart.across().part(point.x()) * (right - LEFT),
+            foot - chart.up().part(point.y()) * (foot - TOP));
+      }
+    }
+  }
+
+  /** Squares, rhombs and crosses, so that colour is not the only sign. */
+  private void dot(Style style, double x, double y) {
+    String shape =
+        switch (style) {
+          case READ -> "m-2.6 -2.6h5.2v5.2h-5.2z";
+          case READ_ALSO -> "m-3.6 0l3.6 -3.6l3.6 3.6l-3.6 3.6z";
+          case WORKED_OUT -> "m-4 0h8";
+          case FAILED -> "m-3 -3l6 6m0 -6l-6 6";
+        };
+    page.append("<path class=\"dot ").append(kind(style)).append("\" d=\"M").append(number(x));
+    page.append(' ').append(number(y)).append(shape).append("\"/>\n");
+  }
+
+  private static String kind(Style style) {
+    return style.name().toLowerCase(Locale.ROOT).replace('_', '-');
+  }
+
+  private void line(String kind, double x1, double y1, double x2, double y2) {
+    page.append("<line class=\"").append(kind).append("\" x1=\"").append(number(x1));
+    page.append("\" y1=\"").append(number(y1)).append("\" x2=\"").append(number(x2));
+    page.append("\" y2=\"").append(number(y2)).append("\"/>\n");
+  }
+
+  private void word(String kind, double x, double y, String anchor, String text) {
+    page.append("<text class=\"").append(kind).append("\" text-anchor=\"").append(anchor);
+    page.append("\" x=\"").append(number(x)).append("\" y=\"").append(number(y)).append("\">");
+    page.append(escaped(text)).append("</text>\n");
+  }
+
+  private static String mark(double value) {
+    return Figures.typeset(Figures.significant(value, 4));
+  }
+
+  private static String number(double value) {
+    return Figures.significant((double) Math.round(value * 1000) / 1000, 7);
+  }
+
+  private static String escaped(String text) {
+    StringBuilder safe = new StringBuilder();
+    for (char c : text.toCharArray()) {
+      switch (c) {
+        case '&' -> safe.append("&amp;");
+        case '<' -> safe.append("&lt;");
+        case '>' -> safe.append("&gt;");
+        case '"' -> safe.append("&quot;");
+        case '\'' -> safe.append("&#39;");
+        default -> safe.append(c < ' ' && c != '\n' && c != '\t' ? ' ' : c);
+      }
+    }
+    return safe.toString();
+  }
+}

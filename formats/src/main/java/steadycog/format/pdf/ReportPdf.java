@@ -1,0 +1,84 @@
+package steadycog.format.pdf;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import steadycog.number.Figures;
+import steadycog.report.Block;
+import steadycog.report.Report;
+import steadycog.report.Section;
+
+/** A report on sheets of A4, each train from a new sheet on. */
+public final class ReportPdf {
+  private static final double[] SCALES = {10, 5, 2, 1, 0.5, 0.2, 0.1, 0.05, 0.02, 0.01};
+  private static final double MOST_HEIGHT = 105;
+
+  private ReportPdf() {}
+
+  public static byte[] write(Report report) {
+    try (Paper paper = new Paper(report.title(), report.footer())) {
+      boolean several = report.chapters().size() > 1;
+      paper.title(report.title());
+      for (Report.Chapter chapter : report.chapters()) {
+        if (chapter != report.chapters().getFirst()) {
+          paper.turn();
+        }
+        if (several) {
+          paper.chapter(chapter.title());
+        }
+        for (Report.Part part : chapter.parts()) {
+          if (part.section() != Section.DRAWING) {
+            paper.heading(part.section().title());
+          }
+          for (Block block : part.blocks()) {
+            put(paper, block);
+          }
+        }
+      }
+      return paper.finish();
+    } catch (IOException impossible) {
+      throw new UncheckedIOException("writing to memory", impossible);
+    }
+  }
+
+  private static void put(Paper paper, Block block) throws IOException {
+    switch (block) {
+      case Block.Heading heading -> paper.subheading(heading.text());
+      case Block.Text text -> paper.text(text.text());
+      case Block.Remark remark -> paper.remark(remark.text());
+      case Block.Caution caution -> paper.caution(caution.text());
+      case Block.Lines lines -> paper.lines(lines.lines());
+      case Block.Finding finding ->
+          paper.finding(finding.severity(), finding.text(), finding.settled());
+      case Block.Table table -> paper.table(table.heads(), table.rows(), table.most());
+      case Block.Charts charts -> paper.charts(charts.charts());
+      case Block.Drawing drawing -> drawing(paper, drawing);
+    }
+  }
+
+  private static void drawing(Paper paper, Block.Drawing drawing) throws IOException {
+    double scale = scale(drawing.bounds());
+    paper.space(6);
+    paper.draw(drawing.regions(), drawing.bounds(), scale);
+    paper.space(2);
+    String words = scale >= 1 ? trimmed(scale) + " : 1" : "1 : " + trimmed(1 / scale);
+    paper.remark("Scale " + words + ", seen from the drive end.");
+    paper.space(4);
+  }
+
+  private static String trimmed(double value) {
+    return Figures.significant(value, 3);
+  }
+
+  /** The largest round scale at which it fits; else the largest that does. */
+  private static double scale(double[] box) {
+    double wide = Paper.width() / Paper.MM / (box[2] - box[0]);
+    double high = MOST_HEIGHT / (box[3] - box[1]);
+    double most = Math.min(wide, high);
+    for (double scale : SCALES) {
+      if (scale <= most) {
+        return scale;
+      }
+    }
+    return most;
+  }
+}
