@@ -10,10 +10,14 @@ import javafx.animation.PauseTransition;
 import javafx.application.Platform;
 import javafx.util.Duration;
 import steadycog.app.desk.Desk;
+import steadycog.app.desk.Page;
 import steadycog.app.memory.Recovery;
 import steadycog.job.Job;
 
-/** Keeps a copy of unsaved work a moment after every change, off the interface's thread. */
+/**
+ * Keeps a copy of unsaved work a moment after every change, and of the bench book at once, off the
+ * interface's thread.
+ */
 final class AutoKeeper {
   private static final Duration AFTER = Duration.millis(600);
 
@@ -30,8 +34,18 @@ final class AutoKeeper {
     this.recovery = recovery;
     this.notify = notify;
     pause.setOnFinished(e -> keep());
-    desk.pageProperty().addListener(o -> pause.playFromStart());
+    desk.pageProperty().addListener((o, old, now) -> keepSoon(old, now));
     desk.fileProperty().addListener(o -> pause.playFromStart());
+  }
+
+  /** What was logged on the bench is kept at once; what is typed once typing pauses. */
+  private void keepSoon(Page old, Page now) {
+    if (now.sheet().book().equals(old.sheet().book())) {
+      pause.playFromStart();
+    } else {
+      pause.stop();
+      keep();
+    }
   }
 
   /** Writes what stands on the desk now, or drops the copy where nothing is unsaved. */

@@ -2,12 +2,13 @@ package steadycog.app;
 
 import java.io.File;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import javafx.stage.FileChooser;
 import javafx.stage.FileChooser.ExtensionFilter;
 import javafx.stage.Window;
-import steadycog.app.cut.AskFile;
+import steadycog.app.files.AskFile;
 import steadycog.format.file.JobFiles;
 
 /** How the window asks for a file; another answerer can stand in for the system's dialogs. */
@@ -46,6 +47,26 @@ interface FileDialogs extends AskFile {
         return Optional.ofNullable(chooser.showSaveDialog(owner))
             .map(File::toPath)
             .map(file -> ending(file, ending));
+      }
+
+      @Override
+      public Optional<Path> askRead(String says, List<String> endings) {
+        FileChooser chooser = new FileChooser();
+        chooser.setTitle(says);
+        chooser
+            .getExtensionFilters()
+            .addAll(
+                new ExtensionFilter(says, endings.stream().map(one -> "*" + one).toList()),
+                new ExtensionFilter("Any file", "*.*"));
+        return Optional.ofNullable(chooser.showOpenDialog(owner)).map(File::toPath);
+      }
+
+      @Override
+      public List<Path> askAny(String says) {
+        FileChooser chooser = new FileChooser();
+        chooser.setTitle(says);
+        List<File> chosen = chooser.showOpenMultipleDialog(owner);
+        return chosen == null ? List.of() : chosen.stream().map(File::toPath).toList();
       }
     };
   }

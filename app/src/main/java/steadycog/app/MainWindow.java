@@ -22,6 +22,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import org.jspecify.annotations.Nullable;
+import steadycog.app.bench.BenchStation;
 import steadycog.app.crank.CrankBar;
 import steadycog.app.cut.CutStation;
 import steadycog.app.desk.Desk;
@@ -53,6 +54,8 @@ public final class MainWindow extends StackPane {
   private Optional<ShiftStation> shift = Optional.empty();
 
   private Optional<CutStation> cut = Optional.empty();
+
+  private Optional<BenchStation> bench = Optional.empty();
 
   private final Label noticeText = new Label();
   private final HBox notice = new HBox();
@@ -87,6 +90,7 @@ public final class MainWindow extends StackPane {
               boolean finding = station == Station.FIND_TEETH;
               boolean shifting = station == Station.SHIFT_PLAN;
               boolean cutting = station == Station.CUT_SHEET;
+              boolean testing = station == Station.BENCH_BOOK;
               if (finding && find.isEmpty()) {
                 find = Optional.of(added(new FindStation(desk), stations, frame));
               }
@@ -96,6 +100,13 @@ public final class MainWindow extends StackPane {
               if (cutting && cut.isEmpty()) {
                 cut = Optional.of(added(new CutStation(desk, dialogs), stations, frame));
               }
+              if (testing && bench.isEmpty()) {
+                bench = Optional.of(added(new BenchStation(desk, dialogs), stations, frame));
+              }
+              bench.ifPresent(shown -> Look.show(shown, testing));
+              if (testing) {
+                bench.ifPresent(BenchStation::requestFocus);
+              }
               cut.ifPresent(shown -> Look.show(shown, cutting));
               if (cutting) {
                 // Or the first field would be typed over by the next key.
@@ -103,8 +114,8 @@ public final class MainWindow extends StackPane {
               }
               find.ifPresent(shown -> Look.show(shown, finding));
               shift.ifPresent(shown -> Look.show(shown, shifting));
-              Look.show(middle, !finding && !shifting && !cutting);
-              Look.show(crank, !finding && !shifting && !cutting);
+              Look.show(middle, !finding && !shifting && !cutting && !testing);
+              Look.show(crank, !finding && !shifting && !cutting && !testing);
               leaveHidden();
             });
     desk.refusalProperty()
@@ -134,6 +145,11 @@ public final class MainWindow extends StackPane {
   /** Scrolls the ledger to what the meshes lose. */
   void showLosses() {
     ledger.showLosses();
+  }
+
+  /** Opens a view of the bench book. */
+  void showBench(String view) {
+    bench.ifPresent(station -> station.lookAt(view));
   }
 
   /** Whether teeth or states are being looked for. */
@@ -254,6 +270,7 @@ public final class MainWindow extends StackPane {
       case DIGIT3, NUMPAD3 -> () -> desk.stationProperty().set(Station.FIND_TEETH);
       case DIGIT4, NUMPAD4 -> () -> desk.stationProperty().set(Station.SHIFT_PLAN);
       case DIGIT5, NUMPAD5 -> () -> desk.stationProperty().set(Station.CUT_SHEET);
+      case DIGIT6, NUMPAD6 -> () -> desk.stationProperty().set(Station.BENCH_BOOK);
       case PLUS, EQUALS, ADD -> () -> resizeText(1);
       case MINUS, SUBTRACT -> () -> resizeText(-1);
       case PAGE_DOWN -> () -> showNext(1);

@@ -37,15 +37,21 @@ public record Comparison(
           .flatMap(old -> after.flatMap(Row::efficiency).map(now -> now - old));
     }
 
-    /** Change of a reading, in its base unit. */
+    /** Change of a reading where both held, in its base unit. */
     public Optional<Double> change(Measure measure) {
       return before
+          .filter(Pair::held)
           .flatMap(row -> row.step().of(measure))
           .flatMap(
               old ->
                   after
+                      .filter(Pair::held)
                       .flatMap(row -> row.step().of(measure))
                       .map(now -> now.inBase() - old.inBase()));
+    }
+
+    private static boolean held(Row row) {
+      return row.step().outcome() == Outcome.HELD;
     }
   }
 

@@ -2,11 +2,13 @@ package steadycog.bench;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.motion.RatioBoard.Configuration;
 import steadycog.number.Exact;
 import steadycog.number.Figures;
+import steadycog.study.EpicyclicWorking;
 import steadycog.study.Study;
 import steadycog.study.Working;
 import steadycog.train.Roles;
@@ -146,6 +148,41 @@ public record Slip(Kind kind, String detail) {
             .or(() -> one.heldText().map(text -> text + " held"))
             .orElse("nothing held");
     return one.drive() + " drives, " + held + ", " + one.take() + " out";
+  }
+
+  /**
+   * How the ratio of a configuration is worked, in a line or two; empty where no way is at hand.
+   */
+  public static String working(Train train, Configuration asked) {
+    Study study = Study.of(train.withShifts(ShiftPlan.NONE).withRoles(asked.in(Roles.NONE)));
+    Optional<String> meshes =
+        study.working().map(working -> "i = " + Figures.typeset(working.productForm()));
+    return meshes.or(() -> study.epicyclicWorking().map(Slip::seenFromCarrier)).orElse("");
+  }
+
+  private static String seenFromCarrier(EpicyclicWorking working) {
+    EpicyclicWorking.RelativeMotion relative = working.relative();
+    String turns =
+        relative.turns().entrySet().stream()
+            .map(one -> one.getKey() + " " + exact(one.getValue()))
+            .collect(Collectors.joining(", "));
+    return "Seen from "
+        + relative.carrier()
+        + ", "
+        + relative.last()
+        + " turns "
+        + exact(relative.basic())
+        + " for one turn of "
+        + relative.first()
+        + "; with the turns of "
+        + relative.carrier()
+        + " added, for one turn in: "
+        + turns
+        + ".";
+  }
+
+  private static String exact(BigFraction number) {
+    return Figures.typeset(Exact.text(number));
   }
 
   private static String text(BigFraction ratio) {

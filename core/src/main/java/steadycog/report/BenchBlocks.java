@@ -14,6 +14,7 @@ import steadycog.bench.LoadTest;
 import steadycog.bench.Measure;
 import steadycog.bench.Slip;
 import steadycog.bench.TestHead;
+import steadycog.bench.TurnChart;
 import steadycog.bench.TurnTest;
 import steadycog.bench.TurnVerdict;
 import steadycog.number.Exact;
@@ -110,6 +111,10 @@ public final class BenchBlocks {
                       .map(teeth -> "; the last mesh has " + teeth.count() + " teeth")
                       .orElse("")
                   + "."));
+    }
+    Chart chart = TurnChart.of(verdict.rows(), test.tolerance());
+    if (!chart.isEmpty()) {
+      blocks.add(new Charts(List.of(chart)));
     }
     verdict
         .counts()
@@ -230,8 +235,8 @@ public final class BenchBlocks {
                 "efficiency " + older,
                 newer,
                 "gain, points",
-                "play, \u2032",
-                "current, A"),
+                "play, \u2032 more",
+                "current, A more"),
             rows,
             COLUMNS));
     charts(

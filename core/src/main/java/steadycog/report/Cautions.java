@@ -15,9 +15,8 @@ public final class Cautions {
 
   /** Said before a build is loaded. */
   public static final String LOADING =
-      "A loaded train stores energy and can throw parts: put a shield round it, stand clear, raise"
-          + " the load in steps, and keep hands away until it is off. A motor held fast draws its"
-          + " full current: fuse the supply. Local codes and licensed practice decide.";
+      "Loads store energy and throw parts: shield it, stand clear, raise in steps, hands away until"
+          + " the load is off; fuse the motor. Local codes and licensed practice decide.";
 
   private Cautions() {}
 }

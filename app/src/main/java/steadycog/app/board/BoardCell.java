@@ -1,5 +1,6 @@
 package steadycog.app.board;
 
+import java.util.function.Consumer;
 import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
@@ -16,6 +17,7 @@ import steadycog.app.look.Icon;
 import steadycog.app.look.IconView;
 import steadycog.app.look.Look;
 import steadycog.app.look.Sign;
+import steadycog.bench.Slip;
 import steadycog.motion.RatioBoard.Configuration;
 import steadycog.number.Figures;
 import steadycog.number.Mode;
@@ -49,9 +51,14 @@ final class BoardCell extends Button {
   private final Tooltip tip = new Tooltip();
   private final Desk desk;
   private Row row;
+  private boolean hidden;
 
-  /** A cell for {@code row}'s place on the board. */
-  BoardCell(Desk desk, Row row) {
+  /**
+   * A cell for {@code row}'s place on the board.
+   *
+   * @param pick is told that it was clicked
+   */
+  BoardCell(Desk desk, Row row, Consumer<BoardCell> pick) {
     this.desk = desk;
     this.row = row;
     Configuration one = row.configuration();
@@ -75,7 +82,7 @@ final class BoardCell extends Button {
     setAlignment(Pos.CENTER_LEFT);
     setMinHeight(Region.USE_PREF_SIZE);
     setTooltip(tip);
-    setOnAction(e -> desk.configure(this.row.configuration()));
+    setOnAction(e -> pick.accept(this));
     show(row);
   }
 
@@ -103,6 +110,32 @@ final class BoardCell extends Button {
             .orElse(""));
     tip.setText(words(now));
     pseudoClassStateChanged(SELDOM, now.seldom());
+    hide(hidden);
+  }
+
+  /** Whether its answer is hidden until it has been stated. */
+  boolean isHidden() {
+    return hidden;
+  }
+
+  /** Hides the answer, or shows it. */
+  void hide(boolean now) {
+    boolean changed = hidden != now;
+    hidden = now;
+    way.setVisible(!now);
+    exact.setVisible(!now);
+    mode.setVisible(!now);
+    bearing.setVisible(!now);
+    stress.setVisible(!now);
+    losses.setVisible(!now);
+    if (now) {
+      number.setText("?");
+      String words = Slip.words(row.configuration()) + ": state its ratio first";
+      tip.setText(words);
+      setAccessibleText(words);
+    } else if (changed) {
+      show(row);
+    }
   }
 
   private BigFraction leading() {
@@ -112,6 +145,9 @@ final class BoardCell extends Button {
 
   /** The ratio with as many places as there is room for. */
   private void showRatio() {
+    if (hidden) {
+      return;
+    }
     boolean wide = getWidth() > LEAST_FOR_PLACES || getWidth() == 0;
     Look.show(exact, getWidth() > LEAST_FOR_BOTH);
     Look.show(mode, wide);
@@ -134,6 +170,9 @@ final class BoardCell extends Button {
 
   void showCurrent(boolean current) {
     pseudoClassStateChanged(CURRENT, current);
+    if (hidden) {
+      return;
+    }
     String words = words(row);
     setAccessibleText(current ? words + ". The train is in this configuration" : words);
   }

@@ -7,6 +7,7 @@ import java.util.Optional;
 import javafx.geometry.HPos;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.Tooltip;
@@ -57,6 +58,8 @@ public final class BoardView extends VBox {
           "soft");
   private final Label caution =
       Look.label("Hold with a brake or a bolt, never by hand.", "caution");
+  private final CheckBox predict = new CheckBox("predict first");
+  private final Prediction prediction;
   private final List<BoardCell> cells = new ArrayList<>();
   private ConfigurationBoard board = new ConfigurationBoard(List.of(), 0, true);
 
@@ -69,7 +72,11 @@ public final class BoardView extends VBox {
     copy.setOnAction(e -> copy());
     Region gap = new Region();
     HBox.setHgrow(gap, Priority.ALWAYS);
-    HBox head = new HBox(8, title, gap, copy);
+    predict.setId("predict-first");
+    predict.setTooltip(
+        new Tooltip("For practice: state ratio and direction of a cell before it is shown"));
+    predict.setOnAction(e -> hideAnswers());
+    HBox head = new HBox(8, title, gap, predict, copy);
     head.setAlignment(Pos.CENTER_LEFT);
     ScrollPane scroll = new ScrollPane(grid);
     scroll.setFitToWidth(true);
@@ -83,7 +90,9 @@ public final class BoardView extends VBox {
         new Tooltip(
             "The held member is pushed round with the torque shown. Brakes and housings must take"
                 + " it with a margin; guards, local codes and licensed practice decide."));
-    getChildren().addAll(head, message, scroll, legend, caution);
+    prediction = new Prediction(desk);
+    Look.show(prediction, false);
+    getChildren().addAll(head, message, scroll, prediction, legend, caution);
     desk.benchProperty().addListener(o -> show());
     desk.preferencesProperty().addListener(o -> show());
     visibleProperty().addListener(o -> show());
@@ -144,9 +153,10 @@ public final class BoardView extends VBox {
     message.setText(words);
     message.setManaged(!words.isEmpty());
     copy.setVisible(words.isEmpty());
+    Look.show(predict, words.isEmpty());
     grid.setVisible(words.isEmpty());
     grid.setManaged(words.isEmpty());
-    legend.setVisible(now.freedoms() == 2);
+    legend.setVisible(now.freedoms() == 2 && !predict.isSelected());
     caution.setVisible(now.freedoms() == 2);
   }
 
@@ -243,10 +253,29 @@ public final class BoardView extends VBox {
   }
 
   private void add(Row row, int column, int line) {
-    BoardCell cell = new BoardCell(desk, row);
+    BoardCell cell = new BoardCell(desk, row, this::pick);
+    cell.hide(predict.isSelected());
     GridPane.setFillWidth(cell, true);
     cells.add(cell);
     grid.add(cell, column, line);
+  }
+
+  /** Puts the train in the configuration of a cell, once its answer is open. */
+  private void pick(BoardCell cell) {
+    if (cell.isHidden()) {
+      prediction.ask(cell, board.rows().stream().map(Row::configuration).toList());
+    } else {
+      desk.configure(cell.row().configuration());
+    }
+  }
+
+  private void hideAnswers() {
+    boolean hidden = predict.isSelected();
+    cells.forEach(cell -> cell.hide(hidden));
+    prediction.forget();
+    Look.show(prediction, hidden);
+    Look.show(legend, !hidden && board.freedoms() == 2);
+    desk.bench().ifPresent(this::markCurrent);
   }
 
   private void markCurrent(Bench bench) {

@@ -17,6 +17,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import steadycog.app.desk.Bench;
 import steadycog.app.desk.Desk;
+import steadycog.app.files.AskFile;
 import steadycog.app.ledger.FindingRow;
 import steadycog.app.ledger.RoomTable;
 import steadycog.app.look.Later;

@@ -6,6 +6,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
+import javafx.beans.binding.Bindings;
+import javafx.beans.binding.DoubleExpression;
 import javafx.beans.property.DoubleProperty;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
@@ -13,6 +15,7 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleDoubleProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import org.apache.commons.numbers.fraction.BigFraction;
+import steadycog.bench.BenchBook;
 import steadycog.check.Cure;
 import steadycog.format.file.JobFiles;
 import steadycog.format.json.UnreadableException;
@@ -66,6 +69,8 @@ public final class Desk {
   private final Crank crank = new Crank(this);
   private final Simulation simulation = new Simulation(this);
   private final PlanWork plan = new PlanWork(this);
+  private final BookWork book = new BookWork(this);
+  private final RigWork rig = new RigWork(this);
   private Job saved = page.get().job();
   private String strand = "";
 
@@ -116,6 +121,11 @@ public final class Desk {
 
   public ObjectProperty<Preferences> preferencesProperty() {
     return preferences;
+  }
+
+  /** The size of the text, pixels. */
+  public DoubleExpression textSize() {
+    return Bindings.createDoubleBinding(() -> preferences().textSize(), preferences);
   }
 
   public Preferences preferences() {
@@ -313,6 +323,33 @@ public final class Desk {
     changeTrain(train -> train.withShifts(change.apply(train.shifts())));
   }
 
+  // ---- what was built and tested
+
+  /** What can be done to the bench book of the train in view. */
+  public BookWork book() {
+    return book;
+  }
+
+  /** The test rig and what runs on it. */
+  public RigWork rig() {
+    return rig;
+  }
+
+  /** Changes of one non-empty strand that follow each other are one step to undo. */
+  void changeBook(UnaryOperator<BenchBook> change, String strand) {
+    BenchBook changed = change.apply(sheet().book());
+    if (!changed.equals(sheet().book())) {
+      change(page.get().with(sheet().booking(changed)), strand, true);
+    }
+  }
+
+  /** Puts a card back on the bench as it once was. */
+  void putBack(Card old) {
+    if (!sheet().card().equals(Optional.of(old))) {
+      change(page.get().with(sheet().with(old)));
+    }
+  }
+
   // ---- parts of a train
 
   /** Makes two members one body, or parts them where they are joined. */
@@ -494,7 +531,7 @@ public final class Desk {
   /** Puts a copy of the train in view behind it, to try a variant, and shows it. */
   public void duplicateTrain() {
     int index = page.get().index() + 1;
-    Sheet copy = sheet().named(job().freeName(sheet().name()));
+    Sheet copy = sheet().named(job().freeName(sheet().name())).booking(BenchBook.EMPTY);
     change(new Page(job().adding(index, copy), index));
   }
 

@@ -11,7 +11,9 @@ public enum Station {
   /** Brakes, clutches and the states that they make. */
   SHIFT_PLAN("Shift plan"),
   /** Sizes, play, strength, and files for the shop. */
-  CUT_SHEET("Cut sheet");
+  CUT_SHEET("Cut sheet"),
+  /** What was built, and what came of testing it. */
+  BENCH_BOOK("Bench book");
 
   private final String title;
 

@@ -33,11 +33,11 @@ public record RigSettings(
   /** Something wrong on purpose, for practice; which member it strikes is for the seed. */
   public enum Fault {
     NONE("as the card says"),
-    MISCOUNT("a wheel with one tooth more or fewer"),
-    WRONG_MEMBER("another member held"),
-    SLIPPING("a clutch that slips"),
-    MISSED_COUNTS("an encoder that misses counts"),
-    SURPRISE("whatever the seed chooses");
+    MISCOUNT("with a wheel one tooth off"),
+    WRONG_MEMBER("with another member held"),
+    SLIPPING("with a clutch that slips"),
+    MISSED_COUNTS("with an encoder missing counts"),
+    SURPRISE("with what the seed chooses");
 
     private final String words;
 

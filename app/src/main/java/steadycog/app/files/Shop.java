@@ -1,4 +1,4 @@
-package steadycog.app.cut;
+package steadycog.app.files;
 
 import java.io.IOException;
 import java.nio.file.Path;
@@ -17,7 +17,7 @@ import steadycog.format.file.JobFiles;
 /**
  * Makes files aside, one at a time, so that the window goes on; says how far it is and can stop.
  */
-final class Shop {
+public final class Shop {
   private static final double STEP = 0.01;
 
   private final Consumer<Runnable> onScreen;
@@ -29,29 +29,29 @@ final class Shop {
   private AtomicBoolean stopped = new AtomicBoolean();
 
   /** What makes the bytes of a file. */
-  interface Work {
+  public interface Work {
     byte[] make(BooleanSupplier cancelled, DoubleConsumer progress);
   }
 
   /**
    * @param onScreen runs what it is given on the interface's thread
    */
-  Shop(Consumer<Runnable> onScreen) {
+  public Shop(Consumer<Runnable> onScreen) {
     this.onScreen = onScreen;
   }
 
   /** How much of the file in hand is done, 0 to 1; empty while none is. */
-  ReadOnlyObjectProperty<Optional<Double>> progressProperty() {
+  public ReadOnlyObjectProperty<Optional<Double>> progressProperty() {
     return progress.getReadOnlyProperty();
   }
 
   /** What came of the last file. */
-  ReadOnlyObjectProperty<String> saidProperty() {
+  public ReadOnlyObjectProperty<String> saidProperty() {
     return said.getReadOnlyProperty();
   }
 
   /** Makes {@code file}; one that is being made already is stopped. */
-  void make(Path file, Work work) {
+  public void make(Path file, Work work) {
     stop();
     AtomicBoolean own = new AtomicBoolean();
     stopped = own;
@@ -104,12 +104,12 @@ final class Shop {
   }
 
   /** Says something instead of what came of the last file. */
-  void say(String words) {
+  public void say(String words) {
     said.set(words);
   }
 
   /** Stops the file in hand before its next piece. */
-  void stop() {
+  public void stop() {
     stopped.set(true);
   }
 }

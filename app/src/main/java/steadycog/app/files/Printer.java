@@ -1,4 +1,4 @@
-package steadycog.app.cut;
+package steadycog.app.files;
 
 import java.awt.GraphicsEnvironment;
 import java.awt.print.PrinterException;
@@ -9,11 +9,11 @@ import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.printing.PDFPageable;
 
 /** Prints a finished sheet by the system's own dialog. */
-final class Printer {
+public final class Printer {
   private Printer() {}
 
   /** Asks for a printer and prints; returns what came of it. Blocks, so call it aside. */
-  static String print(byte[] pdf) {
+  public static String print(byte[] pdf) {
     if (GraphicsEnvironment.isHeadless()) {
       return "There is no printer without a display: save the sheet as PDF.";
     }
