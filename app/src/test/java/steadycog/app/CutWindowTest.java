@@ -11,11 +11,8 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Optional;
-import javafx.scene.Node;
-import javafx.scene.control.ButtonBase;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.Labeled;
-import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import javafx.scene.shape.SVGPath;
@@ -35,23 +32,6 @@ class CutWindowTest extends InWindow {
     putDown(card);
     focusTable();
     press(KeyCode.SHORTCUT, KeyCode.DIGIT5);
-  }
-
-  private void fire(String id) {
-    robot.interact(find(id, ButtonBase.class)::fire);
-    settle();
-  }
-
-  private String value(String id) {
-    return find(id, TextField.class).getText();
-  }
-
-  private boolean says(String words) {
-    return robot
-        .lookup(
-            (Node node) -> node instanceof Labeled l && String.valueOf(l.getText()).contains(words))
-        .tryQuery()
-        .isPresent();
   }
 
   @Test

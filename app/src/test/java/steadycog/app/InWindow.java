@@ -8,6 +8,7 @@ import java.util.concurrent.TimeoutException;
 import javafx.event.ActionEvent;
 import javafx.scene.Node;
 import javafx.scene.Parent;
+import javafx.scene.control.ButtonBase;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.TextArea;
 import javafx.scene.control.TextField;
@@ -91,6 +92,32 @@ abstract class InWindow {
           field.fireEvent(new ActionEvent());
         });
     settle();
+  }
+
+  /** Clicks a button, wherever it is scrolled to. */
+  void fire(String id) {
+    robot.interact(find(id, ButtonBase.class)::fire);
+    settle();
+  }
+
+  String value(String id) {
+    return find(id, TextField.class).getText();
+  }
+
+  /** Whether any label that is shown has those words. */
+  boolean says(String words) {
+    return robot
+        .lookup(
+            (Node node) ->
+                node instanceof Labeled l
+                    && String.valueOf(l.getText()).contains(words)
+                    && isShown(node))
+        .tryQuery()
+        .isPresent();
+  }
+
+  private static boolean isShown(Node node) {
+    return node.isVisible() && (node.getParent() == null || isShown(node.getParent()));
   }
 
   void press(KeyCode... keys) {

@@ -6,6 +6,7 @@ import static org.mockito.Mockito.mock;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.LocalDate;
 import java.util.Optional;
 import java.util.concurrent.TimeUnit;
 import java.util.stream.Stream;
@@ -17,7 +18,11 @@ import org.testfx.api.FxToolkit;
 import org.testfx.util.WaitForAsyncUtils;
 import steadycog.app.SteadyCogApp.Opened;
 import steadycog.app.memory.Recovery;
+import steadycog.bench.LoadTest;
+import steadycog.bench.Outcome;
 import steadycog.format.demo.TernRock;
+import steadycog.number.Quantity;
+import steadycog.number.Unit;
 
 /** A program that was killed, and the one started after it. */
 class LostWorkTest {
@@ -51,6 +56,36 @@ class LostWorkTest {
     assertEquals("parallel 18 ~ 72 ~\n", opened.desk().sheet().text());
     assertEquals(1, opened.desk().problemsProperty().get().size());
     assertTrue(opened.desk().isUnsaved());
+  }
+
+  /** A load test under way when the program is killed: every step until then is there. */
+  @Test
+  void whatTheRigLoggedIsThereAfterAKill() throws Exception {
+    start();
+    robot.interact(
+        () -> {
+          opened.desk().putDown(TernRock.job());
+          opened.desk().showSheet(2);
+          opened.desk().book().addBuild(LocalDate.of(2031, 5, 6));
+          opened.desk().book().addLoad(LocalDate.of(2031, 5, 6));
+          opened
+              .desk()
+              .book()
+              .changeLoad(test -> test.with(LoadTest.plan(Quantity.of("0.4", Unit.NM), 8)));
+          opened.desk().rig().start();
+          opened.desk().rig().advance(11);
+        });
+    LoadTest logged = (LoadTest) opened.desk().book().test().orElseThrow();
+    assertEquals(Outcome.HELD, logged.steps().get(1).outcome());
+    assertEquals("under way", logged.steps().get(2).where());
+    WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, () -> holds("under way"));
+    FxToolkit.cleanupStages();
+    pretendKilled();
+    start();
+    robot.clickOn("Bring it back");
+    WaitForAsyncUtils.waitForFxEvents();
+    assertEquals(
+        logged, opened.desk().job().sheets().get(2).book().builds().getFirst().tests().getFirst());
   }
 
   private boolean holds(String text) throws Exception {

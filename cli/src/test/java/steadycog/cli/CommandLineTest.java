@@ -147,7 +147,7 @@ class CommandLineTest {
   void exportsWhatTheShopNeeds() throws Exception {
     Path job = folder.resolve("tern.cog.json");
     JobFiles.save(TernRock.job(), 0, job);
-    for (String ending : new String[] {"dxf", "svg", "stl", "3mf", "pdf"}) {
+    for (String ending : new String[] {"dxf", "svg", "stl", "3mf"}) {
       Path file = folder.resolve("focuser." + ending);
       assertEquals(2, run("", "export", job.toString(), "--to", file.toString()));
       assertEquals(
@@ -169,6 +169,91 @@ class CommandLineTest {
     Path coupon = folder.resolve("coupon.stl");
     assertEquals(0, run(filter, "export", "-", "--coupon", "--to", coupon.toString()));
     assertTrue(Files.size(coupon) > 10_000);
+  }
+
+  @Test
+  void reportsOnWhatIsChosen() throws Exception {
+    Path job = folder.resolve("tern.cog.json");
+    JobFiles.save(TernRock.job(), 0, job);
+    Path page = folder.resolve("report.html");
+    assertEquals(0, run("", "export", job.toString(), "--to", page.toString()));
+    String all = Files.readString(page);
+    assertTrue(all.contains("<h2>Shutter winch</h2>") && all.contains("Build B against Build A"));
+    assertEquals(
+        0,
+        run(
+            "",
+            "export",
+            job.toString(),
+            "--train",
+            "focuser",
+            "--sections",
+            "bench,cautions",
+            "--to",
+            page.toString()));
+    String some = Files.readString(page);
+    assertTrue(some.contains("<h3>Bench</h3>") && !some.contains("<h3>Findings</h3>"), some);
+    Path sheet = folder.resolve("report.pdf");
+    assertEquals(
+        0, run("parallel 20 ~ 30", "export", "-", "--sections", "shop", "--to", sheet.toString()));
+    assertTrue(Files.size(sheet) > 10_000);
+    assertEquals(
+        2, run("parallel 20 ~ 30", "export", "-", "--sections", "gossip", "--to", page.toString()));
+    assertTrue(err.toString().contains("no section 'gossip', expected shop or"), err.toString());
+  }
+
+  @Test
+  void workTheBench() throws Exception {
+    Path job = folder.resolve("tern.cog.json");
+    JobFiles.save(TernRock.job(), 0, job);
+    assertEquals(0, run("", "bench", job.toString()));
+    assertTrue(out.toString().contains("with planet2 24 instead of 23"), out.toString());
+    assertEquals(0, run("", "bench", job.toString(), "--json"));
+    JsonNode tests = new ObjectMapper().readTree(out.toString()).findValue("tests");
+    assertTrue(tests.isArray(), out.toString());
+
+    Path log = folder.resolve("log.csv");
+    String set =
+        "planetary sun 24 planet 15 x3 ring 54; drive sun 200 rpm; hold ring; take carrier";
+    assertEquals(
+        0,
+        run(
+            set,
+            "bench",
+            "-",
+            "--rig",
+            "load",
+            "--strength",
+            "9",
+            "--top",
+            "6Nm",
+            "--steps",
+            "4",
+            "--record",
+            log.toString(),
+            "--json"));
+    JsonNode load = new ObjectMapper().readTree(out.toString());
+    assertEquals("held", load.at("/steps/3/outcome").asText());
+    assertEquals(0, run(set, "bench", "-", "--csv", log.toString(), "--json"));
+    JsonNode read = new ObjectMapper().readTree(out.toString());
+    assertEquals(3.25, read.get("ratio").asDouble(), 0.01);
+    assertEquals("right", read.at("/turns/verdict").asText(), out.toString());
+    assertEquals(load.at("/bestNm").asDouble(), read.at("/load/bestNm").asDouble(), 0.05);
+
+    assertEquals(0, run(set, "bench", "-", "--rig", "turns", "--fault", "wrong-member"));
+    assertTrue(out.toString().contains("Wrong member: "), out.toString());
+    assertEquals(0, run(set, "bench", "-", "--csv", log.toString(), "--columns", "torque=none"));
+    assertEquals(
+        2, run(set, "bench", "-", "--csv", log.toString(), "--columns", "input=none,torque=none"));
+    assertTrue(err.toString().contains("log.csv:1:1: neither both angles"), err.toString());
+    assertEquals(2, run(set, "bench", "-", "--csv", folder.resolve("none.csv").toString()));
+    assertTrue(err.toString().contains("none.csv:1:1: no such file"), err.toString());
+    assertEquals(2, run(set, "bench", "-", "--rig", "turns", "--fault", "gremlin"));
+    assertTrue(err.toString().contains("expected none, miscount"), err.toString());
+    assertEquals(2, run("planetary sun 24 planet 15 x3 ring 54", "bench", "-", "--rig", "load"));
+    assertTrue(err.toString().contains("the rig needs a ratio"), err.toString());
+    assertEquals(0, run(DOME, "bench", "-"));
+    assertEquals("nothing built yet\n", out.toString());
   }
 
   @Test

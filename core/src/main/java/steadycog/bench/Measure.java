@@ -80,7 +80,8 @@ public enum Measure {
     if (number.startsWith("+")) {
       number = number.substring(1);
     }
-    if (!Exact.isNumber(number)) {
+    boolean cut = parts.matches() && parts.group(2).startsWith(",");
+    if (!Exact.isNumber(number) || cut) {
       String comma = given.contains(",") ? ", with a decimal point" : "";
       throw new IllegalArgumentException(
           "'" + given + "': expected a number with " + symbols(dimensions) + comma);

@@ -29,8 +29,8 @@ public final class BenchCsv {
   private static final String LOAD = "load";
   private static final String OUTCOME = "outcome";
   private static final String WHERE = "where";
-  private static final String INPUT = "input turns";
-  private static final String OUTPUT = "output turns";
+  private static final String INPUT = "input";
+  private static final String OUTPUT = "output";
   private static final String DEGREES = "degrees";
   private static final long DEGREES_PER_TURN = 360;
 
@@ -52,7 +52,7 @@ public final class BenchCsv {
         test.readings().stream()
             .map(r -> List.of(Exact.plain(r.input()), Exact.plain(r.output())))
             .toList();
-    return Csv.write(List.of(INPUT, OUTPUT), lines);
+    return Csv.write(List.of(INPUT + " turns", OUTPUT + " turns"), lines);
   }
 
   private static String load(LoadResult result) {

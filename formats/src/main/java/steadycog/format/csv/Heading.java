@@ -26,8 +26,7 @@ record Heading(String text, String name, String unit) {
       return new Heading(stripped, bare(bracketed.group(1)), bracketed.group(2).strip());
     }
     Matcher tailed = TAILED.matcher(stripped);
-    boolean counted = stripped.matches("(?i)(in|out)put[ _]turns");
-    return tailed.matches() && !tailed.group(1).isBlank() && !counted
+    return tailed.matches() && !tailed.group(1).isBlank()
         ? new Heading(stripped, bare(tailed.group(1)), tailed.group(2))
         : new Heading(stripped, bare(stripped), "");
   }

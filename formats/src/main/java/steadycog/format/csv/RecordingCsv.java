@@ -121,8 +121,9 @@ public final class RecordingCsv {
     try (CSVParser parser = CSVParser.parse(line, format(separator))) {
       Iterator<CSVRecord> records = parser.iterator();
       return records.hasNext() ? Arrays.asList(records.next().values()) : List.of();
-    } catch (UncheckedIOException broken) {
-      throw broken.getCause();
+    } catch (UncheckedIOException openQuote) {
+      // Looked at once more, with its line, when the whole is read.
+      return List.of(line);
     }
   }
 
@@ -193,6 +194,7 @@ public final class RecordingCsv {
       int heads = beginning.units().isEmpty() ? 1 : 2;
       for (CSVRecord row : parser) {
         if (heads > 0) {
+          rows.line = parser.getCurrentLineNumber();
           heads--;
           continue;
         }

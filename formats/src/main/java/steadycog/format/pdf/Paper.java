@@ -6,6 +6,9 @@ import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import org.apache.fontbox.ttf.TTFParser;
+import org.apache.fontbox.ttf.TrueTypeFont;
+import org.apache.pdfbox.io.RandomAccessReadBuffer;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDPageContentStream;
@@ -33,6 +36,10 @@ final class Paper implements AutoCloseable {
   private static final float[] GREEN = {0.20F, 0.40F, 0.34F};
   private static final float[] BRASS = {0.55F, 0.40F, 0.12F};
   private static final float[] BRICK = {0.62F, 0.22F, 0.16F};
+
+  /** The typeface has no prime for arc minutes. */
+  private static final String PRIME = "\u2032";
+
   private static final float INDENT = 9;
   private static final float SEVERITY = 46;
 
@@ -61,7 +68,10 @@ final class Paper implements AutoCloseable {
     document.getDocumentInformation().setTitle(title);
     document.getDocumentInformation().setCreator("Steady Cog");
     for (Typefaces face : Typefaces.values()) {
-      fonts.put(face, PDType0Font.load(document, face.open()));
+      TrueTypeFont plain = new TTFParser().parse(new RandomAccessReadBuffer(face.open()));
+      // Ligatures could not be searched for or copied.
+      plain.setEnableGsub(false);
+      fonts.put(face, PDType0Font.load(document, plain, true));
     }
     turn();
   }
@@ -251,7 +261,8 @@ final class Paper implements AutoCloseable {
   /** The text with what the typeface lacks replaced. */
   private String known(String text, Typefaces face) {
     StringBuilder known = new StringBuilder();
-    text.codePoints()
+    text.replace(PRIME, "'")
+        .codePoints()
         .forEach(
             c -> {
               String one = Character.toString(c);

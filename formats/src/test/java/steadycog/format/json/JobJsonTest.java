@@ -8,6 +8,8 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import com.networknt.schema.JsonSchema;
 import com.networknt.schema.JsonSchemaFactory;
 import com.networknt.schema.SpecVersion;
+import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
@@ -15,15 +17,30 @@ import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import steadycog.bench.BenchBook;
+import steadycog.bench.BenchTest;
+import steadycog.bench.Build;
+import steadycog.bench.Guess;
+import steadycog.bench.LoadStep;
+import steadycog.bench.LoadTest;
+import steadycog.bench.Measure;
+import steadycog.bench.Outcome;
+import steadycog.bench.Rigging;
+import steadycog.bench.TestHead;
+import steadycog.bench.TurnTest;
 import steadycog.format.demo.TernRock;
 import steadycog.job.Job;
 import steadycog.job.Sheet;
 import steadycog.notation.Card;
 import steadycog.notation.CardException;
+import steadycog.number.Exact;
+import steadycog.number.Quantity;
+import steadycog.number.Unit;
 import steadycog.search.Wanted;
 import steadycog.search.Wanted.Field;
 
 class JobJsonTest {
+  private static final LocalDate DAY = LocalDate.of(2031, 5, 6);
 
   @Test
   void filesOfTheFirstVersionOpenAndAreSavedAsTheNewest() throws UnreadableException {
@@ -59,6 +76,111 @@ class JobJsonTest {
             Sheet.empty("three"),
             new Sheet("four", Optional.empty(), Optional.of("para\n"), "")),
         Wanted.NOTHING.with(Field.TARGET, "1 : \"4\"").with(Field.SOUND, true));
+  }
+
+  /** Any bench book comes back as it was, and the published schema takes it. */
+  @Test
+  void benchBooksComeBackAsTheyWere() throws Exception {
+    JsonSchema schema =
+        JsonSchemaFactory.getInstance(SpecVersion.VersionFlag.V202012)
+            .getSchema(JobJson.class.getResourceAsStream("job.schema.json"));
+    Random random = new Random(3);
+    for (int round = 0; round < 60; round++) {
+      List<Build> builds = new ArrayList<>();
+      for (int k = random.nextInt(4); k > 0; k--) {
+        builds.add(build(random));
+      }
+      BenchBook book =
+          new BenchBook(
+              builds,
+              random.nextBoolean()
+                  ? List.of()
+                  : List.of(new BenchBook.Settled("undercut A", "bought " + word(random))),
+              random.nextBoolean()
+                  ? List.of()
+                  : List.of(new Guess(DAY, word(random), Exact.of(-7, 2), Exact.parse("3.25"))));
+      Sheet sheet = Sheet.of("one", Card.read("parallel 9 ~ 9\n")).booking(book);
+      Job job = new Job("", List.of(sheet));
+      assertEquals(job, JobJson.read(JobJson.write(job)));
+      assertEquals(Set.of(), schema.validate(JobJson.MAPPER.readTree(JobJson.write(job))));
+    }
+  }
+
+  private static Build build(Random random) throws CardException {
+    List<BenchTest> tests = new ArrayList<>();
+    for (int k = random.nextInt(4); k > 0; k--) {
+      TestHead head =
+          new TestHead("t " + word(random), DAY, word(random), word(random), word(random));
+      tests.add(random.nextBoolean() ? turns(head, random) : load(head, random));
+    }
+    return new Build(
+        "b " + word(random),
+        DAY.plusDays(random.nextInt(900)),
+        word(random) + "\n" + word(random),
+        random.nextBoolean() ? List.of() : List.of("shots/" + word(random) + ".png"),
+        Card.read("parallel " + random.nextInt(9, 90) + " ~ 40 # " + random.nextInt() + "\n"),
+        tests);
+  }
+
+  private static TurnTest turns(TestHead head, Random random) {
+    List<TurnTest.Reading> readings = new ArrayList<>();
+    for (int k = random.nextInt(3); k > 0; k--) {
+      readings.add(
+          new TurnTest.Reading(
+              Exact.of(random.nextInt(-900, 900), random.nextInt(1, 99)),
+              Exact.of(random.nextInt(-900, 900), random.nextInt(1, 360))));
+    }
+    return new TurnTest(head, random.nextDouble(0.1, 20), readings);
+  }
+
+  private static LoadTest load(TestHead head, Random random) {
+    Rigging.Way way = Rigging.Way.values()[random.nextInt(3)];
+    Rigging rigging =
+        new Rigging(
+            way,
+            way == Rigging.Way.METER ? Optional.empty() : Optional.of(Quantity.of("4.5", Unit.IN)),
+            random.nextBoolean() ? Optional.empty() : Optional.of(random.nextDouble(0.001, 3)),
+            random.nextBoolean() ? 0 : random.nextDouble());
+    List<LoadStep> steps = new ArrayList<>();
+    for (int k = random.nextInt(5); k > 0; k--) {
+      LoadStep step =
+          LoadStep.planned(rigging.readLoad(random.nextInt(1, 99) + "." + random.nextInt(10)))
+              .ended(Outcome.values()[random.nextInt(5)])
+              .at(word(random));
+      for (Measure measure : Measure.values()) {
+        List<Unit> units = measure.usual().dimension().units();
+        Unit unit = units.get(random.nextInt(units.size()));
+        if (random.nextBoolean()) {
+          Quantity value = new Quantity(Exact.of(random.nextInt(-99, 99), 8), unit);
+          step = step.with(measure, Optional.of(value));
+        }
+      }
+      steps.add(step);
+    }
+    return new LoadTest(head, rigging, steps);
+  }
+
+  private static String word(Random random) {
+    return List.of("", "plain", "\"quoted\" \\ \u00e9", "two words").get(random.nextInt(4));
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "{\"builds\":[{\"name\":\"A\"}]}|92: a build without its card",
+        "{\"builds\":[{\"name\":\"A\",\"date\":\"May\"}]}|111: 'May' is no date",
+        "{\"guesses\":[{\"guess\":\"0\",\"ratio\":\"1\"}]}|93: a ratio is never zero",
+        "{\"settled\":[{\"finding\":\"x\",\"how\":\" \"}]}|93: nothing settled",
+        "{\"tests\":[]}|82: unknown field 'tests'"
+      })
+  void aBadBenchBookIsRefusedWithItsPlace(String book, String expected) {
+    String text =
+        "{\"format\":\"steady-cog-job\",\"version\":7,\"trains\":[{\"name\":\"a\",\"notes\":[],\"bench\":"
+            + book
+            + "}]}";
+    UnreadableException refused = assertThrows(UnreadableException.class, () -> JobJson.read(text));
+    assertTrue(refused.at("f").startsWith("f:1:" + expected), refused.at("f"));
   }
 
   @ParameterizedTest
