@@ -34,7 +34,8 @@ final class KeyMap extends StackPane {
           List.of(
               new Entry("Ctrl+L, Esc", "to the train line, back to the drawing"),
               new Entry(
-                  "Ctrl+1 \u2026 5", "lay out; drive & hold; find teeth; shift plan; cut sheet"),
+                  "Ctrl+1 \u2026 6",
+                  "lay out; drive & hold; find teeth; shift plan; cut sheet; bench book"),
               new Entry("Enter, C", "a candidate to the bench; keep it to compare"),
               new Entry("Ctrl+Z", "undo"),
               new Entry("Ctrl+Shift+Z", "redo (also Ctrl+Y)"),

@@ -27,7 +27,6 @@ final class Shots {
   private static final int FOCUSER = 6;
   private static final int SKY = 7;
   private static final int SHUTTER = 8;
-  private static final int GEARED = 9;
   private static final int TROLLEY = 10;
   private static final double EXAGGERATED = 6;
 
@@ -95,7 +94,6 @@ final class Shots {
     Map<String, Consumer<Opened>> shots = new LinkedHashMap<>();
     shots.put("first-steps", opened -> {});
     shots.put("compound-train", Shots::domeRotator);
-    shots.put("jammed", Shots::jammed);
     shots.put("mistyped-card", Shots::mistyped);
     shots.put("planetary-set", Shots::filterWheel);
     shots.put("ratio-board", Shots::ratioBoard);
@@ -107,9 +105,10 @@ final class Shots {
     shots.put("find-teeth", Shots::findTeeth);
     shots.put("joined-sets", opened -> shutter(opened, Station.LAY_OUT));
     shots.put("shift-plan", opened -> shutter(opened, Station.SHIFT_PLAN));
-    shots.put("feedback", Shots::geared);
     shots.put("differential", Shots::trolley);
     shots.put("cut-sheet", Shots::cutSheet);
+    shots.put("bench-book", Shots::benchBook);
+    shots.put("compare-builds", opened -> opened.window().showBench("compare"));
     shots.put("power", Shots::power);
     shots.put("dark", Shots::dark);
     return shots;
@@ -128,24 +127,19 @@ final class Shots {
     opened.desk().select(Optional.of(new MemberId("", "ring1")));
   }
 
+  private static void benchBook(Opened opened) {
+    opened.desk().stationProperty().set(Station.BENCH_BOOK);
+    opened.desk().putDown(TernRock.job());
+    opened.desk().showSheet(FOCUSER);
+    opened.desk().book().open(0, 2);
+  }
+
   private static void power(Opened opened) {
     opened.desk().stationProperty().set(Station.LAY_OUT);
     opened.desk().putDown(TernRock.job());
     opened.desk().showSheet(FOCUSER);
     opened.desk().powerProperty().set(PowerShown.REAL);
     Picture.whenDrawn(opened.window()::showLosses);
-  }
-
-  private static void jammed(Opened opened) {
-    typed(
-        opened,
-        """
-        # Two belts of wheels side by side that disagree.
-        north: parallel 20 ~ 40
-        south: parallel 24 ~ 36
-        join north.A = south.A; join north.B = south.B
-        drive north.A 60 rpm; take south.B
-        """);
   }
 
   private static void mistyped(Opened opened) {
@@ -215,12 +209,8 @@ final class Shots {
     opened.desk().crank().drag(0.1);
   }
 
-  private static void geared(Opened opened) {
-    opened.desk().stationProperty().set(Station.LAY_OUT);
-    drive(opened, GEARED, 8);
-  }
-
   private static void trolley(Opened opened) {
+    opened.desk().stationProperty().set(Station.LAY_OUT);
     drive(opened, TROLLEY, 3);
   }
 

@@ -172,6 +172,6 @@ public record LoadResult(List<Row> rows, Optional<Double> predicted, Optional<Do
   }
 
   private static String percent(double share) {
-    return Figures.significant(100 * share, 3) + " %";
+    return Figures.percent(share, 1);
   }
 }

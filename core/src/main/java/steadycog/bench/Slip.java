@@ -160,7 +160,8 @@ public record Slip(Kind kind, String detail) {
     return meshes.or(() -> study.epicyclicWorking().map(Slip::seenFromCarrier)).orElse("");
   }
 
-  private static String seenFromCarrier(EpicyclicWorking working) {
+  /** Relative motion in a sentence. */
+  public static String seenFromCarrier(EpicyclicWorking working) {
     EpicyclicWorking.RelativeMotion relative = working.relative();
     String turns =
         relative.turns().entrySet().stream()

@@ -44,7 +44,7 @@ public final class BenchBlocks {
   /** A build with all its tests. */
   public List<Block> build(Build build, Optional<Build> before) {
     List<Block> blocks = new ArrayList<>();
-    blocks.add(new Heading(build.name() + ", " + build.date()));
+    blocks.add(new Heading(build.name() + ", built " + build.date()));
     if (!build.changed().isBlank()) {
       blocks.add(new Text("Changed: " + build.changed().strip()));
     }
@@ -71,7 +71,7 @@ public final class BenchBlocks {
     List<Block> blocks = new ArrayList<>();
     TestHead head = test.head();
     String state = head.state().isEmpty() ? "" : ", state " + head.state();
-    blocks.add(new Text(head.title() + ", " + head.date() + ", " + head.source() + state + "."));
+    blocks.add(new Heading(head.title() + ", " + head.date() + ", " + head.source() + state));
     switch (test) {
       case TurnTest turns -> turns(TurnVerdict.of(train, turns), turns, blocks);
       case LoadTest load -> load(LoadResult.of(train, load), load, blocks);
@@ -113,7 +113,7 @@ public final class BenchBlocks {
                   + "."));
     }
     Chart chart = TurnChart.of(verdict.rows(), test.tolerance());
-    if (!chart.isEmpty()) {
+    if (!chart.isEmpty() && verdict.kind() != TurnVerdict.Kind.RIGHT) {
       blocks.add(new Charts(List.of(chart)));
     }
     verdict
@@ -232,11 +232,11 @@ public final class BenchBlocks {
                 "torque out, " + torque.symbol(),
                 older,
                 newer,
-                "efficiency " + older,
-                newer,
+                "efficiency, " + older,
+                "efficiency, " + newer,
                 "gain, points",
-                "play, \u2032 more",
-                "current, A more"),
+                "play more, \u2032",
+                "current more, A"),
             rows,
             COLUMNS));
     charts(

@@ -54,6 +54,7 @@ final class Chapters {
   private static final int WHEELS = 6;
   private static final int MESHES = 4;
   private static final int COLUMNS = 8;
+  private static final int PLAN_COLUMNS = 10;
   private static final int MOST_CONFIGURATIONS = 40;
   private static final String NONE = "\u2013";
 
@@ -216,9 +217,11 @@ final class Chapters {
   }
 
   private String motor(MotorPoint point) {
-    return "Motor "
-        + point.motor()
-        + ": "
+    return "The motor, "
+        + point.motor().stall()
+        + " at rest and "
+        + point.motor().free()
+        + " without load: "
         + point.verdict().name().toLowerCase(Locale.ROOT).replace('_', ' ')
         + ", takes "
         + Figures.shown(point.needed() / units.torque().inBase())
@@ -323,6 +326,7 @@ final class Chapters {
           .epicyclicWorking()
           .ifPresent(
               working -> {
+                blocks.add(new Text(stateWords(one) + Slip.seenFromCarrier(working)));
                 blocks.add(
                     new Text(
                         "Turns of every member for one turn of the input, by relative motion, by"
@@ -428,7 +432,8 @@ final class Chapters {
     blocks.add(
         new Finding(
             finding.severity().word(),
-            finding.message() + finding.remedy().map(remedy -> " " + remedy).orElse(""),
+            (finding.message() + finding.remedy().map(remedy -> " " + remedy).orElse(""))
+                .replace("->", "\u2192"),
             sheet.book().howSettled(finding).orElse("")));
   }
 
@@ -490,13 +495,18 @@ final class Chapters {
       boolean last = row == plan.rows().getLast();
       cells.add(row.study().ratio().map(r -> exact(r.reduction())).orElse(NONE));
       cells.add(
-          row.jammed() ? "jammed" : row.study().mode().map(mode -> mode.word()).orElse("no ratio"));
+          row.jammed()
+              ? "jammed"
+              : row.study()
+                  .mode()
+                  .map(mode -> mode.word().replaceAll("-.*", ""))
+                  .orElse("no ratio"));
       cells.add(row.step().map(Chapters::exact).orElse(NONE));
       cells.add(last ? NONE : Integer.toString(row.changes()));
       cells.add(row.study().efficiency().map(e -> Figures.percent(e, 1)).orElse(NONE));
       rows.add(cells);
     }
-    blocks.add(new Table(heads, rows, COLUMNS));
+    blocks.add(new Table(heads, rows, PLAN_COLUMNS));
     blocks.add(
         new Remark(
             "Engaged elements show the torque that they take, "

@@ -48,6 +48,9 @@ final class Paper implements AutoCloseable {
 
   private static final float MOST_FIRST = 0.46F;
 
+  /** Height of a line of a table. */
+  private static final float ROW = (BODY - 0.5F) * LINE;
+
   private static final int CHARTS_BESIDE = 3;
   private static final float CHART_HEIGHT = (float) (46 * MM);
   private static final float[] RULE = {0.75F, 0.71F, 0.64F};
@@ -187,7 +190,7 @@ final class Paper implements AutoCloseable {
   }
 
   void heading(String text) throws IOException {
-    need(50);
+    need(76);
     space(8);
     line(text, Typefaces.BOLD, 11, GREEN);
     rule();
@@ -306,15 +309,53 @@ final class Paper implements AutoCloseable {
     }
     float first = Math.clamp(widest, width() * LEAST_FIRST, width() * MOST_FIRST);
     float other = (width() - first) / Math.max(3, Math.min(most, columns.size() - 1));
-    row(heads, columns, first, other, Typefaces.BOLD);
-    rule();
+    space(3);
+    need(3 * ROW);
+    heads(heads, columns, first, other);
     for (List<String> row : rows) {
-      row(row, columns, first, other, Typefaces.REGULAR);
+      if (left() < ROW) {
+        turn();
+        heads(heads, columns, first, other);
+      }
+      row(row, columns, first, other);
     }
   }
 
-  private void row(
-      List<String> cells, List<Integer> columns, float first, float other, Typefaces face)
+  /** The heads of a table, in several lines where they are long. */
+  private void heads(List<String> heads, List<Integer> columns, float first, float other)
+      throws IOException {
+    float size = BODY - 0.5F;
+    List<List<String>> all = new ArrayList<>();
+    int most = 1;
+    for (int c : columns) {
+      float room = c == 0 ? first : other - 6;
+      all.add(broken(heads.get(c), Typefaces.BOLD, size, room));
+      most = Math.max(most, all.getLast().size());
+    }
+    for (int line = 0; line < most; line++) {
+      y -= size * LINE;
+      float right = MARGIN + first;
+      for (int k = 0; k < columns.size(); k++) {
+        List<String> lines = all.get(k);
+        right += k == 0 ? 0 : other;
+        int own = line - (most - lines.size());
+        if (own >= 0) {
+          float fitting = fitting(lines.get(own), Typefaces.BOLD, k == 0 ? first : other);
+          float x = k == 0 ? MARGIN : right - measure(lines.get(own), Typefaces.BOLD, fitting);
+          put(lines.get(own), x, y + size * 0.3F, Typefaces.BOLD, fitting, k == 0 ? FAINT : INK);
+        }
+      }
+    }
+    rule();
+  }
+
+  /** The size of type in which a cell fits its column. */
+  private float fitting(String text, Typefaces face, float room) throws IOException {
+    float size = BODY - 0.5F;
+    return Math.min(size, size * (room - 4) / Math.max(1, measure(text, face, size)));
+  }
+
+  private void row(List<String> cells, List<Integer> columns, float first, float other)
       throws IOException {
     float size = BODY - 0.5F;
     need(size * LINE);
@@ -322,13 +363,10 @@ final class Paper implements AutoCloseable {
     float right = MARGIN + first;
     for (int c : columns) {
       String text = cells.get(c);
-      if (c == 0) {
-        put(text, MARGIN, y + size * 0.3F, face, size, face == Typefaces.BOLD ? FAINT : INK);
-        continue;
-      }
-      right += other;
-      float fitting = Math.min(size, size * (other - 4) / Math.max(1, measure(text, face, size)));
-      put(text, right - measure(text, face, fitting), y + size * 0.3F, face, fitting, INK);
+      float fitting = fitting(text, Typefaces.REGULAR, c == 0 ? first : other);
+      right += c == 0 ? 0 : other;
+      float x = c == 0 ? MARGIN : right - measure(text, Typefaces.REGULAR, fitting);
+      put(text, x, y + size * 0.3F, Typefaces.REGULAR, fitting, INK);
     }
   }
 
