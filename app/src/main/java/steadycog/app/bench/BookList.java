@@ -35,6 +35,8 @@ final class BookList extends VBox {
   private final Desk desk;
   private final BookWork book;
   private final VBox lines = new VBox(1);
+  private final ScrollPane scroll = Look.styled(new ScrollPane(), "side-scroll");
+  private Leaf scrolledTo = new Leaf(-1, -1);
   private final Button turns = Look.styled(new Button("+ turn count"), "cure");
   private final Button load = Look.styled(new Button("+ load test"), "cure");
   private final Button build = Look.styled(new Button("+ build"), "cure");
@@ -58,7 +60,7 @@ final class BookList extends VBox {
     recording.setId("read-recording");
     recording.setTooltip(new Tooltip("What instruments wrote down as comma-separated values"));
     recording.setOnAction(e -> readRecording.run());
-    ScrollPane scroll = Look.styled(new ScrollPane(lines), "side-scroll");
+    scroll.setContent(lines);
     scroll.setFitToWidth(true);
     scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
     VBox.setVgrow(scroll, Priority.ALWAYS);
@@ -90,9 +92,24 @@ final class BookList extends VBox {
       empty.setMinHeight(USE_PREF_SIZE);
       lines.getChildren().add(empty);
     }
+    scrollTo(open);
     build.setDisable(desk.sheet().card().isEmpty());
     turns.setDisable(book.build().isEmpty());
     load.setDisable(book.build().isEmpty());
+  }
+
+  /** Brings what is open into view where the list is longer than its room. */
+  private void scrollTo(Leaf open) {
+    if (open.equals(scrolledTo)) {
+      return;
+    }
+    scrolledTo = open;
+    int at = 0;
+    for (int b = 0; b < open.build(); b++) {
+      at += 1 + book.book().builds().get(b).tests().size();
+    }
+    at += open.test() + 1;
+    scroll.setVvalue((double) at / Math.max(1, lines.getChildren().size() - 1));
   }
 
   private HBox line(String title, String said, Leaf leaf, Leaf open) {

@@ -30,7 +30,7 @@ import steadycog.app.look.Look;
  */
 final class EntryGrid<R> extends GridPane {
   /** Width of a letter and of what stands round them, in the size of the text. */
-  private static final double LETTER = 0.56;
+  private static final double LETTER = 0.6;
 
   private static final double MARGIN = 1.0;
 

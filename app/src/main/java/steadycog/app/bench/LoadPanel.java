@@ -57,10 +57,10 @@ final class LoadPanel extends VBox {
   private final TextField constant =
       field(
           "motor-constant",
-          9,
+          8,
           "Torque of the motor for an ampere, Nmm/A: gives torque in from current");
-  private final TextField idle = field("motor-idle", 6, "Current of the motor by itself, A");
-  private final TextField top = field("plan-top", 5, "The largest load of the plan");
+  private final TextField idle = field("motor-idle", 5, "Current of the motor by itself, A");
+  private final TextField top = field("plan-top", 4, "The largest load of the plan");
   private final TextField count = field("plan-steps", 2, "Steps of the plan");
   private final Label said = Look.label("", "bad-word");
   private final Label summary = Look.label("", "verdict");
@@ -268,7 +268,7 @@ final class LoadPanel extends VBox {
             "load",
             "load",
             "A weight, a force or a torque, with its unit",
-            10,
+            8,
             row -> row.step().load().toString(),
             (row, text) -> changeStep(row, step -> step.under(test.rigging().readLoad(text)))));
     all.add(
@@ -283,7 +283,7 @@ final class LoadPanel extends VBox {
               measure.key(),
               head(measure),
               measure.help() + ", " + measure.usual().symbol(),
-              5,
+              4,
               row -> row.step().of(measure).map(value -> shown(measure, value)).orElse(""),
               take(measure)));
     }

@@ -30,7 +30,11 @@ public final class LoadRun extends Run {
   private static final double STANDS = 0.05;
   private static final double GONE = 0.2;
   private static final double KEEPS_UP = 0.97;
+
+  /** Of a torque, and of everything else that is logged. */
   private static final int DIGITS = 4;
+
+  private static final int READ = 3;
 
   private final double speed;
   private LoadTest test;
@@ -257,7 +261,8 @@ public final class LoadRun extends Run {
 
   private static Optional<Quantity> rounded(double value, Unit unit) {
     return Double.isFinite(value)
-        ? Optional.of(Quantity.of(Figures.significant(value, DIGITS), unit))
+        ? Optional.of(
+            Quantity.of(Figures.significant(value, unit == Unit.NM ? DIGITS : READ), unit))
         : Optional.empty();
   }
 
