@@ -155,7 +155,7 @@ class RigTest {
     assertEquals(
         amperes,
         result.firstFailure().orElseThrow().step().of(Measure.CURRENT).orElseThrow().inBase(),
-        1e-6);
+        1e-2 * amperes);
   }
 
   @Test
