@@ -33,6 +33,7 @@ final class KeyMap extends StackPane {
               new Entry("space, 0", "run or stop the crank; back to the marks")),
           List.of(
               new Entry("Ctrl+L, Esc", "to the train line, back to the drawing"),
+              new Entry("Esc", "emergency stop of the rig"),
               new Entry(
                   "Ctrl+1 \u2026 6",
                   "lay out; drive & hold; find teeth; shift plan; cut sheet; bench book"),

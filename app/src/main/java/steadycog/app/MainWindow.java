@@ -247,6 +247,11 @@ public final class MainWindow extends StackPane {
   }
 
   private void onShortcut(KeyEvent event) {
+    if (event.getCode() == KeyCode.ESCAPE && desk.rig().isOn()) {
+      // The nearest thing to a large red button, wherever the keys go.
+      desk.rig().stop();
+      event.consume();
+    }
     if (event.isShortcutDown() && !isAsking()) {
       Runnable action = shortcut(event.getCode(), event.isShiftDown());
       if (action != null) {

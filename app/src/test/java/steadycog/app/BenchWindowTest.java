@@ -157,7 +157,7 @@ class BenchWindowTest extends InWindow {
     assertEquals("Go on", text("#rig-start"));
     fire("#rig-start");
     until(() -> !load().equals(held));
-    fire("#rig-stop");
+    press(KeyCode.ESCAPE);
     assertTrue(text("#rig-said").contains("What was logged stays"));
     assertFalse(load().steps().getFirst().read().isEmpty());
     press(KeyCode.SHORTCUT, KeyCode.Z);

@@ -32,10 +32,10 @@ public final class LoadCharts {
 
   private static Chart torque(List<Named> results, Unit unit) {
     List<Series> series = new ArrayList<>();
+    List<Point> failed = new ArrayList<>();
     for (int k = 0; k < results.size(); k++) {
       List<Row> rows = results.get(k).result.rows();
       List<Point> held = new ArrayList<>();
-      List<Point> failed = new ArrayList<>();
       for (int step = 0; step < rows.size(); step++) {
         Row row = rows.get(step);
         Point point = new Point(step + 1, row.torque() / unit.inBase());
@@ -46,8 +46,9 @@ public final class LoadCharts {
         }
       }
       add(series, results.get(k).name, style(k), held);
-      add(series, "gave way", Style.FAILED, failed);
     }
+    // Last, so that no dot hides a cross.
+    add(series, "gave way", Style.FAILED, failed);
     return chart("Torque held", "step", "torque out, " + unit.symbol(), series);
   }
 
@@ -108,9 +109,8 @@ public final class LoadCharts {
   }
 
   private static void add(List<Series> series, String name, Style style, List<Point> points) {
-    boolean known = series.stream().anyMatch(s -> s.name().equals(name));
     if (!points.isEmpty()) {
-      series.add(new Series(known ? "" : name, style, points));
+      series.add(new Series(name, style, points));
     }
   }
 

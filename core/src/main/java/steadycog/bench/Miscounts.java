@@ -13,12 +13,13 @@ import steadycog.train.Teeth;
 import steadycog.train.Train;
 
 /** The same train with a wheel or two counted otherwise. */
-final class Miscounts {
+public final class Miscounts {
   private Miscounts() {}
 
   /** A wheel and what it would have. */
-  record Count(MemberId wheel, Teeth counted, Teeth instead) {
-    String text() {
+  public record Count(MemberId wheel, Teeth counted, Teeth instead) {
+    /** In words: {@code ring 53 instead of 54}. */
+    public String text() {
       return wheel + " " + instead.count() + " instead of " + counted.count();
     }
   }
@@ -28,8 +29,9 @@ final class Miscounts {
    *
    * @param teeth changed in all
    */
-  record Miscount(Train train, List<Count> counts, int teeth, Ratio ratio) {
-    String text() {
+  public record Miscount(Train train, List<Count> counts, int teeth, Ratio ratio) {
+    /** In words: {@code ring 53 instead of 54}. */
+    public String text() {
       return counts.stream().map(Count::text).collect(Collectors.joining(" and "));
     }
   }
@@ -38,7 +40,7 @@ final class Miscounts {
    * Every train with one count up to {@code reach} teeth off and another ratio, the nearest counts
    * first; the card's own train is not among them.
    */
-  static List<Miscount> single(Train train, int reach) {
+  public static List<Miscount> single(Train train, int reach) {
     List<Miscount> all = new ArrayList<>();
     Optional<Ratio> own = ratio(train);
     for (int size = 1; size <= reach; size++) {
@@ -56,7 +58,7 @@ final class Miscounts {
   }
 
   /** Every train with two counts each one tooth off. */
-  static List<Miscount> pairs(Train train) {
+  public static List<Miscount> pairs(Train train) {
     List<Miscount> all = new ArrayList<>();
     List<Member> wheels = counted(train);
     for (int a = 0; a < wheels.size(); a++) {

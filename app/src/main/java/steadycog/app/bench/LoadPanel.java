@@ -53,15 +53,15 @@ final class LoadPanel extends VBox {
   private final MenuButton way = Look.styled(new MenuButton(), "plain");
   private final Label lengthName = new Label();
   private final TextField length =
-      field("load-length", 6, "Of the arm, or the pulley\u2019s diameter");
+      Look.field("load-length", 6, "Of the arm, or the pulley\u2019s diameter");
   private final TextField constant =
-      field(
+      Look.field(
           "motor-constant",
           8,
           "Torque of the motor for an ampere, Nmm/A: gives torque in from current");
-  private final TextField idle = field("motor-idle", 5, "Current of the motor by itself, A");
-  private final TextField top = field("plan-top", 4, "The largest load of the plan");
-  private final TextField count = field("plan-steps", 2, "Steps of the plan");
+  private final TextField idle = Look.field("motor-idle", 5, "Current of the motor by itself, A");
+  private final TextField top = Look.field("plan-top", 4, "The largest load of the plan");
+  private final TextField count = Look.field("plan-steps", 2, "Steps of the plan");
   private final Label said = Look.label("", "bad-word");
   private final Label summary = Look.label("", "verdict");
   private final EntryGrid<LoadResult.Row> grid;
@@ -97,15 +97,6 @@ final class LoadPanel extends VBox {
     getChildren()
         .addAll(caution, rigging(), summary, caption, new Wide(grid), adding(), said, charts);
     say("");
-  }
-
-  private static TextField field(String id, int columns, String help) {
-    TextField field = Look.styled(new TextField(), "sheet-field");
-    field.setId(id);
-    field.setPrefColumnCount(columns);
-    field.setTooltip(new Tooltip(help + "; Enter takes it"));
-    field.setAccessibleText(help + "; Enter takes it");
-    return field;
   }
 
   // ---- how it is loaded

@@ -52,8 +52,9 @@ final class RigPanel extends VBox {
   private final RigWork rig;
   private final AskFile ask;
   private final Shop shop = new Shop(Platform::runLater);
-  private final TextField seed = field("rig-seed", 3, "The same seed gives the same rig");
-  private final TextField limit = field("rig-limit", 4, "Current that the supply gives at most");
+  private final TextField seed = Look.field("rig-seed", 3, "The same seed gives the same rig");
+  private final TextField limit =
+      Look.field("rig-limit", 4, "Current that the supply gives at most");
   private final MenuButton fault = Look.styled(new MenuButton(Fault.NONE.words()), "plain");
   private final MenuButton pace = Look.styled(new MenuButton("\u00d7 10"), "plain");
   private final CheckBox clear = new CheckBox("shield up, hands clear");
@@ -110,7 +111,7 @@ final class RigPanel extends VBox {
     pause.setId("rig-pause");
     pause.setOnAction(e -> rig.pause());
     stop.setId("rig-stop");
-    stop.setTooltip(new Tooltip("Motor and brake off at once; what was logged stays"));
+    stop.setTooltip(new Tooltip("Motor and brake off at once (Esc); what was logged stays"));
     stop.setOnAction(e -> rig.stop());
     inside.setId("rig-inside");
     inside.setTooltip(new Tooltip("What is found when the build is taken off and opened"));
@@ -157,15 +158,6 @@ final class RigPanel extends VBox {
     rig.saidProperty().subscribe(this::say);
     shop.saidProperty().addListener((o, old, now) -> say(now));
     show();
-  }
-
-  private static TextField field(String id, int columns, String help) {
-    TextField field = Look.styled(new TextField(), "sheet-field");
-    field.setId(id);
-    field.setPrefColumnCount(columns);
-    field.setTooltip(new Tooltip(help));
-    field.setAccessibleText(help);
-    return field;
   }
 
   private void say(String words) {

@@ -42,7 +42,8 @@ final class TurnPanel extends VBox {
   private final Label said = Look.label("", "bad-word");
   private final Label verdict = Look.label("", "verdict");
   private final VBox explanations = new VBox(2);
-  private final TextField tolerance = Look.styled(new TextField(), "sheet-field");
+  private final TextField tolerance =
+      Look.field("turn-tolerance", 4, "How well the output can be read, degrees");
   private final ChartView chart = new ChartView(TurnChart.of(NOTHING, 1));
   private final EntryGrid<TurnVerdict.Row> grid;
   private Optional<TurnTest> shown = Optional.empty();
@@ -107,11 +108,7 @@ final class TurnPanel extends VBox {
     add.setTooltip(new Tooltip("Another count from marks at rest"));
     add.setOnAction(
         e -> book.changeTurns(test -> test.adding(new Reading(suggested(), BigFraction.ZERO))));
-    tolerance.setId("turn-tolerance");
-    tolerance.setPrefColumnCount(4);
     tolerance.setAlignment(Pos.CENTER_RIGHT);
-    tolerance.setTooltip(new Tooltip("How well the output can be read; Enter takes it"));
-    tolerance.setAccessibleText("Read to so many degrees; Enter takes it");
     tolerance.setOnAction(e -> takeTolerance());
     HBox tools = new HBox(10, add, new Label("read to"), tolerance, new Label("\u00b0"));
     tools.setAlignment(Pos.CENTER_LEFT);

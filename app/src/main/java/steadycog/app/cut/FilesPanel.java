@@ -91,7 +91,7 @@ final class FilesPanel extends VBox {
   private final MenuButton which = Look.styled(new MenuButton(ALL), "plain");
   private final CheckBox together = new CheckBox("in mesh");
   private final TextField chord =
-      SizeBar.field("chord", 5, "How far straight pieces may leave the true line");
+      Look.field("chord", 5, "How far straight pieces may leave the true line");
   private final Label said = Look.label("", "soft");
   private final ProgressBar bar = new ProgressBar();
   private final HBox working;

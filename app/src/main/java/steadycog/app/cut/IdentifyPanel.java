@@ -27,14 +27,14 @@ final class IdentifyPanel extends VBox {
   private static final int SHOWN = 4;
 
   private final Desk desk;
-  private final TextField teeth = SizeBar.field("id-teeth", 3, "Teeth as counted");
+  private final TextField teeth = Look.field("id-teeth", 3, "Teeth as counted");
   private final TextField tip =
-      SizeBar.field("id-tip", 5, "Diameter over the tips, of a ring between them");
+      Look.field("id-tip", 5, "Diameter over the tips, of a ring between them");
   private final CheckBox ring = new CheckBox("ring");
-  private final TextField span = SizeBar.field("id-span", 5, "Caliper over several teeth");
-  private final TextField over = SizeBar.field("id-over", 2, "How many teeth that goes over");
-  private final TextField distance = SizeBar.field("id-distance", 5, "From its axis to its mate's");
-  private final TextField mate = SizeBar.field("id-mate", 3, "Teeth of that mate");
+  private final TextField span = Look.field("id-span", 5, "Caliper over several teeth");
+  private final TextField over = Look.field("id-over", 2, "How many teeth that goes over");
+  private final TextField distance = Look.field("id-distance", 5, "From its axis to its mate's");
+  private final TextField mate = Look.field("id-mate", 3, "Teeth of that mate");
   private final Label words = Look.label("", "soft");
   private final GridPane guesses = Look.styled(new GridPane(), "sheet-grid");
 

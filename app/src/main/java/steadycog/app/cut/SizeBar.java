@@ -42,12 +42,13 @@ final class SizeBar extends VBox {
   private final Desk desk;
   private final SizeEdits edits;
   private final TextField module =
-      field("sheet-module", 8, "Size of teeth: module 1.5 mm or dp 16");
-  private final TextField angle = field("sheet-angle", 4, "Pressure angle in degrees: 20, 14.5");
+      Look.field("sheet-module", 8, "Size of teeth: module 1.5 mm or dp 16");
+  private final TextField angle =
+      Look.field("sheet-angle", 4, "Pressure angle in degrees: 20, 14.5");
   private final TextField fit =
-      field("sheet-fit", 6, "The largest standard teeth with which all fits in this diameter");
+      Look.field("sheet-fit", 6, "The largest standard teeth with which all fits in this diameter");
   private final TextField sharing =
-      field("sheet-sharing", 3, "Load of the most loaded planet over the mean, 1 to 2");
+      Look.field("sheet-sharing", 3, "Load of the most loaded planet over the mean, 1 to 2");
   private final Map<Gap, TextField> gaps = new EnumMap<>(Gap.class);
   private final List<ToggleButton> chips = new ArrayList<>();
   private final Label problem = Look.label("", "bad-word");
@@ -76,7 +77,7 @@ final class SizeBar extends VBox {
     processes.setAlignment(Pos.CENTER_LEFT);
     FlowPane room = row(processes);
     for (Gap gap : Gap.values()) {
-      TextField field = field("gap-" + gap.word(), 3, help(gap));
+      TextField field = Look.field("gap-" + gap.word(), 3, help(gap));
       field.setOnAction(e -> said(edits.gap(gap, field.getText().strip())));
       gaps.put(gap, field);
       room.getChildren().add(named(words(gap), field));
@@ -95,15 +96,6 @@ final class SizeBar extends VBox {
     HBox box = new HBox(6, new Label(words), field);
     box.setAlignment(Pos.CENTER_LEFT);
     return box;
-  }
-
-  static TextField field(String id, int columns, String help) {
-    TextField field = Look.styled(new TextField(), "sheet-field");
-    field.setId(id);
-    field.setPrefColumnCount(columns);
-    field.setAccessibleText(help);
-    field.setTooltip(new Tooltip(help + "; Enter takes it"));
-    return field;
   }
 
   private static String words(Gap gap) {

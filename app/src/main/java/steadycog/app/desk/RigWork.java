@@ -73,6 +73,11 @@ public final class RigWork {
     return said.getReadOnlyProperty();
   }
 
+  /** Whether a run is under way, paused or not. */
+  public boolean isOn() {
+    return state.get() != State.IDLE;
+  }
+
   /** What is being done, in a few words; empty while nothing runs. */
   public String doing() {
     return run.filter(r -> state.get() != State.IDLE).map(Run::doing).orElse("");
@@ -205,7 +210,7 @@ public final class RigWork {
     run.get().advance(seconds);
     if (!log()) {
       run.get().stop();
-      end("Stopped: the test is no longer in the book.");
+      end("Stopped: its train is out of view, or the test out of the book. What was logged stays.");
     } else if (run.get().isOver()) {
       end(("Done. " + found()).strip());
     }

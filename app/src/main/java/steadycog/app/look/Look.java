@@ -7,6 +7,8 @@ import javafx.css.PseudoClass;
 import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.Region;
 import javafx.scene.shape.Rectangle;
 import javafx.scene.text.Font;
@@ -72,5 +74,15 @@ public final class Look {
 
   public static Label label(String text, String... classes) {
     return styled(new Label(text), classes);
+  }
+
+  /** A field for a value of so many letters that is taken with Enter; {@code help} says which. */
+  public static TextField field(String id, int columns, String help) {
+    TextField field = styled(new TextField(), "sheet-field");
+    field.setId(id);
+    field.setPrefColumnCount(columns);
+    field.setAccessibleText(help);
+    field.setTooltip(new Tooltip(help + "; Enter takes it"));
+    return field;
   }
 }

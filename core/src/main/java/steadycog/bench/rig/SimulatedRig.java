@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.SplittableRandom;
-import steadycog.bench.Faulty;
 import steadycog.bench.LoadResult;
 import steadycog.bench.TurnVerdict;
 import steadycog.sizing.LostMotion;

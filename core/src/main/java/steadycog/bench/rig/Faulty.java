@@ -1,8 +1,10 @@
-package steadycog.bench;
+package steadycog.bench.rig;
 
 import java.util.List;
 import java.util.Optional;
+import steadycog.bench.Miscounts;
 import steadycog.bench.Miscounts.Miscount;
+import steadycog.bench.Slip;
 import steadycog.bench.rig.RigSettings.Fault;
 import steadycog.motion.RatioBoard;
 import steadycog.motion.RatioBoard.Configuration;
@@ -17,7 +19,7 @@ import steadycog.train.Train;
  * @param fault which one was chosen; none where the train offers nothing of the kind
  * @param found what an inspection finds; empty where there is nothing
  */
-public record Faulty(Train train, Fault fault, Optional<String> found) {
+record Faulty(Train train, Fault fault, Optional<String> found) {
   /** Other configurations whose ratios are larger than this are not taken. */
   private static final double LARGEST = 2000;
 
@@ -26,7 +28,7 @@ public record Faulty(Train train, Fault fault, Optional<String> found) {
    *
    * @param choice not below 0; which of the possible ones
    */
-  public static Faulty of(Train card, Fault fault, int choice) {
+  static Faulty of(Train card, Fault fault, int choice) {
     return switch (fault) {
       case NONE -> none(card);
       case MISCOUNT -> miscounted(card, choice);
