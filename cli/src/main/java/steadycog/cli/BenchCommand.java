@@ -312,7 +312,8 @@ final class BenchCommand implements Callable<Integer> {
     StringBuilder text = new StringBuilder();
     for (Block block : blocks) {
       switch (block) {
-        case Block.Heading heading -> text.append('\n').append(heading.text()).append('\n');
+        case Block.Heading heading ->
+            text.append(text.isEmpty() ? "" : "\n").append(heading.text()).append('\n');
         case Block.Text words -> text.append(words.text()).append('\n');
         case Block.Remark remark -> text.append("  ").append(remark.text()).append('\n');
         case Block.Caution caution -> text.append(caution.text()).append('\n');

@@ -1,5 +1,6 @@
 package steadycog.bench;
 
+import java.util.Collections;
 import java.util.EnumMap;
 import java.util.Map;
 import java.util.Optional;
@@ -23,7 +24,7 @@ public record LoadStep(Quantity load, Map<Measure, Quantity> read, Outcome outco
             throw new IllegalArgumentException(value + " is no " + measure.title());
           }
         });
-    read = java.util.Collections.unmodifiableMap(kept);
+    read = Collections.unmodifiableMap(kept);
   }
 
   /** A load that is still to be tried. */

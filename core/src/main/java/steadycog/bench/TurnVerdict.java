@@ -13,6 +13,7 @@ import steadycog.check.Finding;
 import steadycog.check.Severity;
 import steadycog.motion.Mechanism;
 import steadycog.motion.Motion;
+import steadycog.motion.MotionSolver;
 import steadycog.motion.RatioBoard;
 import steadycog.motion.RatioBoard.Configuration;
 import steadycog.number.Exact;
@@ -210,7 +211,7 @@ public record TurnVerdict(
    * any wheel shows at the output as at least twice what can be read; empty where no count does.
    */
   public static Optional<Integer> turnsToTell(Train train, double tolerance) {
-    Motion motion = steadycog.motion.MotionSolver.solve(Mechanism.of(train));
+    Motion motion = MotionSolver.solve(Mechanism.of(train));
     if (motion.ratio().isEmpty()) {
       return Optional.empty();
     }

@@ -212,6 +212,9 @@ public final class BenchBlocks {
     String newer = comparison.newer().name();
     blocks.add(new Heading(newer + " against " + older));
     blocks.add(new Text(gained(comparison)));
+    if (!comparison.statements().isEmpty()) {
+      blocks.add(new Remark("New on its card: " + String.join("; ", comparison.statements())));
+    }
     Unit torque = units.torque();
     List<List<String>> rows = new ArrayList<>();
     for (Comparison.Pair pair : comparison.steps()) {

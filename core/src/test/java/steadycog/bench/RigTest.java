@@ -4,8 +4,10 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.time.LocalDate;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -189,6 +191,22 @@ class RigTest {
     assertTrue(run.test().steps().get(1).of(Measure.CURRENT).isPresent());
     double still = rig.pass(1).getLast().inputCounts();
     assertEquals(still, rig.pass(1).getLast().inputCounts(), 1, "the motor is off");
+  }
+
+  /** Counts that an encoder misses look like a slip, and a surprise is one of the faults. */
+  @Test
+  void missedCountsFallBehindAndASurpriseIsNamedInside() throws CardException {
+    Train train = TurnVerdictTest.train(FILTER);
+    SimulatedRig[] rig = new SimulatedRig[1];
+    TurnVerdict missed =
+        counted(train, RigSettings.USUAL.seeded(3).with(Fault.MISSED_COUNTS), rig, 400);
+    assertEquals(0.004, missed.slip().orElseThrow(), 0.002);
+    Set<String> found = new HashSet<>();
+    for (long seed = 1; seed <= 12; seed++) {
+      RigSettings surprise = RigSettings.USUAL.seeded(seed).with(Fault.SURPRISE);
+      found.add(SimulatedRig.of(train, surprise).inspect().orElseThrow());
+    }
+    assertTrue(found.size() >= 4, found::toString);
   }
 
   @Test

@@ -3,6 +3,7 @@ package steadycog.format.csv;
 import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.DoubleUnaryOperator;
@@ -126,7 +127,7 @@ public record Columns(Map<Channel, Column> of) {
     /** Empty for an unknown unit. */
     static Optional<Scale> of(Channel channel, String unit) {
       boolean angle = channel.dimension() == Dimension.ANGLE;
-      String counts = unit.toLowerCase(java.util.Locale.ROOT).replaceAll("\\s", "");
+      String counts = unit.toLowerCase(Locale.ROOT).replaceAll("\\s", "");
       if (angle && counts.matches("counts?/\\d{1,9}(\\.\\d+)?")) {
         double perTurn = Double.parseDouble(counts.substring(counts.indexOf('/') + 1));
         return perTurn > 0
