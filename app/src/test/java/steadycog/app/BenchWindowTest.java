@@ -122,6 +122,24 @@ class BenchWindowTest extends InWindow {
     assertTrue(text("#turn-verdict").contains("carrier held, ring out"), text("#turn-verdict"));
   }
 
+  /** What is typed into one test and not taken never ends up in another. */
+  @Test
+  void whatIsNotTakenBelongsToItsTestAlone() throws Exception {
+    bench(SET);
+    fire("#add-build");
+    for (int k = 0; k < 2; k++) {
+      fire("#add-turns");
+      fire("#add-reading");
+      enter("#turns-input-0", "10" + k);
+    }
+    robot.clickOn("#turns-input-0").write("7");
+    robot.interact(() -> opened.desk().book().open(0, 0));
+    until(() -> value("#turns-input-0").equals("100"));
+    robot.interact(() -> opened.desk().book().open(0, 1));
+    until(() -> value("#turns-input-0").equals("101"));
+    assertEquals(Exact.of(100, 1), turns().readings().getFirst().input());
+  }
+
   @Test
   void theRigCountsPausesAndStops() throws Exception {
     bench(SET);

@@ -69,6 +69,7 @@ public final class BenchStation extends HBox {
               + " load it step by step, change one thing, and compare.",
           "soft");
   private Show showing = Show.BOOK;
+  private Place place = new Place("", new BookWork.Leaf(-1, -1));
 
   /** What stands beside the list. */
   private enum Show {
@@ -246,20 +247,26 @@ public final class BenchStation extends HBox {
         + (head.state().isEmpty() ? "" : ", state " + head.state());
   }
 
+  /** What of the book is shown: what was typed and not taken belongs to it alone. */
+  private record Place(String train, BookWork.Leaf leaf) {}
+
   private void showBook(Optional<Build> open, Optional<BenchTest> test) {
+    Place now = new Place(desk.sheet().name(), book.leafProperty().get());
+    boolean other = !now.equals(place);
+    place = now;
     if (open.isEmpty()) {
       return;
     }
     if (test.isEmpty()) {
-      build.show(open.get());
+      build.show(open.get(), other);
       return;
     }
-    if (!notes.isFocused()) {
+    if (other || !notes.isFocused()) {
       notes.setText(test.get().head().notes());
     }
     switch (test.get()) {
-      case TurnTest one -> turns.show(open.get().train(one), one);
-      case LoadTest one -> load.show(open.get().train(one), one);
+      case TurnTest one -> turns.show(open.get().train(one), one, other);
+      case LoadTest one -> load.show(open.get().train(one), one, other);
     }
   }
 

@@ -114,12 +114,20 @@ final class BuildPanel extends VBox {
     Look.show(said, !words.isEmpty());
   }
 
-  void show(Build build) {
+  /**
+   * Shows a build.
+   *
+   * @param other whether it is another one than before
+   */
+  void show(Build build, boolean other) {
     filling = true;
-    if (!name.isFocused()) {
+    if (other) {
+      say("");
+    }
+    if (other || !name.isFocused()) {
       name.setText(build.name());
     }
-    if (!date.isFocused()) {
+    if (other || !date.isFocused()) {
       date.setText(build.date().toString());
     }
     if (!changed.getText().equals(build.changed())) {

@@ -196,6 +196,10 @@ final class EntryGrid<R> extends GridPane {
   }
 
   private void take(Column<R> column, int row, TextField field) {
+    // A field that was taken away loses the keys only afterwards: what it holds is nobody's.
+    if (!getChildren().contains(field)) {
+      return;
+    }
     if (row >= rows.size() || field.getText().equals(column.text.apply(rows.get(row)))) {
       field.pseudoClassStateChanged(BAD, false);
       return;
@@ -228,10 +232,10 @@ final class EntryGrid<R> extends GridPane {
     }
   }
 
-  /** Drops what could not be taken: another test is shown. */
+  /** Drops what was typed and not taken: rows of something else are shown next. */
   void forget() {
-    for (List<Node> row : cells) {
-      row.forEach(cell -> cell.pseudoClassStateChanged(BAD, false));
-    }
+    rows = List.of();
+    cells.forEach(row -> getChildren().removeAll(row));
+    cells.clear();
   }
 }

@@ -68,7 +68,6 @@ final class LoadPanel extends VBox {
   private final HBox charts = new HBox(18);
   private final Label caption = Look.label("", "caption");
   private List<ChartView> views = List.of();
-  private Optional<LoadTest> shown = Optional.empty();
   private LoadTest test =
       new LoadTest(new TestHead("-", LocalDate.EPOCH, "", "", ""), Rigging.METER, List.of());
 
@@ -136,8 +135,7 @@ final class LoadPanel extends VBox {
 
   private void rig(UnaryOperator<Rigging> change) {
     try {
-      LoadTest changed = test.on(change.apply(test.rigging()));
-      book.changeLoad(old -> changed);
+      book.changeLoad(old -> old.on(change.apply(old.rigging())));
       say("");
     } catch (IllegalArgumentException wrong) {
       say(String.valueOf(wrong.getMessage()));
@@ -210,15 +208,20 @@ final class LoadPanel extends VBox {
       if (!words.matches("\\d{1,3}") || Integer.parseInt(words) < 1 || most.value().signum() <= 0) {
         throw new IllegalArgumentException("a plan has a load above 0 and at least one step");
       }
-      List<LoadStep> steps = new ArrayList<>(test.steps());
-      steps.removeIf(step -> step.outcome() == Outcome.NOT_TRIED && step.read().isEmpty());
-      steps.addAll(LoadTest.plan(most, Integer.parseInt(words)));
-      LoadTest changed = test.with(steps);
-      book.changeLoad(old -> changed);
+      List<LoadStep> planned = LoadTest.plan(most, Integer.parseInt(words));
+      book.changeLoad(old -> old.with(planned(old, planned)));
       say("");
     } catch (IllegalArgumentException wrong) {
       say(String.valueOf(wrong.getMessage()));
     }
+  }
+
+  /** What was tried stays; what was planned gives way. */
+  private static List<LoadStep> planned(LoadTest old, List<LoadStep> planned) {
+    List<LoadStep> steps = new ArrayList<>(old.steps());
+    steps.removeIf(step -> step.outcome() == Outcome.NOT_TRIED && step.read().isEmpty());
+    steps.addAll(planned);
+    return steps;
   }
 
   private HBox adding() {
@@ -338,8 +341,7 @@ final class LoadPanel extends VBox {
   }
 
   private void changeStep(int row, UnaryOperator<LoadStep> change) {
-    LoadTest changed = test.with(row, change.apply(test.steps().get(row)));
-    book.changeLoad(old -> changed);
+    book.changeLoad(old -> old.with(row, change.apply(old.steps().get(row))));
   }
 
   private String torque(double nm) {
@@ -351,15 +353,17 @@ final class LoadPanel extends VBox {
     Look.show(said, !words.isEmpty());
   }
 
-  /** Shows a load test of a train in its roles. */
-  void show(Train train, LoadTest now) {
-    boolean other = shown.filter(old -> old.head().title().equals(now.head().title())).isEmpty();
+  /**
+   * Shows a load test of a train in its roles.
+   *
+   * @param other whether it is another one than before
+   */
+  void show(Train train, LoadTest now, boolean other) {
     if (other) {
       grid.forget();
       say("");
       top.setText("");
     }
-    shown = Optional.of(now);
     test = now;
     LoadResult result = LoadResult.of(train, now);
     Rigging rigging = now.rigging();
@@ -367,14 +371,15 @@ final class LoadPanel extends VBox {
     lengthName.setText(rigging.way().size());
     Look.show(lengthName, rigging.length().isPresent());
     Look.show(length, rigging.length().isPresent());
-    fill(length, rigging.length().map(Quantity::toString).orElse(""));
+    fill(other, length, rigging.length().map(Quantity::toString).orElse(""));
     fill(
+        other,
         constant,
         rigging
             .torqueConstant()
             .map(k -> Figures.significant(k / Unit.NMM.inBase(), DIGITS) + " Nmm/A")
             .orElse(""));
-    fill(idle, rigging.idle() > 0 ? Figures.significant(rigging.idle(), DIGITS) + " A" : "");
+    fill(other, idle, rigging.idle() > 0 ? Figures.significant(rigging.idle(), DIGITS) + " A" : "");
     top.setPromptText(rigging.way() == Way.METER ? "1.2 Nm" : "1 kg");
     Unit torque = desk.preferences().torque();
     caption.setText(
@@ -394,8 +399,8 @@ final class LoadPanel extends VBox {
     showCharts(LoadCharts.of(List.of(new LoadCharts.Named("read", result)), torque));
   }
 
-  private static void fill(TextField field, String text) {
-    if (!field.isFocused()) {
+  private static void fill(boolean other, TextField field, String text) {
+    if (other || !field.isFocused()) {
       field.setText(text);
     }
   }

@@ -126,7 +126,8 @@ final class ReportPanel extends VBox {
                 finding ->
                     finding.severity() == Severity.ERROR || finding.severity() == Severity.WARNING)
             .toList();
-    List<String> keys = open.stream().map(BenchBook::keyOf).toList();
+    List<String> keys = new ArrayList<>(List.of(desk.sheet().name()));
+    open.stream().map(BenchBook::keyOf).forEach(keys::add);
     if (!keys.equals(settlingFor)) {
       settlingFor = keys;
       settling.getChildren().clear();
@@ -154,7 +155,8 @@ final class ReportPanel extends VBox {
     how.focusedProperty()
         .addListener(
             (o, was, now) -> {
-              if (was && !now) {
+              // One that was taken away loses the keys only afterwards.
+              if (was && !now && settling.getChildren().contains(how.getParent())) {
                 desk.book().settle(finding, how.getText());
               }
             });

@@ -154,7 +154,13 @@ final class RigPanel extends VBox {
             said,
             after,
             stream);
-    rig.stateProperty().subscribe(now -> show());
+    rig.stateProperty()
+        .subscribe(
+            now -> {
+              // To be said anew before every load.
+              clear.setSelected(now != State.IDLE && clear.isSelected());
+              show();
+            });
     rig.saidProperty().subscribe(this::say);
     shop.saidProperty().addListener((o, old, now) -> say(now));
     show();

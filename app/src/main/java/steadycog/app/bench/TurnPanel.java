@@ -124,9 +124,13 @@ final class TurnPanel extends VBox {
     Look.show(said, !words.isEmpty());
   }
 
-  /** Shows a turn count of a train in its roles. */
-  void show(Train train, TurnTest test) {
-    if (shown.filter(old -> old.head().equals(test.head())).isEmpty()) {
+  /**
+   * Shows a turn count of a train in its roles.
+   *
+   * @param other whether it is another one than before
+   */
+  void show(Train train, TurnTest test, boolean other) {
+    if (other) {
       grid.forget();
       say("");
     }
@@ -134,7 +138,7 @@ final class TurnPanel extends VBox {
     TurnVerdict now = TurnVerdict.of(train, test);
     prompt.setText(prompt(train, test));
     grid.show(now.rows());
-    if (!tolerance.isFocused()) {
+    if (other || !tolerance.isFocused()) {
       tolerance.setText(Figures.significant(test.tolerance(), 4));
     }
     verdict.setText(now.words());
