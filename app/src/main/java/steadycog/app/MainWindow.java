@@ -2,7 +2,10 @@ package steadycog.app;
 
 import java.io.File;
 import java.nio.file.Path;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
@@ -49,13 +52,7 @@ public final class MainWindow extends StackPane {
   private final Head head;
 
   /** Made when they are first gone to, so that they cost nothing at the start. */
-  private Optional<FindStation> find = Optional.empty();
-
-  private Optional<ShiftStation> shift = Optional.empty();
-
-  private Optional<CutStation> cut = Optional.empty();
-
-  private Optional<BenchStation> bench = Optional.empty();
+  private final Map<Station, HBox> made = new EnumMap<>(Station.class);
 
   private final Label noticeText = new Label();
   private final HBox notice = new HBox();
@@ -87,35 +84,18 @@ public final class MainWindow extends StackPane {
     desk.stationProperty()
         .subscribe(
             station -> {
-              boolean finding = station == Station.FIND_TEETH;
-              boolean shifting = station == Station.SHIFT_PLAN;
-              boolean cutting = station == Station.CUT_SHEET;
-              boolean testing = station == Station.BENCH_BOOK;
-              if (finding && find.isEmpty()) {
-                find = Optional.of(added(new FindStation(desk), stations, frame));
+              if (!made.containsKey(station)) {
+                station(station, dialogs)
+                    .ifPresent(fresh -> made.put(station, added(fresh, stations, frame)));
               }
-              if (shifting && shift.isEmpty()) {
-                shift = Optional.of(added(new ShiftStation(desk), stations, frame));
-              }
-              if (cutting && cut.isEmpty()) {
-                cut = Optional.of(added(new CutStation(desk, dialogs), stations, frame));
-              }
-              if (testing && bench.isEmpty()) {
-                bench = Optional.of(added(new BenchStation(desk, dialogs), stations, frame));
-              }
-              bench.ifPresent(shown -> Look.show(shown, testing));
-              if (testing) {
-                bench.ifPresent(BenchStation::requestFocus);
-              }
-              cut.ifPresent(shown -> Look.show(shown, cutting));
-              if (cutting) {
+              made.forEach((one, shown) -> Look.show(shown, one == station));
+              if (station == Station.CUT_SHEET || station == Station.BENCH_BOOK) {
                 // Or the first field would be typed over by the next key.
-                cut.ifPresent(CutStation::requestFocus);
+                Objects.requireNonNull(made.get(station)).requestFocus();
               }
-              find.ifPresent(shown -> Look.show(shown, finding));
-              shift.ifPresent(shown -> Look.show(shown, shifting));
-              Look.show(middle, !finding && !shifting && !cutting && !testing);
-              Look.show(crank, !finding && !shifting && !cutting && !testing);
+              boolean table = !made.containsKey(station);
+              Look.show(middle, table);
+              Look.show(crank, table);
               leaveHidden();
             });
     desk.refusalProperty()
@@ -129,12 +109,23 @@ public final class MainWindow extends StackPane {
     addEventHandler(KeyEvent.KEY_TYPED, this::onTyped);
   }
 
+  /** A station of its own; empty for those at the gear table. */
+  private Optional<HBox> station(Station station, FileDialogs dialogs) {
+    return switch (station) {
+      case LAY_OUT, DRIVE_AND_HOLD -> Optional.empty();
+      case FIND_TEETH -> Optional.of(new FindStation(desk));
+      case SHIFT_PLAN -> Optional.of(new ShiftStation(desk));
+      case CUT_SHEET -> Optional.of(new CutStation(desk, dialogs));
+      case BENCH_BOOK -> Optional.of(new BenchStation(desk, dialogs));
+    };
+  }
+
   JobKeeper keeper() {
     return keeper;
   }
 
   /** A station laid out at once, so that the first click finds everything in its place. */
-  private static <S extends HBox> S added(S station, Pane stations, BorderPane frame) {
+  private static HBox added(HBox station, Pane stations, BorderPane frame) {
     station.setPadding(new Insets(0, 14, 12, 14));
     stations.getChildren().add(station);
     frame.applyCss();
@@ -149,13 +140,15 @@ public final class MainWindow extends StackPane {
 
   /** Opens a view of the bench book. */
   void showBench(String view) {
-    bench.ifPresent(station -> station.lookAt(view));
+    if (made.get(Station.BENCH_BOOK) instanceof BenchStation bench) {
+      bench.lookAt(view);
+    }
   }
 
   /** Whether teeth or states are being looked for. */
   boolean isSearching() {
-    return find.filter(FindStation::isSearching).isPresent()
-        || shift.filter(ShiftStation::isSearching).isPresent();
+    return made.get(Station.FIND_TEETH) instanceof FindStation find && find.isSearching()
+        || made.get(Station.SHIFT_PLAN) instanceof ShiftStation shift && shift.isSearching();
   }
 
   /** A picture of the face view alone. */

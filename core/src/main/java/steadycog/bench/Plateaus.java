@@ -38,7 +38,7 @@ final class Plateaus {
     double most = Arrays.stream(torque.get()).filter(Double::isFinite).max().orElse(0);
     double fastest = 0;
     Optional<Double> usual = Optional.empty();
-    for (Stretch flat : flats(torque.get())) {
+    for (Stretch flat : flats(torque.get(), most)) {
       double load = mean(torque.get(), flat);
       if (!(load > LEAST * most) || steps.size() == LoadTest.MOST_STEPS) {
         continue;
@@ -125,16 +125,8 @@ final class Plateaus {
     return n == 0 ? Double.NaN : sum / n;
   }
 
-  private static List<Stretch> flats(double[] torque) {
-    double least = Double.POSITIVE_INFINITY;
-    double most = Double.NEGATIVE_INFINITY;
-    for (double value : torque) {
-      if (!Double.isNaN(value)) {
-        least = Math.min(least, value);
-        most = Math.max(most, value);
-      }
-    }
-    double same = Math.max(SAME * Math.max(most - least, 0), 1e-3 * Math.abs(most));
+  private static List<Stretch> flats(double[] torque, double most) {
+    double same = Math.max(SAME * Math.max(Tracks.range(torque), 0), 1e-3 * Math.abs(most));
     int shortest = (int) Math.max(LEAVING, SHORTEST * torque.length);
     List<Stretch> all = new ArrayList<>();
     int from = 0;

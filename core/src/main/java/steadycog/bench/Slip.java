@@ -165,14 +165,14 @@ public record Slip(Kind kind, String detail) {
     EpicyclicWorking.RelativeMotion relative = working.relative();
     String turns =
         relative.turns().entrySet().stream()
-            .map(one -> one.getKey() + " " + exact(one.getValue()))
+            .map(one -> one.getKey() + " " + Figures.exact(one.getValue()))
             .collect(Collectors.joining(", "));
     return "Seen from "
         + relative.carrier()
         + ", "
         + relative.last()
         + " turns "
-        + exact(relative.basic())
+        + Figures.exact(relative.basic())
         + " for one turn of "
         + relative.first()
         + "; with the turns of "
@@ -180,10 +180,6 @@ public record Slip(Kind kind, String detail) {
         + " added, for one turn in: "
         + turns
         + ".";
-  }
-
-  private static String exact(BigFraction number) {
-    return Figures.typeset(Exact.text(number));
   }
 
   private static String text(BigFraction ratio) {

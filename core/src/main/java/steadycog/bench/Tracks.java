@@ -2,6 +2,7 @@ package steadycog.bench;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.DoubleSummaryStatistics;
 import java.util.List;
 import java.util.Optional;
 import steadycog.bench.Recording.Channel;
@@ -156,22 +157,24 @@ record Tracks(
   /** The turns after which it starts again; 0 where it does not. */
   private static double period(
       Recording recording, Channel channel, double[] raw, List<Stretch> stretches) {
-    double least = Double.POSITIVE_INFINITY;
-    double most = Double.NEGATIVE_INFINITY;
-    for (double value : raw) {
-      if (!Double.isNaN(value)) {
-        least = Math.min(least, value);
-        most = Math.max(most, value);
-      }
-    }
+    double range = range(raw);
     List<Double> candidates = new ArrayList<>(List.of(1.0));
     Optional.ofNullable(recording.wraps().get(channel)).ifPresent(candidates::addFirst);
     for (double period : candidates) {
-      if (period > 0 && most - least <= period * (1 + 1e-9) && jumps(raw, stretches, period)) {
+      if (period > 0 && range <= period * (1 + 1e-9) && jumps(raw, stretches, period)) {
         return period;
       }
     }
     return 0;
+  }
+
+  /**
+   * The greatest value less the least, leaving out what is missing; minus infinity where all is.
+   */
+  static double range(double[] values) {
+    DoubleSummaryStatistics all =
+        Arrays.stream(values).filter(value -> !Double.isNaN(value)).summaryStatistics();
+    return all.getCount() == 0 ? Double.NEGATIVE_INFINITY : all.getMax() - all.getMin();
   }
 
   private static boolean jumps(double[] raw, List<Stretch> stretches, double period) {

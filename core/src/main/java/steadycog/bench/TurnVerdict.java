@@ -245,11 +245,7 @@ public record TurnVerdict(
         kind = kind(theory, rows, counts, configurations);
       }
       return new TurnVerdict(
-          kind, theory(), measured, rows, last, counts, configurations, slip(rows, theory));
-    }
-
-    private Optional<Ratio> theory() {
-      return study.ratio();
+          kind, study.ratio(), measured, rows, last, counts, configurations, slip(rows, theory));
     }
 
     private Row row(TurnTest.Reading reading, Ratio theory, Optional<Teeth> last) {

@@ -4,6 +4,7 @@ import java.math.BigDecimal;
 import java.math.MathContext;
 import java.math.RoundingMode;
 import java.util.Locale;
+import org.apache.commons.numbers.fraction.BigFraction;
 
 /** Rounded numbers for people: plain digits, no exponent, a decimal point in every locale. */
 public final class Figures {
@@ -31,6 +32,11 @@ public final class Figures {
   public static String shown(double value) {
     int digits = Math.abs(value) >= 0.01 ? 5 : Math.abs(value) >= 0.001 ? 4 : 2;
     return typeset(significant(value, digits));
+  }
+
+  /** An exact number as screen and paper show it, with the minus sign of print. */
+  public static String exact(BigFraction value) {
+    return typeset(Exact.text(value));
   }
 
   /** A share as {@code 98.5 %} with a thin space, to so many decimals at most. */

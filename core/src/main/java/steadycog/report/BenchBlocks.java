@@ -17,7 +17,6 @@ import steadycog.bench.TestHead;
 import steadycog.bench.TurnChart;
 import steadycog.bench.TurnTest;
 import steadycog.bench.TurnVerdict;
-import steadycog.number.Exact;
 import steadycog.number.Figures;
 import steadycog.number.Quantity;
 import steadycog.number.Unit;
@@ -125,7 +124,7 @@ public final class BenchBlocks {
                         "Would explain it: "
                             + count.text()
                             + ", i = "
-                            + Figures.typeset(Exact.text(count.ratio().reduction()))
+                            + Figures.exact(count.ratio().reduction())
                             + (count.sound() ? "." : " (such a train has errors)."))));
     verdict
         .configurations()
@@ -136,7 +135,7 @@ public final class BenchBlocks {
                         "Would explain it: "
                             + Slip.words(one)
                             + ", i = "
-                            + Figures.typeset(Exact.text(one.ratio().reduction()))
+                            + Figures.exact(one.ratio().reduction())
                             + ".")));
   }
 

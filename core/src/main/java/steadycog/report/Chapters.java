@@ -17,7 +17,6 @@ import steadycog.bench.Slip;
 import steadycog.check.Severity;
 import steadycog.job.Sheet;
 import steadycog.number.AngularSpeed;
-import steadycog.number.Exact;
 import steadycog.number.Figures;
 import steadycog.number.Ratio;
 import steadycog.piece.Arrangement;
@@ -177,11 +176,11 @@ final class Chapters {
     }
     Ratio known = ratio.get();
     return "Ratio i = in/out = "
-        + exact(known.reduction())
+        + Figures.exact(known.reduction())
         + " ("
         + known.reductionText()
         + "); train value e = out/in = "
-        + exact(known.trainValue())
+        + Figures.exact(known.trainValue())
         + ". The output turns the "
         + (known.sameDirection() ? "same" : "other")
         + " way.";
@@ -251,7 +250,7 @@ final class Chapters {
               id.toString(),
               role.word(),
               member.teeth().map(Object::toString).orElse(NONE),
-              study.motion().turnsPerInputTurn(id).map(Chapters::exact).orElse(NONE),
+              study.motion().turnsPerInputTurn(id).map(Figures::exact).orElse(NONE),
               shown(study.motion().speed(id).map(speed -> speed.in(units.speed()))),
               way(study.motion().speed(id)),
               bracketed(torque, outside),
@@ -292,7 +291,7 @@ final class Chapters {
       rows.add(
           List.of(
               (now ? "\u2192 " : "") + Slip.words(row.configuration()),
-              exact(ratio.reduction()),
+              Figures.exact(ratio.reduction()),
               ratio.reductionText(),
               ratio.mode().word(),
               row.eachWay().efficiency().map(e -> Figures.percent(e, 1)).orElse(NONE)));
@@ -340,7 +339,7 @@ final class Chapters {
                             rows.add(
                                 List.of(
                                     member.toString(),
-                                    exact(turns),
+                                    Figures.exact(turns),
                                     turns(working.table().turns().get(member)),
                                     turns(working.pitchLine().turns().get(member)))));
                 blocks.add(
@@ -364,7 +363,7 @@ final class Chapters {
   }
 
   private static String turns(@Nullable BigFraction turns) {
-    return turns == null ? NONE : exact(turns);
+    return turns == null ? NONE : Figures.exact(turns);
   }
 
   private static Table steps(Working working) {
@@ -381,8 +380,8 @@ final class Chapters {
                   + step.drivenWheel()
                   + (step.idler() ? " (idler)" : ""),
               Figures.typeset(step.quotient()),
-              exact(step.running()),
-              exact(step.driverTeeth())));
+              Figures.exact(step.running()),
+              Figures.exact(step.driverTeeth())));
     }
     return new Table(
         List.of("driver, driven", "driven / driver", "so far", "teeth past in an input turn"),
@@ -493,7 +492,7 @@ final class Chapters {
                 : "");
       }
       boolean last = row == plan.rows().getLast();
-      cells.add(row.study().ratio().map(r -> exact(r.reduction())).orElse(NONE));
+      cells.add(row.study().ratio().map(r -> Figures.exact(r.reduction())).orElse(NONE));
       cells.add(
           row.jammed()
               ? "jammed"
@@ -501,7 +500,7 @@ final class Chapters {
                   .mode()
                   .map(mode -> mode.word().replaceAll("-.*", ""))
                   .orElse("no ratio"));
-      cells.add(row.step().map(Chapters::exact).orElse(NONE));
+      cells.add(row.step().map(Figures::exact).orElse(NONE));
       cells.add(last ? NONE : Integer.toString(row.changes()));
       cells.add(row.study().efficiency().map(e -> Figures.percent(e, 1)).orElse(NONE));
       rows.add(cells);
@@ -512,7 +511,7 @@ final class Chapters {
             "Engaged elements show the torque that they take, "
                 + units.torque().symbol()
                 + ", with losses."
-                + plan.spread().map(s -> " Spread " + exact(s) + ".").orElse("")));
+                + plan.spread().map(s -> " Spread " + Figures.exact(s) + ".").orElse("")));
     return blocks;
   }
 
@@ -551,10 +550,6 @@ final class Chapters {
   }
 
   // ---- numbers
-
-  private static String exact(BigFraction value) {
-    return Figures.typeset(Exact.text(value));
-  }
 
   private static String shown(Optional<Double> value) {
     return value.map(Figures::shown).orElse(NONE);

@@ -9,12 +9,10 @@ import javafx.scene.control.MenuItem;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import steadycog.app.desk.Desk;
-import steadycog.app.desk.Preferences;
 import steadycog.app.look.Look;
 import steadycog.bench.Build;
 import steadycog.bench.Comparison;
 import steadycog.report.BenchBlocks;
-import steadycog.report.Units;
 
 /** Two builds side by side: what changed, what it gained, their plots over each other. */
 final class ComparePanel extends VBox {
@@ -42,10 +40,6 @@ final class ComparePanel extends VBox {
     getChildren().addAll(choice, empty, blocks);
   }
 
-  static Units units(Preferences now) {
-    return new Units(now.speed(), now.torque(), now.power(), now.length());
-  }
-
   void show() {
     List<Build> loaded =
         desk.book().book().builds().stream().filter(b -> b.lastLoad().isPresent()).toList();
@@ -63,7 +57,7 @@ final class ComparePanel extends VBox {
     older.getItems().setAll(loaded.stream().map(b -> item(b.name(), false)).toList());
     newer.getItems().setAll(loaded.stream().map(b -> item(b.name(), true)).toList());
     blocks.show(
-        new BenchBlocks(units(desk.preferences()))
+        new BenchBlocks(desk.preferences().units())
             .comparison(
                 Comparison.of(
                     before,

@@ -290,7 +290,7 @@ final class RecordingPanel extends VBox {
                             + Figures.significant(all.result.scatter(), 3)
                             + "\u00b0 at the output.")));
     Optional<Train> train = book.build().map(b -> b.card().train());
-    BenchBlocks maker = new BenchBlocks(ComparePanel.units(desk.preferences()));
+    BenchBlocks maker = new BenchBlocks(desk.preferences().units());
     Optional<Train> tested =
         train
             .or(() -> desk.sheet().card().map(card -> card.train()))

@@ -106,7 +106,7 @@ final class ReportPanel extends VBox {
     List<Block> blocks = new ArrayList<>();
     if (desk.bench().isPresent()) {
       Job job = new Job(desk.job().title(), List.of(desk.sheet()));
-      Report report = Report.of(job, chosen(), ComparePanel.units(desk.preferences()), "");
+      Report report = Report.of(job, chosen(), desk.preferences().units(), "");
       for (Report.Part part : report.chapters().getFirst().parts()) {
         blocks.add(new Block.Heading(part.section().title()));
         blocks.addAll(part.blocks());
@@ -169,7 +169,7 @@ final class ReportPanel extends VBox {
 
   private void write(String ending) {
     Set<Section> sectionsNow = chosen();
-    Units units = ComparePanel.units(desk.preferences());
+    Units units = desk.preferences().units();
     Job job = desk.job();
     Job written =
         whole.isSelected() ? job : new Job(job.title(), List.of(desk.sheet()), job.wanted());

@@ -268,10 +268,9 @@ final class RigPanel extends VBox {
       return;
     }
     Look.show(stream, true);
-    boolean load = all.stream().anyMatch(reading -> reading.torque() > 1e-3);
     Rig used = rig.rig().orElseThrow();
     stream.show(
-        load
+        rig.isLoading()
             ? chart(
                 all,
                 reading -> reading.torque() / desk.preferences().torque().inBase(),

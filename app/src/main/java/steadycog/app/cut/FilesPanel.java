@@ -25,7 +25,6 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import steadycog.app.desk.Bench;
 import steadycog.app.desk.Desk;
-import steadycog.app.desk.Preferences;
 import steadycog.app.files.AskFile;
 import steadycog.app.files.Printer;
 import steadycog.app.files.Shop;
@@ -43,7 +42,6 @@ import steadycog.piece.Piece;
 import steadycog.piece.Pieces;
 import steadycog.report.Report;
 import steadycog.report.Section;
-import steadycog.report.Units;
 import steadycog.shape.Drives;
 import steadycog.study.NamedStudy;
 import steadycog.study.Study;
@@ -268,12 +266,11 @@ final class FilesPanel extends VBox {
   }
 
   private byte[] pdf() {
-    Preferences now = desk.preferences();
     return ReportPdf.write(
         Report.of(
             new Job(desk.job().title(), List.of(desk.sheet())),
             Section.SHOP,
-            new Units(now.speed(), now.torque(), now.power(), now.length()),
+            desk.preferences().units(),
             LocalDate.now().toString()));
   }
 

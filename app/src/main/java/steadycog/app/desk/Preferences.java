@@ -1,6 +1,7 @@
 package steadycog.app.desk;
 
 import steadycog.number.Unit;
+import steadycog.report.Units;
 
 /**
  * How a person likes to see numbers and the window; not part of any job.
@@ -50,6 +51,11 @@ public record Preferences(
       // Always MPa, and what is measured stays in the unit in which it was read.
       case STRESS, MASS, FORCE, CURRENT, VOLTAGE, ANGLE, TEMPERATURE, SOUND, TIME -> this;
     };
+  }
+
+  /** The units of a report that says what the screen says. */
+  public Units units() {
+    return new Units(speed, torque, power, length);
   }
 
   public Preferences inDark(boolean now) {

@@ -92,6 +92,11 @@ public final class RigWork {
     return run.map(Run::readings).orElse(List.of());
   }
 
+  /** Whether the last run loads the train; else it counts turns. */
+  public boolean isLoading() {
+    return run.filter(LoadRun.class::isInstance).isPresent();
+  }
+
   /** The rig of the last run. */
   public Optional<Rig> rig() {
     return rig;

@@ -38,7 +38,7 @@ public final class Sign {
 
   /** An exact number: {@code −375/32}. */
   public static String exact(BigFraction value) {
-    return Figures.typeset(Exact.text(value));
+    return Figures.exact(value);
   }
 
   /** {@code 128 : 1} with thin spaces round the colon. */
