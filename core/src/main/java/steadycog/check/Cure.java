@@ -40,10 +40,10 @@ public record Cure(String change, Train cured) {
     }
     int count = teethOf(train, member).count();
     for (int step = 1; step <= FURTHEST; step++) {
-      if (fits.test(count + step)) {
+      if (Teeth.isCount(count + step) && fits.test(count + step)) {
         return Optional.of(teeth(train, member, count + step));
       }
-      if (count - step >= 1 && fits.test(count - step)) {
+      if (Teeth.isCount(count - step) && fits.test(count - step)) {
         return Optional.of(teeth(train, member, count - step));
       }
     }

@@ -1,5 +1,7 @@
 package steadycog.notation;
 
+import java.util.stream.Stream;
+import steadycog.train.Edited;
 import steadycog.train.Train;
 
 /**
@@ -22,6 +24,36 @@ public record Card(String text, Train train) {
 
   /** This card changed to describe {@code changed}, its writer's lines and comments kept. */
   public Card revised(Train changed) {
-    return changed.equals(train) ? this : new Card(CardReviser.revise(text, changed), changed);
+    return revised(Edited.sameNames(changed));
+  }
+
+  /**
+   * The same after a change that gave members other names: what is said of a member, and what is
+   * noted beside it, follows that member.
+   */
+  public Card revised(Edited changed) {
+    if (changed.train().equals(train)) {
+      return this;
+    }
+    String revised = CardReviser.revise(text, changed);
+    try {
+      Train said = new CardReader().read(revised);
+      if (!saysTheSame(said, changed.train())) {
+        throw new IllegalStateException("the card says something else: " + revised);
+      }
+      return new Card(revised, said);
+    } catch (CardException unreadable) {
+      throw new IllegalStateException("the card cannot say this: " + revised, unreadable);
+    }
+  }
+
+  /** Whether two trains differ at most in the order in which things are said of them. */
+  private static boolean saysTheSame(Train one, Train other) {
+    return one.equals(other)
+        || Stream.of(one, other)
+                .map(train -> Item.of(train).stream().map(Item::print).sorted().toList())
+                .distinct()
+                .count()
+            == 1;
   }
 }

@@ -2,10 +2,17 @@ package steadycog.notation;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.function.BiPredicate;
+import java.util.function.Function;
 import steadycog.notation.CardReader.PlacedItem;
-import steadycog.train.Train;
+import steadycog.train.Edited;
+import steadycog.train.Losses;
+import steadycog.train.MemberId;
 
 /**
  * Changes a card so that it describes another train, touching only the statements that differ.
@@ -20,69 +27,169 @@ final class CardReviser {
     Arrays.stream(text.split("\\R", -1)).forEach(line -> lines.add(new StringBuilder(line)));
   }
 
-  static String revise(String text, Train changed) {
+  static String revise(String text, Edited changed) {
     try {
       List<PlacedItem> old = new CardReader().readItems(text);
-      return new CardReviser(text).revise(old, Item.of(changed));
+      return new CardReviser(text).revise(old, Item.of(changed.train()), changed.follows());
     } catch (CardException unreadable) {
       throw new IllegalArgumentException("only a readable card can be revised", unreadable);
     }
   }
 
-  private String revise(List<PlacedItem> old, List<Item> wanted) {
+  private String revise(
+      List<PlacedItem> old, List<Item> wanted, Function<MemberId, Optional<MemberId>> follows) {
     List<Edit> edits = new ArrayList<>();
-    boolean sameLosses =
-        Item.losses(old.stream().map(PlacedItem::item).toList()).equals(Item.losses(wanted));
     for (Class<?> kind : Item.class.getPermittedSubclasses()) {
-      if (kind == Item.OfLosses.class && sameLosses) {
-        // Said in other words or more statements than the canonical ones, but the same.
-        continue;
-      }
       List<PlacedItem> before =
           old.stream().filter(placed -> kind.isInstance(placed.item())).toList();
       List<Item> after = wanted.stream().filter(kind::isInstance).toList();
-      if (kind == Item.OfSizes.class) {
-        // Their order says nothing: what stays is left where it is.
-        List<Item> kept = before.stream().map(PlacedItem::item).toList();
-        List<Item> all = after;
-        before = before.stream().filter(placed -> !all.contains(placed.item())).toList();
-        after = after.stream().filter(item -> !kept.contains(item)).toList();
+      if (kind == Item.OfLosses.class) {
+        spread(before, Item.losses(after), follows, edits);
+      } else {
+        match(old, before, after, follows, edits);
       }
-      match(before, after, edits);
     }
     edits.sort((a, b) -> Integer.compare(b.place.from(), a.place.from()));
     edits.forEach(this::apply);
     return text();
   }
 
-  /** What becomes of one statement; removed where {@code replacement} is empty. */
-  private record Edit(PlacedItem place, Optional<Item> replacement) {}
-
-  private void match(List<PlacedItem> old, List<Item> wanted, List<Edit> edits) {
-    List<PlacedItem> kept = new ArrayList<>(old);
-    while (kept.size() > wanted.size()) {
-      PlacedItem gone =
-          kept.stream()
-              .filter(placed -> !wanted.contains(placed.item()))
-              .findFirst()
-              .orElseGet(kept::getLast);
-      kept.remove(gone);
-      edits.add(new Edit(gone, Optional.empty()));
+  /**
+   * What becomes of one statement.
+   *
+   * @param text what is written instead; empty where it is taken away
+   * @param tail what stands behind it to the end of its line, where that changes
+   */
+  private record Edit(PlacedItem place, Optional<String> text, Optional<String> tail) {
+    static Edit of(PlacedItem place, Optional<Item> replacement) {
+      return new Edit(place, replacement.map(Item::print), Optional.empty());
     }
-    for (int k = 0; k < kept.size(); k++) {
-      if (!kept.get(k).item().equals(wanted.get(k))) {
-        edits.add(new Edit(kept.get(k), Optional.of(wanted.get(k))));
+  }
+
+  /**
+   * Finds for every statement the one that takes its place: first the same of the same members,
+   * whatever they are called now; then another about the same; then, where a statement may be moved
+   * to other members, whichever is left. What no statement is left for is new.
+   */
+  private void match(
+      List<PlacedItem> all,
+      List<PlacedItem> old,
+      List<Item> wanted,
+      Function<MemberId, Optional<MemberId>> follows,
+      List<Edit> edits) {
+    Map<PlacedItem, Item> next = new LinkedHashMap<>();
+    List<Item> open = new ArrayList<>(wanted);
+    List<BiPredicate<Item, Item>> likeness =
+        List.of(
+            Item::equals,
+            (now, item) -> now.subject().equals(item.subject()),
+            (now, item) -> item.moves());
+    for (int pass = 0; pass < likeness.size(); pass++) {
+      for (PlacedItem placed : old) {
+        if (next.containsKey(placed)) {
+          continue;
+        }
+        // What speaks of a member that is gone can only be moved to another one.
+        Optional<Item> now = placed.item().following(follows);
+        if (now.isEmpty() && pass < likeness.size() - 1) {
+          continue;
+        }
+        BiPredicate<Item, Item> alike = likeness.get(pass);
+        Item same = now.orElse(placed.item());
+        open.stream()
+            .filter(item -> alike.test(same, item))
+            .findFirst()
+            .ifPresent(
+                item -> {
+                  next.put(placed, item);
+                  open.remove(item);
+                });
       }
     }
-    added.addAll(wanted.subList(kept.size(), wanted.size()));
+    List<PlacedItem> kept = old.stream().filter(next::containsKey).toList();
+    List<PlacedItem> sources =
+        kept.stream()
+            .sorted(Comparator.comparingInt(placed -> indexOf(wanted, next.get(placed))))
+            .toList();
+    boolean moved = !kept.isEmpty() && kept.getFirst().item().ordered() && !sources.equals(kept);
+    for (int k = 0; k < kept.size(); k++) {
+      PlacedItem placed = kept.get(k);
+      if (moved && placed != sources.get(k)) {
+        edits.add(moved(placed, sources.get(k), next.get(sources.get(k)), all));
+      } else if (!next.get(placed).equals(placed.item())) {
+        edits.add(Edit.of(placed, Optional.of(next.get(placed))));
+      }
+    }
+    old.stream()
+        .filter(placed -> !next.containsKey(placed))
+        .forEach(gone -> edits.add(Edit.of(gone, Optional.empty())));
+    added.addAll(open);
+  }
+
+  /** By identity: two equal statements are two. */
+  private static int indexOf(List<Item> items, Item item) {
+    int at = 0;
+    while (items.get(at) != item) {
+      at++;
+    }
+    return at;
+  }
+
+  /** What stands at {@code from} comes to stand at {@code to}, its comment with it. */
+  private Edit moved(PlacedItem to, PlacedItem from, Item item, List<PlacedItem> all) {
+    String line = lines.get(from.line() - 1).toString();
+    String text =
+        item.equals(from.item()) ? line.substring(from.from() - 1, from.to() - 1) : item.print();
+    boolean whole = isLast(to, all) && isLast(from, all);
+    return new Edit(
+        to,
+        Optional.of(text),
+        whole ? Optional.of(line.substring(from.to() - 1)) : Optional.empty());
+  }
+
+  private static boolean isLast(PlacedItem placed, List<PlacedItem> all) {
+    return all.stream()
+        .noneMatch(other -> other.line() == placed.line() && other.from() > placed.from());
+  }
+
+  /**
+   * Statements about losses keep what they speak of: each says what is wanted of it now, and the
+   * first one about efficiencies what nothing was said of before.
+   */
+  private void spread(
+      List<PlacedItem> old,
+      Losses wanted,
+      Function<MemberId, Optional<MemberId>> follows,
+      List<Edit> edits) {
+    Map<PlacedItem, Losses> said = new LinkedHashMap<>();
+    old.forEach(
+        placed ->
+            said.put(placed, Item.losses(placed.item().following(follows).stream().toList())));
+    Losses rest = wanted;
+    for (Losses one : said.values()) {
+      rest = rest.notAbout(one);
+    }
+    Losses open = rest.withFriction(Optional.empty());
+    for (PlacedItem placed : old) {
+      Losses now = wanted.about(said.get(placed));
+      if (said.get(placed).friction().isEmpty()) {
+        now = now.and(open);
+        open = Losses.UNSTATED;
+      }
+      Item changed = new Item.OfLosses(now);
+      if (!changed.equals(placed.item())) {
+        edits.add(Edit.of(placed, now.unstated() ? Optional.empty() : Optional.of(changed)));
+      }
+    }
+    added.addAll(Item.of(open.withFriction(rest.friction())));
   }
 
   private void apply(Edit edit) {
     StringBuilder line = lines.get(edit.place.line() - 1);
     int from = edit.place.from() - 1;
-    int to = edit.place.to() - 1;
-    line.replace(from, to, edit.replacement.map(Item::print).orElse(""));
-    if (edit.replacement.isEmpty()) {
+    int to = edit.tail.isPresent() ? line.length() : edit.place.to() - 1;
+    line.replace(from, to, edit.text.orElse("") + edit.tail.orElse(""));
+    if (edit.text.isEmpty()) {
       tidyAround(line, from);
     }
   }

@@ -3,6 +3,9 @@ package steadycog.notation;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Function;
+import java.util.function.Predicate;
+import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import steadycog.number.Exact;
 import steadycog.number.Quantity;
@@ -67,7 +70,8 @@ sealed interface Item {
     return items;
   }
 
-  private static List<Item> of(Losses losses) {
+  /** What is said about losses: one statement of efficiencies, one of friction. */
+  static List<Item> of(Losses losses) {
     List<Item> items = new ArrayList<>();
     Losses stated = losses.withFriction(Optional.empty());
     if (!stated.unstated()) {
@@ -130,6 +134,84 @@ sealed interface Item {
             only(OfState.class, items).stream().map(OfState::state).toList()),
         losses(items),
         sizes(items));
+  }
+
+  /** The same said of members under other names; empty where it is said of one that is gone. */
+  default Optional<Item> following(Function<MemberId, Optional<MemberId>> follows) {
+    if (!members().stream().allMatch(id -> follows.apply(id).isPresent())
+        && !(this instanceof OfState || this instanceof OfLosses)) {
+      return Optional.empty();
+    }
+    UnaryOperator<MemberId> rename = id -> follows.apply(id).orElse(id);
+    Predicate<MemberId> stays = id -> follows.apply(id).isPresent();
+    return Optional.of(
+        switch (this) {
+          case OfPart part -> part;
+          case OfJoin(Join join) -> new OfJoin(join.renamed(rename));
+          case OfCoaxial(Join pair) -> new OfCoaxial(pair.renamed(rename));
+          case OfPlace(Place place) ->
+              new OfPlace(new Place(rename.apply(place.member()), place.degrees()));
+          case OfPitch pitch -> pitch;
+          case OfDrive(Drive drive) -> new OfDrive(drive.movedTo(rename.apply(drive.member())));
+          case OfHold(MemberId member) -> new OfHold(rename.apply(member));
+          case OfTake(Take take) -> new OfTake(new Take(rename.apply(take.member()), take.load()));
+          case OfLock(Join lock) -> new OfLock(lock.renamed(rename));
+          case OfElement(Element element) -> new OfElement(element.renamed(rename));
+          case OfLosses(Losses losses) -> new OfLosses(losses.renamed(rename, stays));
+          case OfSizes(Sizes sizes) -> new OfSizes(sizes.renamed(rename, stays));
+          case OfState(State(String name, Roles roles)) ->
+              new OfState(new State(name, roles.renamed(rename, stays)));
+        });
+  }
+
+  /** Whom it is said of. */
+  private List<MemberId> members() {
+    return switch (this) {
+      case OfPart part -> List.of();
+      case OfJoin(Join join) -> List.of(join.a(), join.b());
+      case OfCoaxial(Join pair) -> List.of(pair.a(), pair.b());
+      case OfPlace(Place place) -> List.of(place.member());
+      case OfPitch pitch -> List.of();
+      case OfDrive(Drive drive) -> List.of(drive.member());
+      case OfHold(MemberId member) -> List.of(member);
+      case OfTake(Take take) -> List.of(take.member());
+      case OfLock(Join lock) -> List.of(lock.a(), lock.b());
+      case OfElement(Element element) -> element.members();
+      case OfLosses(Losses losses) -> losses.members();
+      case OfSizes(Sizes sizes) -> sizes.members();
+      case OfState state -> List.of();
+    };
+  }
+
+  /**
+   * What it speaks of. Of two statements of one subject, one before and one after a change, the
+   * later says something else of the same.
+   */
+  default Object subject() {
+    return switch (this) {
+      case OfPart(Part part) -> part.name();
+      case OfState(State state) -> state.name();
+      case OfSizes sizes -> List.of(print().split(" ", 2)[0], members());
+      default -> members();
+    };
+  }
+
+  /** Whether the statement may come to speak of something else, as a drive that is moved does. */
+  default boolean moves() {
+    return switch (this) {
+      case OfPart part -> true;
+      case OfPitch pitch -> true;
+      case OfDrive drive -> true;
+      case OfHold held -> true;
+      case OfTake take -> true;
+      case OfState state -> true;
+      default -> false;
+    };
+  }
+
+  /** Whether the order of such statements says something. */
+  default boolean ordered() {
+    return !(this instanceof OfSizes || this instanceof OfLosses);
   }
 
   /** The statement in canonical form. */

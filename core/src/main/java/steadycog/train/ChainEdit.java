@@ -13,7 +13,7 @@ public final class ChainEdit {
   private ChainEdit() {}
 
   /** Puts a wheel after {@code member} in its chain, tied to it and to what followed by meshes. */
-  public static Train insertAfter(Train train, MemberId member, Teeth teeth) {
+  public static Edited insertAfter(Train train, MemberId member, Teeth teeth) {
     Parallel chain = chain(train, member);
     int at = chain.indexOf(member) + 1;
     return insert(train, chain, at, teeth, Link.MESH, Optional.of(Link.MESH));
@@ -23,7 +23,7 @@ public final class ChainEdit {
    * Keys a wheel to {@code member}'s shaft: in place before whatever the member is tied to next,
    * which the new wheel takes over.
    */
-  public static Train keyTo(Train train, MemberId member, Teeth teeth) {
+  public static Edited keyTo(Train train, MemberId member, Teeth teeth) {
     Parallel chain = chain(train, member);
     int index = chain.indexOf(member);
     boolean last = index == chain.wheels().size() - 1;
@@ -32,7 +32,7 @@ public final class ChainEdit {
   }
 
   /** Adds a wheel meshing with {@code member}: at the chain's end, or as a branch of its own. */
-  public static Train meshWith(Train train, MemberId member, Teeth teeth) {
+  public static Edited meshWith(Train train, MemberId member, Teeth teeth) {
     Parallel chain = chain(train, member);
     boolean last = chain.indexOf(member) == chain.wheels().size() - 1;
     return last
@@ -44,15 +44,18 @@ public final class ChainEdit {
    * A second chain from {@code member}'s shaft: a wheel like the member's, and one that meshes with
    * it.
    */
-  public static Train branch(Train train, MemberId member, Teeth teeth) {
-    Train named = PartEdit.namingFirst(train);
+  public static Edited branch(Train train, MemberId member, Teeth teeth) {
     MemberId from = PartEdit.inSeveral(member);
-    String name = PartEdit.freeName(named, "branch");
-    Teeth twin = chain(named, from).wheels().get(chain(named, from).indexOf(from));
-    Parallel second = new Parallel(name, List.of(twin, teeth), List.of(Link.MESH));
-    List<Join> joins = new ArrayList<>(named.joins());
-    joins.add(new Join(from, new MemberId(name, Parallel.letters(0))));
-    return named.adding(second).withJoins(joins);
+    return PartEdit.namingFirst(train)
+        .then(
+            named -> {
+              String name = PartEdit.freeName(named, "branch");
+              Teeth twin = chain(named, from).wheels().get(chain(named, from).indexOf(from));
+              Parallel second = new Parallel(name, List.of(twin, teeth), List.of(Link.MESH));
+              List<Join> joins = new ArrayList<>(named.joins());
+              joins.add(new Join(from, new MemberId(name, Parallel.letters(0))));
+              return Edited.sameNames(named.adding(second).withJoins(joins));
+            });
   }
 
   /**
@@ -60,7 +63,7 @@ public final class ChainEdit {
    * both. Empty where that cannot be: it is the only wheel, or two internal wheels would have to
    * mesh.
    */
-  public static Optional<Train> remove(Train train, MemberId member) {
+  public static Optional<Edited> remove(Train train, MemberId member) {
     Parallel chain = chain(train, member);
     int at = chain.indexOf(member);
     List<Teeth> wheels = new ArrayList<>(chain.wheels());
@@ -81,14 +84,18 @@ public final class ChainEdit {
     try {
       Parallel shorter = new Parallel(chain.name(), wheels, links);
       return Optional.of(
-          train.replacing(
-              chain, shorter, id -> shifted(chain, id, at, -1), id -> !id.equals(member)));
+          Edited.replacing(
+              train,
+              chain,
+              shorter,
+              id ->
+                  id.equals(member) ? Optional.empty() : Optional.of(shifted(chain, id, at, -1))));
     } catch (IllegalArgumentException twoRings) {
       return Optional.empty();
     }
   }
 
-  private static Train insert(
+  private static Edited insert(
       Train train, Parallel chain, int at, Teeth teeth, Link before, Optional<Link> after) {
     List<Teeth> wheels = new ArrayList<>(chain.wheels());
     wheels.add(at, teeth);
@@ -98,7 +105,7 @@ public final class ChainEdit {
       links.set(at, after.orElse(Link.MESH));
     }
     Parallel longer = new Parallel(chain.name(), wheels, links);
-    return train.replacing(chain, longer, id -> shifted(chain, id, at - 1, 1), id -> true);
+    return Edited.replacing(train, chain, longer, id -> Optional.of(shifted(chain, id, at - 1, 1)));
   }
 
   /**

@@ -1,6 +1,7 @@
 package steadycog.train;
 
 import java.util.List;
+import java.util.function.UnaryOperator;
 
 /** A brake or a clutch: what a shift plan engages and releases. */
 public sealed interface Element {
@@ -43,6 +44,14 @@ public sealed interface Element {
     public String toString() {
       return "clutch " + join.a() + " = " + join.b();
     }
+  }
+
+  /** The same for members under other names. */
+  default Element renamed(UnaryOperator<MemberId> rename) {
+    return switch (this) {
+      case Brake(MemberId member) -> new Brake(rename.apply(member));
+      case Clutch(Join join) -> Clutch.of(rename.apply(join.a()), rename.apply(join.b()));
+    };
   }
 
   /** The member that is held, or the two that are locked. */

@@ -16,12 +16,17 @@ public record Join(MemberId a, MemberId b) {
     return a.equals(member) ? b : a;
   }
 
+  /** The same of members under other names. */
+  public Join renamed(UnaryOperator<MemberId> rename) {
+    return new Join(rename.apply(a), rename.apply(b));
+  }
+
   /** {@code joins} for members under other names, without those of members that do not stay. */
-  static List<Join> renamed(
+  public static List<Join> renamed(
       List<Join> joins, UnaryOperator<MemberId> rename, Predicate<MemberId> stays) {
     return joins.stream()
         .filter(join -> stays.test(join.a) && stays.test(join.b))
-        .map(join -> new Join(rename.apply(join.a), rename.apply(join.b)))
+        .map(join -> join.renamed(rename))
         .toList();
   }
 }

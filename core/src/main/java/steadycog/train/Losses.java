@@ -3,6 +3,7 @@ package steadycog.train;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collections;
+import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
@@ -101,7 +102,9 @@ public record Losses(
     sorted.putAll(kinds);
     sorted.values().forEach(Losses::requireEfficiency);
     kinds = Collections.unmodifiableMap(sorted);
-    meshes = List.copyOf(meshes);
+    List<OfMesh> ordered = new ArrayList<>(meshes);
+    ordered.sort(Comparator.comparing(one -> one.a + "~" + one.b));
+    meshes = List.copyOf(ordered);
     friction.ifPresent(
         mu -> {
           if (mu.signum() < 0 || mu.compareTo(BigFraction.ONE) >= 0) {
@@ -198,8 +201,35 @@ public record Losses(
     return new Losses(practice, kinds, meshes, changed);
   }
 
+  /** Of these words those about what {@code other} speaks of as well. */
+  public Losses about(Losses other) {
+    return filtered(other, true);
+  }
+
+  /** Of these words those about what {@code other} does not speak of. */
+  public Losses notAbout(Losses other) {
+    return filtered(other, false);
+  }
+
+  private Losses filtered(Losses other, boolean shared) {
+    Map<MeshKind, BigFraction> some = new EnumMap<>(MeshKind.class);
+    kinds.forEach(
+        (kind, efficiency) -> {
+          if (other.kinds.containsKey(kind) == shared) {
+            some.put(kind, efficiency);
+          }
+        });
+    return new Losses(
+        practice.filter(one -> other.practice.isPresent() == shared),
+        some,
+        meshes.stream()
+            .filter(one -> other.meshes.stream().anyMatch(m -> m.isOf(one.a, one.b)) == shared)
+            .toList(),
+        friction.filter(mu -> other.friction.isPresent() == shared));
+  }
+
   /** Every member that something is said about. */
-  List<MemberId> members() {
+  public List<MemberId> members() {
     List<MemberId> all = new ArrayList<>();
     meshes.forEach(one -> all.addAll(List.of(one.a, one.b)));
     return all;
@@ -215,7 +245,7 @@ public record Losses(
   }
 
   /** The same for members under other names; without what is said of those that do not stay. */
-  Losses renamed(UnaryOperator<MemberId> rename, Predicate<MemberId> stays) {
+  public Losses renamed(UnaryOperator<MemberId> rename, Predicate<MemberId> stays) {
     return new Losses(
         practice,
         kinds,

@@ -3,6 +3,7 @@ package steadycog.train;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
 
 /**
  * Wheels on fixed parallel axes in a chain, each meshing with or keyed to the one before it: simple
@@ -36,10 +37,18 @@ public record Parallel(String name, List<Teeth> wheels, List<Link> links) implem
     }
   }
 
+  /** Names that are asked for again and again: of as many wheels as anybody puts in a chain. */
+  private static final List<String> LETTERS =
+      IntStream.range(0, 1000).mapToObj(Parallel::spelled).toList();
+
   /** The name of wheel {@code index} (from 0): A … Z, AA, AB … */
   public static String letters(int index) {
+    return index < LETTERS.size() ? LETTERS.get(index) : spelled(index);
+  }
+
+  private static String spelled(int index) {
     String last = String.valueOf((char) ('A' + index % 26));
-    return index < 26 ? last : letters(index / 26 - 1) + last;
+    return index < 26 ? last : spelled(index / 26 - 1) + last;
   }
 
   @Override

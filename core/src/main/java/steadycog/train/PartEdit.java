@@ -2,6 +2,7 @@ package steadycog.train;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /** Puts parts together to one train: adds, joins, parts and takes them away. */
 public final class PartEdit {
@@ -12,9 +13,9 @@ public final class PartEdit {
   /**
    * {@code train} with {@code part} beside what is there, under the first free name from its own.
    */
-  public static Train add(Train train, Part part) {
-    Train named = namingFirst(train);
-    return named.adding(part.named(freeName(named, part.name())));
+  public static Edited add(Train train, Part part) {
+    return namingFirst(train)
+        .then(named -> Edited.sameNames(named.adding(part.named(freeName(named, part.name())))));
   }
 
   /** What {@code member} is called once the train has several parts. */
@@ -23,11 +24,11 @@ public final class PartEdit {
   }
 
   /** The same train with a name for a part that has none, so that others can stand beside it. */
-  static Train namingFirst(Train train) {
+  static Edited namingFirst(Train train) {
     Part old = train.parts().getFirst();
     return old.name().isEmpty()
-        ? train.replacing(old, old.named(FIRST), PartEdit::inSeveral, id -> true)
-        : train;
+        ? Edited.replacing(train, old, old.named(FIRST), id -> Optional.of(inSeveral(id)))
+        : Edited.sameNames(train);
   }
 
   /** {@code a} and {@code b} made one body; joined already, they are parted. */
@@ -46,17 +47,24 @@ public final class PartEdit {
    * @param rim teeth on the member itself
    * @param mate teeth of the wheel beside it
    */
-  public static Train rim(Train train, MemberId member, Teeth rim, Teeth mate) {
-    Train named = namingFirst(train);
-    String name = freeName(named, "rim");
-    Parallel chain = new Parallel(name, List.of(rim, mate), List.of(Parallel.Link.MESH));
-    return toggleJoin(
-        named.adding(chain), inSeveral(member), new MemberId(name, Parallel.letters(0)));
+  public static Edited rim(Train train, MemberId member, Teeth rim, Teeth mate) {
+    return namingFirst(train)
+        .then(
+            named -> {
+              String name = freeName(named, "rim");
+              Parallel chain = new Parallel(name, List.of(rim, mate), List.of(Parallel.Link.MESH));
+              MemberId wheel = new MemberId(name, Parallel.letters(0));
+              return Edited.sameNames(toggleJoin(named.adding(chain), inSeveral(member), wheel));
+            });
   }
 
   /** The train without the part that {@code member} is of; the last part stays. */
-  public static Train removePart(Train train, MemberId member) {
-    return train.parts().size() == 1 ? train : train.without(train.partOf(member));
+  public static Edited removePart(Train train, MemberId member) {
+    return train.parts().size() == 1
+        ? Edited.sameNames(train)
+        : new Edited(
+            train.without(train.partOf(member)),
+            id -> id.part().equals(member.part()) ? Optional.empty() : Optional.of(id));
   }
 
   static String freeName(Train train, String base) {

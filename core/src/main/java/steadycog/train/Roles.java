@@ -175,7 +175,7 @@ public record Roles(
   /**
    * The same roles for members under other names; those of members that do not stay are dropped.
    */
-  Roles renamed(UnaryOperator<MemberId> rename, Predicate<MemberId> stays) {
+  public Roles renamed(UnaryOperator<MemberId> rename, Predicate<MemberId> stays) {
     return new Roles(
         drives.stream()
             .filter(drive -> stays.test(drive.member()))

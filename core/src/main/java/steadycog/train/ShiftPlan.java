@@ -115,18 +115,10 @@ public record ShiftPlan(List<Element> declared, List<State> states) {
     return new ShiftPlan(
         declared.stream()
             .filter(element -> element.members().stream().allMatch(stays))
-            .map(element -> renamed(element, rename))
+            .map(element -> element.renamed(rename))
             .toList(),
         states.stream()
             .map(state -> new State(state.name(), state.roles().renamed(rename, stays)))
             .toList());
-  }
-
-  private static Element renamed(Element element, UnaryOperator<MemberId> rename) {
-    return switch (element) {
-      case Element.Brake(MemberId member) -> new Element.Brake(rename.apply(member));
-      case Element.Clutch(Join join) ->
-          Element.Clutch.of(rename.apply(join.a()), rename.apply(join.b()));
-    };
   }
 }

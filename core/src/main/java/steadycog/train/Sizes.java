@@ -177,7 +177,7 @@ public record Sizes(
   }
 
   /** Every member that something is said about. */
-  List<MemberId> members() {
+  public List<MemberId> members() {
     List<MemberId> all = new ArrayList<>(wheels.keySet());
     distances.forEach(distance -> all.addAll(List.of(distance.a, distance.b)));
     return all;
@@ -195,7 +195,7 @@ public record Sizes(
   }
 
   /** The same for members under other names; without what is said of those that do not stay. */
-  Sizes renamed(UnaryOperator<MemberId> rename, Predicate<MemberId> stays) {
+  public Sizes renamed(UnaryOperator<MemberId> rename, Predicate<MemberId> stays) {
     Map<MemberId, WheelSize> kept = new TreeMap<>();
     wheels.forEach(
         (wheel, size) -> {

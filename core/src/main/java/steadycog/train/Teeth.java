@@ -10,9 +10,14 @@ public record Teeth(int count, boolean internal) {
   public static final int MOST = 99_999;
 
   public Teeth {
-    if (count < 1 || count > MOST) {
+    if (!isCount(count)) {
       throw new IllegalArgumentException("teeth " + count + ": expected 1 to " + MOST);
     }
+  }
+
+  /** Whether a wheel can be said to have so many teeth. */
+  public static boolean isCount(int count) {
+    return count >= 1 && count <= MOST;
   }
 
   public static Teeth external(int count) {
