@@ -2,7 +2,9 @@ package steadycog.piece;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import org.locationtech.jts.geom.Geometry;
+import org.locationtech.jts.operation.overlayng.OverlayNG;
 import steadycog.number.Figures;
 import steadycog.piece.Piece.Stand;
 import steadycog.piece.Region.Round;
@@ -60,6 +62,7 @@ public final class Coupon {
                 new Slab("plate", 0, width / 2, base(half, module)),
                 new Slab("pins", width / 2, width * 1.5, new Region(List.of(), pins))),
             List.of(new Stand(0, 0, 0)),
+            Optional.empty(),
             List.of()));
     for (int step = 0; step < CLEARANCES.length; step++) {
       all.add(
@@ -69,6 +72,7 @@ public final class Coupon {
               Figures.significant(CLEARANCES[step], 3) + " mm off each flank, 2 alike",
               List.of(new Slab("", 0, width, sector(module, rack, step, room, chord))),
               List.of(new Stand(0, 0, 0), new Stand(0, 0, 0)),
+              Optional.empty(),
               List.of()));
     }
     return all;
@@ -97,16 +101,17 @@ public final class Coupon {
         new Outline(
             new double[] {0, far * Math.cos(wedge), 1.2 * far, far * Math.cos(wedge)},
             new double[] {0, -far * Math.sin(wedge), 0, far * Math.sin(wedge)});
-    Geometry area =
-        Region.polygon(whole)
-            .intersection(Region.polygon(sides))
-            .union(Region.disc(HUB * module).area(chord))
-            .difference(Region.disc((PIN * module + room) / 2).area(chord));
+    Geometry sector =
+        Region.overlay(Region.polygon(whole), Region.polygon(sides), OverlayNG.INTERSECTION);
+    Geometry hubbed =
+        Region.overlay(sector, Region.disc(HUB * module).area(chord), OverlayNG.UNION);
+    Geometry bore = Region.disc((PIN * module + room) / 2).area(chord);
+    Geometry area = Region.overlay(hubbed, bore, OverlayNG.DIFFERENCE);
     for (int mark = 0; mark <= step; mark++) {
       double angle = (mark - step / 2.0) * MARK_STEP / MARK_RADIUS;
       double radius = MARK_RADIUS * module;
       Round hole = new Round(radius * Math.cos(angle), radius * Math.sin(angle), MARK * module);
-      area = area.difference(Region.polygon(hole.outline(chord)));
+      area = Region.overlay(area, Region.polygon(hole.outline(chord)), OverlayNG.DIFFERENCE);
     }
     return Region.of(area);
   }

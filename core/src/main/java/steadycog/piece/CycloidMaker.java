@@ -2,7 +2,10 @@ package steadycog.piece;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
 import org.locationtech.jts.geom.Geometry;
+import org.locationtech.jts.operation.overlayng.OverlayNG;
 import steadycog.piece.Piece.Stand;
 import steadycog.piece.Region.Round;
 import steadycog.shape.CycloidGeometry;
@@ -40,7 +43,8 @@ final class CycloidMaker extends Maker {
           name(drive.discId()) + (several ? " " + (k + 1) : ""),
           several ? "of " + discs + (k == 0 ? "" : ", lobes turned against its holes") : "",
           List.of(new Slab("", 0, width, disc(drive, geometry, k))),
-          new Stand(x + off * Math.cos(angle), y + off * Math.sin(angle), 0));
+          new Stand(x + off * Math.cos(angle), y + off * Math.sin(angle), 0),
+          looped(geometry));
     }
     output(drive, geometry, new Stand(x, y, 0));
     double outer = ring.bodyRadius() * moduleMm;
@@ -51,6 +55,17 @@ final class CycloidMaker extends Maker {
         List.of(new Slab("", 0, discs * width, pinRing(geometry, outer))),
         new Stand(x, y, 0));
     return all;
+  }
+
+  /** From K = 1 on the path of a pin has loops: whatever is left inside them is no disc. */
+  private static Optional<String> looped(CycloidGeometry geometry) {
+    return geometry.shortening() < 1
+        ? Optional.empty()
+        : Optional.of(
+            String.format(
+                Locale.ROOT,
+                "with K = e Z / Rp = %.3f the path of a pin has loops, and K must be below 1",
+                geometry.shortening()));
   }
 
   private Region disc(Cycloidal drive, CycloidGeometry geometry, int k) {
@@ -72,11 +87,11 @@ final class CycloidMaker extends Maker {
   }
 
   private Region pinRing(CycloidGeometry geometry, double outer) {
-    Geometry body =
-        Region.disc(outer).area(chord).difference(Region.disc(geometry.circleRadius()).area(chord));
+    Geometry room = Region.disc(geometry.circleRadius()).area(chord);
+    Geometry body = Region.overlay(Region.disc(outer).area(chord), room, OverlayNG.DIFFERENCE);
     for (Polar pin : geometry.pins()) {
       Round round = round(pin, 1, geometry.pinRadius());
-      body = body.union(Region.polygon(round.outline(chord)));
+      body = Region.overlay(body, Region.polygon(round.outline(chord)), OverlayNG.UNION);
     }
     return Region.of(body);
   }

@@ -2,6 +2,7 @@ package steadycog.piece;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import steadycog.number.Quantity;
 import steadycog.piece.Piece.Stand;
 import steadycog.piece.Region.Round;
@@ -58,7 +59,18 @@ abstract sealed class Maker permits WheelMaker, CycloidMaker, StrainMaker {
 
   /** One body that stands in one place. */
   final void add(MemberId member, String name, String remark, List<Slab> slabs, Stand stand) {
-    all.add(new Piece(member, name, remark, slabs, List.of(stand), List.of()));
+    add(member, name, remark, slabs, stand, Optional.empty());
+  }
+
+  /** The same, with why it cannot be made, if so. */
+  final void add(
+      MemberId member,
+      String name,
+      String remark,
+      List<Slab> slabs,
+      Stand stand,
+      Optional<String> obstacle) {
+    all.add(new Piece(member, name, remark, slabs, List.of(stand), obstacle, List.of()));
   }
 
   /** The hole of a member where a bore is stated for it. */

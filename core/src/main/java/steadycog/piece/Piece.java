@@ -2,6 +2,7 @@ package steadycog.piece;
 
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import steadycog.train.MemberId;
 
@@ -13,6 +14,7 @@ import steadycog.train.MemberId;
  * @param remark what else to know, as {@code 3 alike} or {@code 2 of 3, clocked by 1/5 tooth}
  * @param slabs from the bottom up; they do not overlap
  * @param stands where it stands in the train, one for each that is made
+ * @param obstacle why it cannot be made, whatever its outline looks like; empty where it can
  * @param running how it looks in the train where that is not how it is made, about its axis there;
  *     empty for what is rigid
  */
@@ -22,6 +24,7 @@ public record Piece(
     String remark,
     List<Slab> slabs,
     List<Stand> stands,
+    Optional<String> obstacle,
     List<Region> running) {
 
   /** A place in the train: moved to x, y in mm after being turned by {@code angle} radians. */
@@ -34,6 +37,22 @@ public record Piece(
     if (slabs.isEmpty() || stands.isEmpty()) {
       throw new IllegalArgumentException(name + " has no slab or stands nowhere");
     }
+  }
+
+  /**
+   * Why it cannot be made, in words; empty where it can. Cost: points of its outlines times their
+   * logarithm.
+   *
+   * @param chord how far polygons may leave circles, mm
+   */
+  public Optional<String> flaw(double chord) {
+    return obstacle.or(
+        () ->
+            slabs.stream()
+                .map(Slab::region)
+                .distinct()
+                .flatMap(region -> region.flaw(chord).stream())
+                .findFirst());
   }
 
   /** Name and remark in one line: {@code planet 2 of 3, clocked by 1/5 tooth}. */

@@ -2,10 +2,16 @@ package steadycog.piece;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
+import org.locationtech.jts.geom.LineString;
 import org.locationtech.jts.geom.Polygon;
+import org.locationtech.jts.operation.overlayng.OverlayNG;
+import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
+import org.locationtech.jts.operation.valid.IsSimpleOp;
 import steadycog.shape.Outline;
 
 /**
@@ -82,9 +88,50 @@ public record Region(List<Outline> lines, List<Round> circles) {
   public Geometry area(double chord) {
     Geometry sum = FACTORY.createPolygon();
     for (Outline line : outlines(chord)) {
-      sum = sum.symDifference(polygon(line));
+      sum = overlay(sum, polygon(line), OverlayNG.SYMDIFFERENCE);
     }
     return sum;
+  }
+
+  /** Two areas laid over each other, also where lines of both lie nearly in one. */
+  static Geometry overlay(Geometry one, Geometry other, int how) {
+    return OverlayNGRobust.overlay(one, other, how);
+  }
+
+  /**
+   * Why this is nothing that can be cut: lines that do not follow from the sizes, that cross
+   * themselves, or each other; empty where it can. Cost: points times their logarithm.
+   */
+  Optional<String> flaw(double chord) {
+    boolean known =
+        circles.stream().allMatch(c -> Double.isFinite(c.x + c.y + c.radius) && c.radius > 0)
+            && lines.stream().allMatch(Region::isFinite);
+    if (!known) {
+      return Optional.of("its outline does not follow from these sizes");
+    }
+    LineString[] rings =
+        outlines(chord).stream()
+            .map(line -> polygon(line).getExteriorRing())
+            .toArray(LineString[]::new);
+    IsSimpleOp simple = new IsSimpleOp(FACTORY.createMultiLineString(rings));
+    if (simple.isSimple()) {
+      return Optional.empty();
+    }
+    Coordinate at = simple.getNonSimpleLocation();
+    return Optional.of(
+        String.format(
+            Locale.ROOT,
+            "its outline crosses itself or another line of it, %.3f mm from its axis",
+            Math.hypot(at.x, at.y)));
+  }
+
+  private static boolean isFinite(Outline line) {
+    for (int k = 0; k < line.size(); k++) {
+      if (!Double.isFinite(line.x()[k] + line.y()[k])) {
+        return false;
+      }
+    }
+    return true;
   }
 
   static Polygon polygon(Outline outline) {

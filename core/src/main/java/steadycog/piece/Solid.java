@@ -95,9 +95,12 @@ public record Solid(double[] points, int[] corners) {
     }
 
     Solid build() {
-      List<PointOnGeometryLocator> areas = new ArrayList<>();
+      List<List<PointOnGeometryLocator>> areas = new ArrayList<>();
       for (Slab slab : slabs) {
-        areas.add(new IndexedPointInAreaLocator(slab.region().area(chord)));
+        areas.add(
+            slab.region().outlines(chord).stream()
+                .map(line -> locator(Region.polygon(line)))
+                .toList());
       }
       for (Polygon cell : cells()) {
         boolean[] filled = filled(cell, areas);
@@ -114,6 +117,10 @@ public record Solid(double[] points, int[] corners) {
         System.arraycopy(triangles.get(k), 0, indices, 3 * k, 3);
       }
       return new Solid(flat, indices);
+    }
+
+    private static PointOnGeometryLocator locator(Polygon polygon) {
+      return new IndexedPointInAreaLocator(polygon);
     }
 
     private List<Polygon> cells() {
@@ -145,11 +152,15 @@ public record Solid(double[] points, int[] corners) {
     }
 
     /** Between which levels the cell is material. */
-    private boolean[] filled(Polygon cell, List<PointOnGeometryLocator> areas) {
+    private boolean[] filled(Polygon cell, List<List<PointOnGeometryLocator>> areas) {
       Coordinate inside = cell.getInteriorPoint().getCoordinate();
       boolean[] filled = new boolean[levels.length - 1];
       for (int s = 0; s < slabs.size(); s++) {
-        boolean in = areas.get(s).locate(inside) == Location.INTERIOR;
+        // Material lies where an odd number of lines goes round.
+        boolean in =
+            areas.get(s).stream().filter(line -> line.locate(inside) == Location.INTERIOR).count()
+                    % 2
+                != 0;
         for (int k = 0; in && k < filled.length; k++) {
           filled[k] |= slabs.get(s).from() <= levels[k] && levels[k + 1] <= slabs.get(s).to();
         }

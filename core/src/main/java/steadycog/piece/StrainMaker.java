@@ -1,6 +1,7 @@
 package steadycog.piece;
 
 import java.util.List;
+import java.util.Optional;
 import steadycog.number.Figures;
 import steadycog.piece.Piece.Stand;
 import steadycog.shape.Drives;
@@ -87,6 +88,7 @@ final class StrainMaker extends Maker {
                     "tube", floor, floor + tube, Region.disc(bore + wall).with(Region.disc(bore))),
                 new Slab("teeth", floor + tube, floor + tube + width, teeth)),
             List.of(stand),
+            Optional.empty(),
             List.of(running)));
   }
 

@@ -101,6 +101,7 @@ final class WheelMaker extends Maker {
               one ? allAlike(set) : clocked(set, copies.get(group)),
               stack(firsts.get(group)),
               stands.get(group),
+              Optional.empty(),
               List.of()));
     }
   }

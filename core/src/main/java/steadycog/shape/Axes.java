@@ -114,6 +114,7 @@ public final class Axes {
         numbers.put(root, members.size());
         members.add(new ArrayList<>());
       }
+      numbers.put(member.id(), numbers.get(root));
       members.get(numbers.get(root)).add(member);
     }
     return this;
@@ -125,7 +126,7 @@ public final class Axes {
 
   /** The number of the member's axis, from 0 in the order of the card. */
   public int of(MemberId member) {
-    return numbers.get(root(member));
+    return numbers.get(member);
   }
 
   /** The members on an axis, in the order of the card. */

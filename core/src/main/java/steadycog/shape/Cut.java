@@ -16,7 +16,14 @@ import steadycog.train.Train;
  * @param shortening taken off the tips
  */
 public record Cut(BasicRack rack, double shift, double shortening) {
+  /** Whatever is taken off, so much of a tooth is left above its root, in modules. */
+  private static final double LEAST_TOOTH = 0.1;
+
   public static final Cut STANDARD = new Cut(BasicRack.ISO_53_A, 0, 0);
+
+  public Cut {
+    shortening = Math.min(shortening, rack.addendum() + rack.dedendum() - LEAST_TOOTH);
+  }
 
   /**
    * How {@code wheel} of {@code train} is cut: as the card says; wheels of planetary sets that have

@@ -2,10 +2,13 @@ package steadycog.shape;
 
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import steadycog.train.Bevel;
+import steadycog.train.Join;
 import steadycog.train.Member;
 import steadycog.train.MemberId;
 import steadycog.train.Mesh;
@@ -18,8 +21,9 @@ final class EdgeFolding {
   private final Train train;
   private final Axes lines;
   private final List<Mesh> meshes;
-  private final List<PlacedWheel> wheels;
   private final Map<MemberId, PlacedWheel> byId = new HashMap<>();
+  private final Map<Integer, List<PlacedWheel>> onLine = new HashMap<>();
+  private final Set<Join> mates = new HashSet<>();
   private final Map<Integer, Double> heights = new HashMap<>();
 
   /** A wheel at the height of its axis. */
@@ -40,8 +44,13 @@ final class EdgeFolding {
         train.meshes().stream()
             .filter(mesh -> byInvolutes(mesh) || train.partOf(mesh.a()) instanceof Bevel)
             .toList();
-    wheels = face.wheels().stream().filter(wheel -> wheel.copy() == 0).toList();
-    wheels.forEach(wheel -> byId.put(wheel.id(), wheel));
+    meshes.forEach(mesh -> mates.add(new Join(mesh.a(), mesh.b())));
+    for (PlacedWheel wheel : face.wheels()) {
+      if (wheel.copy() == 0) {
+        byId.put(wheel.id(), wheel);
+        onLine.computeIfAbsent(lines.of(wheel.id()), none -> new ArrayList<>()).add(wheel);
+      }
+    }
   }
 
   private boolean byInvolutes(Mesh mesh) {
@@ -95,8 +104,7 @@ final class EdgeFolding {
   }
 
   private double largestOn(int line) {
-    return wheels.stream()
-        .filter(wheel -> lines.of(wheel.id()) == line)
+    return onLine.getOrDefault(line, List.of()).stream()
         .mapToDouble(PlacedWheel::bodyRadius)
         .max()
         .orElse(0);
@@ -126,19 +134,18 @@ final class EdgeFolding {
   }
 
   private List<Raised> on(int axis, double height) {
-    return wheels.stream()
-        .filter(wheel -> lines.of(wheel.id()) == axis)
+    return onLine.getOrDefault(axis, List.of()).stream()
         .map(wheel -> new Raised(wheel, height))
         .toList();
   }
 
+  /** The quick tests first: they rule out nearly every pair. */
   private boolean clashing(Raised a, Raised b) {
-    boolean meshing =
-        meshes.stream().anyMatch(mesh -> mesh.touches(a.wheel.id()) && mesh.touches(b.wheel.id()));
-    return lines.of(a.wheel.id()) != lines.of(b.wheel.id())
+    return a.bottom() < b.top()
+        && b.bottom() < a.top()
         && a.wheel.plane() == b.wheel.plane()
-        && !meshing
-        && a.bottom() < b.top()
-        && b.bottom() < a.top();
+        && lines.of(a.wheel.id()) != lines.of(b.wheel.id())
+        && !mates.contains(new Join(a.wheel.id(), b.wheel.id()))
+        && !mates.contains(new Join(b.wheel.id(), a.wheel.id()));
   }
 }

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import steadycog.number.Pace;
 import steadycog.train.Drive;
 import steadycog.train.MemberId;
 import steadycog.train.Train;
@@ -40,6 +41,11 @@ public record FaceLayout(
    * clear, else in one line. Cost: wheels squared times the directions tried.
    */
   public static FaceLayout of(Train train) {
+    return of(train, Pace.FREE);
+  }
+
+  /** The same, watched and perhaps stopped by {@code pace}. */
+  public static FaceLayout of(Train train, Pace pace) {
     Axes axes = Axes.drawn(train);
     MemberId first = first(train);
     Map<MemberId, Integer> planes = Planes.of(train, first);
@@ -48,7 +54,7 @@ public record FaceLayout(
     for (Placing.Manner manner : Placing.Manner.values()) {
       Placing placing = new Placing(train, axes, planes, manner);
       FaceLayout next =
-          new FaceLayout(placing.place(first), List.of(), List.of(), placing.clashes());
+          new FaceLayout(placing.place(first, pace), List.of(), List.of(), placing.clashes());
       if (best == null || next.clashes.size() < best.clashes.size()) {
         best = next;
         chosen = placing;

@@ -218,7 +218,8 @@ public record PairGeometry(
 
   /**
    * Trimming interference of an internal pair: whether the pinion can be put in from the side, in
-   * radians; negative when it must be slid in along its axis.
+   * radians; negative when it must be slid in along its axis, as it must where it is wider across
+   * its tips than the ring between its own.
    */
   public double trimmingMargin() {
     double ratio = (double) pinion.count() / gear.count();
@@ -227,6 +228,9 @@ public record PairGeometry(
     double cosines = Math.cos(tip1) / Math.cos(tip2);
     if (cosines >= 1) {
       return Math.PI;
+    }
+    if (cosines <= ratio) {
+      return -Math.PI;
     }
     double th1 = Math.asin(Math.sqrt((1 - cosines * cosines) / (1 - ratio * ratio)));
     double th2 = Math.asin(Math.sqrt((1 / (cosines * cosines) - 1) / (1 / (ratio * ratio) - 1)));

@@ -46,7 +46,9 @@ public record PlacedWheel(
   }
 
   public double distanceTo(Placed other) {
-    return Math.hypot(x - other.x(), y - other.y());
+    double dx = x - other.x();
+    double dy = y - other.y();
+    return Math.sqrt(dx * dx + dy * dy);
   }
 
   /** The toothed outline about the wheel's own axis, its reference to the right, in modules. */

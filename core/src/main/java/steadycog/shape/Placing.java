@@ -1,12 +1,15 @@
 package steadycog.shape;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
+import steadycog.number.Pace;
 import steadycog.shape.FaceLayout.Clash;
 import steadycog.shape.Placed.Orbit;
 import steadycog.shape.PlanetGeometry.Polar;
@@ -64,9 +67,6 @@ final class Placing {
   private final List<PlacedWheel> placed = new ArrayList<>();
   private double[] placedBox = FaceLayout.NO_BOX;
 
-  /** The box round drives and sets. */
-  private double[] drives = FaceLayout.NO_BOX;
-
   private final List<double[]> pieces = new ArrayList<>();
   private int pieceFrom;
   private double[] pieceDrives = FaceLayout.NO_BOX;
@@ -83,9 +83,10 @@ final class Placing {
   }
 
   /** Every wheel in the order of the card; phases still zero. */
-  List<PlacedWheel> place(MemberId first) {
+  List<PlacedWheel> place(MemberId first, Pace pace) {
     put(axes.of(first), 0, 0);
     while (centres.size() < axes.count()) {
+      pace.at((double) centres.size() / axes.count());
       Optional<Mesh> next = meshes.stream().filter(this::reaches).findFirst();
       if (next.isPresent()) {
         placeAcross(next.get());
@@ -115,27 +116,34 @@ final class Placing {
         }
       }
     }
-    placed.forEach(wheel -> addShaftClashes(wheel, found));
+    Map<Integer, List<PlacedWheel>> shafts = shafts();
+    placed.forEach(wheel -> addShaftClashes(wheel, shafts, found));
     return List.copyOf(found);
   }
 
   /** Shafts that pass through the plane of {@code wheel}, having wheels on both sides of it. */
-  private void addShaftClashes(PlacedWheel wheel, List<Clash> found) {
-    for (int axis = 0; axis < axes.count(); axis++) {
-      List<PlacedWheel> shaft = onAxis(axis);
-      boolean before = shaft.stream().anyMatch(other -> other.plane() < wheel.plane());
-      boolean behind = shaft.stream().anyMatch(other -> other.plane() > wheel.plane());
-      if (axis != wheel.axis() && before && behind && touchesNone(wheel, shaft)) {
-        double depth = bodyOverShaft(wheel, shaft.getFirst());
-        if (depth > 0) {
-          found.add(new Clash(wheel.id(), shaft.getFirst().id(), depth, true));
-        }
-      }
-    }
+  private void addShaftClashes(
+      PlacedWheel wheel, Map<Integer, List<PlacedWheel>> shafts, List<Clash> found) {
+    shafts.forEach(
+        (axis, shaft) -> {
+          boolean before = shaft.getFirst().plane() < wheel.plane();
+          boolean behind = shaft.getLast().plane() > wheel.plane();
+          if (axis != wheel.axis() && before && behind && touchesNone(wheel, shaft)) {
+            double depth = bodyOverShaft(wheel, shaft.getFirst());
+            if (depth > 0) {
+              found.add(new Clash(wheel.id(), shaft.getFirst().id(), depth, true));
+            }
+          }
+        });
   }
 
-  private List<PlacedWheel> onAxis(int axis) {
-    return placed.stream().filter(wheel -> wheel.axis() == axis).toList();
+  /** The wheels on every axis, by their planes. */
+  private Map<Integer, List<PlacedWheel>> shafts() {
+    Map<Integer, List<PlacedWheel>> shafts = new TreeMap<>();
+    placed.forEach(
+        wheel -> shafts.computeIfAbsent(wheel.axis(), none -> new ArrayList<>()).add(wheel));
+    shafts.values().forEach(shaft -> shaft.sort(Comparator.comparingInt(PlacedWheel::plane)));
+    return shafts;
   }
 
   private boolean touchesNone(PlacedWheel wheel, List<PlacedWheel> shaft) {
@@ -150,8 +158,8 @@ final class Placing {
   }
 
   private boolean reaches(Mesh mesh) {
-    return !(train.partOf(mesh.a()) instanceof Differential)
-        && centres.containsKey(axes.of(mesh.a())) != centres.containsKey(axes.of(mesh.b()));
+    return centres.containsKey(axes.of(mesh.a())) != centres.containsKey(axes.of(mesh.b()))
+        && !(train.partOf(mesh.a()) instanceof Differential);
   }
 
   private void placeAcross(Mesh mesh) {
@@ -290,10 +298,10 @@ final class Placing {
 
   private void put(int axis, double x, double y) {
     centres.put(axis, new double[] {x, y});
-    placed.addAll(wheels(axis, x, y));
-    drives = around(axis, x, y, drives);
+    List<PlacedWheel> fresh = wheels(axis, x, y);
+    placed.addAll(fresh);
     pieceDrives = around(axis, x, y, pieceDrives);
-    placedBox = FaceLayout.bounds(placed, drives);
+    placedBox = FaceLayout.bounds(fresh, around(axis, x, y, placedBox));
   }
 
   /** The box round {@code box} and the drives and sets on an axis that is put at x, y. */
@@ -376,11 +384,14 @@ final class Placing {
 
   /** How far two wheels of one plane run into each other, in modules; meshing pairs do not. */
   private double overlap(PlacedWheel a, PlacedWheel b) {
-    if (a.plane() != b.plane() || meshing(a.id(), b.id())) {
+    if (a.plane() != b.plane()) {
       return 0;
     }
     double distance = a.distanceTo(b);
     double outside = a.bodyRadius() + b.bodyRadius() + CLEARANCE - distance;
+    if (outside <= 0 || meshing(a.id(), b.id())) {
+      return Math.min(outside, 0);
+    }
     double insideA = hollow(a) > 0 ? distance + b.bodyRadius() - hollow(a) : outside;
     double insideB = hollow(b) > 0 ? distance + a.bodyRadius() - hollow(b) : outside;
     return Math.min(outside, Math.min(insideA, insideB));

@@ -25,12 +25,23 @@ final class Planes {
   private final Axes shafts;
   private final Axes lines;
   private final Map<MemberId, MemberId> rims;
+  private final Map<MemberId, List<Mesh>> meshes = new HashMap<>();
 
   private Planes(Train train) {
     this.train = train;
     shafts = Axes.ofShafts(train);
     lines = Axes.of(train);
     rims = Rims.of(train);
+    for (Mesh mesh : train.meshes()) {
+      touching(mesh.a()).add(mesh);
+      touching(mesh.b()).add(mesh);
+      mesh.carrier().ifPresent(carrier -> touching(carrier).add(mesh));
+    }
+  }
+
+  /** The meshes of a member, and those on it as a carrier. */
+  private List<Mesh> touching(MemberId member) {
+    return meshes.computeIfAbsent(member, none -> new ArrayList<>());
   }
 
   static Map<MemberId, Integer> of(Train train, MemberId first) {
@@ -131,7 +142,7 @@ final class Planes {
    */
   private List<MemberId> mates(MemberId member) {
     List<MemberId> all = new ArrayList<>();
-    for (Mesh mesh : train.meshes()) {
+    for (Mesh mesh : touching(member)) {
       boolean carried = mesh.carrier().isPresent() && row(mesh.a()) == 0;
       if (mesh.touches(member)) {
         all.add(mesh.other(member));

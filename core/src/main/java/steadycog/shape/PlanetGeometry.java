@@ -350,6 +350,9 @@ public final class PlanetGeometry {
       return 0;
     }
     Mesh mesh = rows.get(row).getFirst();
+    if (Double.isNaN(workingAngle(mesh))) {
+      return 0;
+    }
     double sum = shift(part.sunId(row)) + planetShift(row);
     return Math.max(0, finite(sum - (tight(mesh) - span(mesh) / 2.0)));
   }

@@ -17,6 +17,7 @@ public record StrainGeometry(StrainWave part) {
 
   private static final double FLANK = Math.tan(FLANK_ANGLE);
   private static final double WALL_SHARE = 0.01;
+  private static final double THICKEST = 0.4;
   private static final double RIM = 6;
 
   /** Steel, MPa. */
@@ -47,11 +48,14 @@ public record StrainGeometry(StrainWave part) {
     return circularRadius() + DEDENDUM + RIM;
   }
 
-  /** Thickness of the wall under the teeth in modules, as stated or in proportion. */
+  /**
+   * Thickness of the wall under the teeth in modules, as stated or in proportion; never so thick
+   * that no generator goes inside: its stress says that it cannot be.
+   */
   public double wall(double moduleMm) {
     return part.sizes()
         .wall()
-        .map(length -> length.inBase() / moduleMm)
+        .map(length -> Math.min(length.inBase() / moduleMm, THICKEST * flexRadius()))
         .orElse(WALL_SHARE * 2 * flexRadius());
   }
 

@@ -27,6 +27,9 @@ public record MeshFigures(
     double distance,
     double play,
     double tipClearance) {
+  /** Flanks that overlap by less than this only touch: less than any process leaves, mm. */
+  private static final double FILM_MM = 0.002;
+
   private static final double ARC_MINUTES = 60 * 180 / Math.PI;
 
   /** The figures of a mesh; empty for contact of other kinds, and where no such pair can run. */
@@ -55,6 +58,11 @@ public record MeshFigures(
 
   private static double flank(Train train, MemberId wheel) {
     return Blank.of(train, wheel).flankMm();
+  }
+
+  /** Whether the teeth as made would have to be in one place; false where no such pair runs. */
+  public boolean overlaps() {
+    return play < -FILM_MM;
   }
 
   /** Working pressure angle, degrees. */

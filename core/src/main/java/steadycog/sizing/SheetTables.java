@@ -191,10 +191,7 @@ public final class SheetTables {
             "",
             m -> new Cell(fixed(m.contactRatio(), 2), false, m.contactRatio() < 1)));
     rows.add(
-        mesh(
-            "play across flanks",
-            symbol(),
-            m -> new Cell(length(m.play()), false, m.play() < -0.002)));
+        mesh("play across flanks", symbol(), m -> new Cell(length(m.play()), false, m.overlaps())));
     rows.add(mesh("play round the pitch circle", symbol(), m -> Cell.of(length(m.playAround()))));
     rows.add(
         mesh(

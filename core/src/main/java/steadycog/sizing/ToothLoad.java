@@ -31,6 +31,17 @@ public record ToothLoad(
     Optional<Double> pressure,
     double pressureAllowed) {
 
+  /** What does not follow, as from teeth that cannot be cut, or presses on nothing, is left out. */
+  public ToothLoad {
+    a = a.filter(bending -> follows(bending.stress()));
+    b = b.filter(bending -> follows(bending.stress()));
+    pressure = pressure.filter(ToothLoad::follows);
+  }
+
+  private static boolean follows(double stress) {
+    return Double.isFinite(stress) && stress > 0;
+  }
+
   /**
    * Bending at the root of a tooth.
    *
