@@ -85,13 +85,15 @@ public final class Miscounts {
   private static Count count(Member wheel, int step) {
     Teeth teeth = wheel.teeth().orElseThrow();
     return new Count(
-        wheel.id(), teeth, new Teeth(Math.max(1, teeth.count() + step), teeth.internal()));
+        wheel.id(),
+        teeth,
+        new Teeth(Math.clamp(teeth.count() + step, 1, Teeth.MOST), teeth.internal()));
   }
 
   /** Empty where no train can have such counts. */
   private static Optional<Train> changed(Train train, Member wheel, int step) {
     Teeth teeth = wheel.teeth().orElseThrow();
-    if (teeth.count() + step < 1) {
+    if (!Teeth.isCount(teeth.count() + step)) {
       return Optional.empty();
     }
     try {

@@ -10,9 +10,6 @@ import steadycog.train.Train;
 
 /** Teeth that overlap where their axes stand bind: no shaft turns (ISO 21771, normal backlash). */
 final class BindingRule extends PairRule {
-  /** Less than this is rounding or film, mm. */
-  private static final double FILM_MM = 0.002;
-
   @Override
   Optional<Finding> check(Train train, Mesh mesh) {
     Optional<MeshFigures> figures =
@@ -21,7 +18,7 @@ final class BindingRule extends PairRule {
       return figures.map(f -> tooNear(train, mesh, f));
     }
     return figures
-        .filter(f -> f.play() < -FILM_MM)
+        .filter(MeshFigures::overlaps)
         .map(
             f ->
                 finding("binding", Severity.ERROR, mesh)

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import steadycog.number.Pace;
 import steadycog.train.Planetary;
 
 /** Runs every rule. */
@@ -54,17 +55,25 @@ public final class Checks {
 
   /** All findings, worst first; within a severity in the order of the rules and of the card. */
   public static List<Finding> of(Subject subject) {
-    return of(subject, RULES);
+    return of(subject, Pace.FREE);
+  }
+
+  /** The same, watched and perhaps stopped by {@code pace}. */
+  public static List<Finding> of(Subject subject, Pace pace) {
+    return of(subject, RULES, pace);
   }
 
   /** The same by the rules that need not know where wheels stand: a tenth of the cost. */
   public static List<Finding> withoutLayout(Subject subject) {
-    return of(subject, RULES.stream().filter(rule -> !rule.looksAtLayout()).toList());
+    return of(subject, RULES.stream().filter(rule -> !rule.looksAtLayout()).toList(), Pace.FREE);
   }
 
-  private static List<Finding> of(Subject subject, List<Rule> rules) {
+  private static List<Finding> of(Subject subject, List<Rule> rules, Pace pace) {
     List<Finding> all = new ArrayList<>();
-    rules.forEach(rule -> all.addAll(rule.check(subject)));
+    for (Rule rule : rules) {
+      pace.at((double) rules.indexOf(rule) / rules.size());
+      all.addAll(rule.check(subject));
+    }
     all.sort(Comparator.comparing(Finding::severity).reversed());
     return List.copyOf(all);
   }

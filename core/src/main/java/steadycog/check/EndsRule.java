@@ -5,6 +5,8 @@ import java.util.List;
 import java.util.Optional;
 import steadycog.motion.Motion;
 import steadycog.number.AngularSpeed;
+import steadycog.shape.Axes;
+import steadycog.train.Drive;
 import steadycog.train.Ends;
 import steadycog.train.MemberId;
 import steadycog.train.Roles;
@@ -34,6 +36,17 @@ final class EndsRule implements Rule {
       if (driven && motion.speed(take).filter(AngularSpeed::isZero).isPresent()) {
         found.add(Finding.of("output-at-rest", Severity.WARNING, List.of(take)));
       }
+      Axes shafts = Axes.ofShafts(subject.train());
+      roles.drives().stream()
+          .map(Drive::member)
+          .filter(drive -> shafts.of(drive) == shafts.of(take))
+          .findFirst()
+          .ifPresent(
+              drive ->
+                  found.add(
+                      Finding.of("one-body", Severity.WARNING, List.of(drive, take))
+                          .with("drive", drive)
+                          .with("take", take)));
     }
     return found;
   }

@@ -18,7 +18,8 @@ final class InternalInterferenceRule extends PairRule {
   @Override
   Optional<Finding> check(Train train, Mesh mesh) {
     PairGeometry pair = PairGeometry.in(train, mesh);
-    if (!mesh.internal() || pair.gear().count() <= pair.pinion().count()) {
+    boolean inside = mesh.internal() && pair.gear().count() > pair.pinion().count();
+    if (!inside || !pair.runs()) {
       return Optional.empty();
     }
     if (!pair.internalClear()) {

@@ -97,17 +97,19 @@ final class Recount {
     Member two = set.wheels().get(1);
     int first = teeth(one) + step.first;
     int second = teeth(two) + step.second;
-    if (first < 1 || second < 1) {
+    if (!Teeth.isCount(first) || !Teeth.isCount(second)) {
       return Optional.empty();
     }
     Planetary changed =
         set.withTeeth(one.id(), Teeth.external(first)).withTeeth(two.id(), Teeth.external(second));
-    return Optional.of(follows ? closed(changed) : changed);
+    return follows ? closed(changed) : Optional.of(changed);
   }
 
-  private static Planetary closed(Planetary set) {
+  private static Optional<Planetary> closed(Planetary set) {
     int ring = set.row().sun().orElseThrow().count() + 2 * set.row().inner().count();
-    return set.withTeeth(set.ringId(0), Teeth.internal(ring));
+    return Teeth.isCount(ring)
+        ? Optional.of(set.withTeeth(set.ringId(0), Teeth.internal(ring)))
+        : Optional.empty();
   }
 
   private static void around(
@@ -120,7 +122,7 @@ final class Recount {
     Teeth teeth = wheel.teeth().orElseThrow();
     int reach = Math.min(MISCOUNT, inAll);
     for (int step = -reach; step <= reach; step++) {
-      if (teeth.count() + step >= 1) {
+      if (Teeth.isCount(teeth.count() + step)) {
         Teeth changed = new Teeth(teeth.count() + step, teeth.internal());
         Planetary other = step == 0 ? set : set.withTeeth(wheel.id(), changed);
         around(other, free, next + 1, inAll - Math.abs(step), found);

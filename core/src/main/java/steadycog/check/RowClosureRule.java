@@ -51,17 +51,17 @@ final class RowClosureRule extends TwoRowRule {
   private static String rows(Planetary set, PlanetGeometry geometry) {
     List<String> all = new ArrayList<>();
     for (Mesh mesh : set.meshes()) {
-      String angle = PairRule.rounded(Math.toDegrees(geometry.workingAngle(mesh)), 1);
-      all.add(
-          mesh.a()
-              + " in "
-              + mesh.b()
-              + " at "
-              + angle
-              + "\u00b0, shifts "
-              + shift(geometry.shift(mesh.a()))
-              + " and "
-              + shift(geometry.shift(mesh.b())));
+      double angle = Math.toDegrees(geometry.workingAngle(mesh));
+      String how =
+          Double.isNaN(angle)
+              ? " at no angle, whatever the shift"
+              : " at "
+                  + PairRule.rounded(angle, 1)
+                  + "\u00b0, shifts "
+                  + shift(geometry.shift(mesh.a()))
+                  + " and "
+                  + shift(geometry.shift(mesh.b()));
+      all.add(mesh.a() + " in " + mesh.b() + how);
     }
     return String.join("; ", all);
   }

@@ -61,7 +61,7 @@ final class SensitivityRule implements Rule {
     for (Member wheel : set.wheels()) {
       Teeth teeth = wheel.teeth().orElseThrow();
       for (int step : new int[] {1, -1}) {
-        if (teeth.count() + step >= 1) {
+        if (Teeth.isCount(teeth.count() + step)) {
           Change next = change(train, wheel, teeth.count() + step, now);
           worst = worst == null || next.size > worst.size ? next : worst;
         }

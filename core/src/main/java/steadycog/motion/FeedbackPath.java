@@ -72,13 +72,13 @@ public record FeedbackPath(
     if (drive.part().equals(part.name()) || take.part().equals(part.name())) {
       return Optional.empty();
     }
-    Roles alone =
-        new Roles(
-            List.of(Drive.of(drive)), roles.holds(), Optional.of(Take.of(take)), roles.locks());
     Train rest;
     try {
+      Roles alone =
+          new Roles(
+              List.of(Drive.of(drive)), roles.holds(), Optional.of(Take.of(take)), roles.locks());
       rest = train.withRoles(alone).without(part);
-    } catch (IllegalArgumentException nothingLeft) {
+    } catch (IllegalArgumentException nothingLeftOrTwoRoles) {
       return Optional.empty();
     }
     Motion open = MotionSolver.solve(Mechanism.of(rest));

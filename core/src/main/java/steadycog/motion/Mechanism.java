@@ -13,14 +13,35 @@ import steadycog.train.Mesh;
 import steadycog.train.Roles;
 import steadycog.train.Train;
 
-/**
- * A train as bodies and relations: what its parts, joins, locks and holds say about speeds.
- *
- * @param bodies one a member, in the order of the card
- * @param relations meshes, then keyed shafts, joins, locks and holds
- * @param roles the roles in force, assumed ends included
- */
-public record Mechanism(List<MemberId> bodies, List<Relation> relations, Roles roles) {
+/** A train as bodies and relations: what its parts, joins, locks and holds say about speeds. */
+public final class Mechanism {
+  private final List<MemberId> bodies;
+  private final List<Relation> relations;
+  private final Roles roles;
+  private final Map<MemberId, Integer> index;
+
+  private Mechanism(
+      List<MemberId> bodies, List<Relation> relations, Roles roles, Map<MemberId, Integer> index) {
+    this.bodies = bodies;
+    this.relations = relations;
+    this.roles = roles;
+    this.index = index;
+  }
+
+  /** One a member, in the order of the card. */
+  public List<MemberId> bodies() {
+    return bodies;
+  }
+
+  /** Meshes, then keyed shafts, joins, locks and holds. */
+  public List<Relation> relations() {
+    return relations;
+  }
+
+  /** The roles in force, assumed ends included. */
+  public Roles roles() {
+    return roles;
+  }
 
   public static Mechanism of(Train train) {
     List<MemberId> bodies = train.members().stream().map(Member::id).toList();
@@ -33,15 +54,16 @@ public record Mechanism(List<MemberId> bodies, List<Relation> relations, Roles r
     train.joins().forEach(join -> all.add(rigid(new Relation.Joined(join), join, index)));
     roles.locks().forEach(lock -> all.add(rigid(new Relation.Locked(lock), lock, index)));
     roles.holds().forEach(held -> all.add(held(held, index)));
-    return new Mechanism(bodies, List.copyOf(all), roles);
+    return new Mechanism(bodies, List.copyOf(all), roles, index);
   }
 
+  /** Which of the bodies {@code member} is; throws IllegalArgumentException if it is none. */
   public int indexOf(MemberId member) {
-    int index = bodies.indexOf(member);
-    if (index < 0) {
+    Integer found = index.get(member);
+    if (found == null) {
       throw new IllegalArgumentException("no member " + member);
     }
-    return index;
+    return found;
   }
 
   /** Na wa + s Nb wb - (Na + s Nb) wc = 0, s = {@link Mesh#sign} (Willis). */

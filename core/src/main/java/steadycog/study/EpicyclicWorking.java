@@ -148,9 +148,12 @@ public record EpicyclicWorking(
     if (set.stepped()) {
       List<MemberId> ends = new ArrayList<>(given.stream().map(Given::member).toList());
       motion.mechanism().roles().take().ifPresent(take -> ends.add(take.member()));
-      ends.remove(carrier);
-      first = ends.get(0);
-      last = ends.get(1);
+      // Where the carrier is one of them any other shaft shows how the set is geared.
+      ends.addAll(set.shafts());
+      ends.removeIf(carrier::equals);
+      first = ends.getFirst();
+      MemberId other = first;
+      last = ends.stream().filter(end -> !end.equals(other)).findFirst().orElseThrow();
     }
     Map<MemberId, BigFraction> fixed = onFixedAxes(set, first);
     BigFraction basic = fixed.get(last);

@@ -45,10 +45,17 @@ public record NamedStudy(String name, Study study, Optional<ShiftTable> plan) {
   }
 
   public boolean hasErrors() {
+    return !errorCodes().isEmpty();
+  }
+
+  /** The codes of all errors in all states and in the plan, each once. */
+  public List<String> errorCodes() {
     return Stream.concat(
             each().stream().flatMap(one -> one.study.findings().stream()),
             plan.stream().flatMap(table -> table.findings().stream()))
-        .map(Finding::severity)
-        .anyMatch(severity -> severity.isError());
+        .filter(finding -> finding.severity().isError())
+        .map(Finding::code)
+        .distinct()
+        .toList();
   }
 }

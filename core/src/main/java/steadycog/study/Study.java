@@ -14,6 +14,7 @@ import steadycog.motion.MotionSolver;
 import steadycog.motion.TurnCount;
 import steadycog.number.AngularSpeed;
 import steadycog.number.Mode;
+import steadycog.number.Pace;
 import steadycog.number.Ratio;
 import steadycog.piece.Pieces;
 import steadycog.shape.FaceLayout;
@@ -30,15 +31,35 @@ import steadycog.train.Train;
 public record Study(
     Train train, Motion motion, Loading loading, FaceLayout layout, List<Finding> findings) {
 
+  /** The shares of the work in a large train: motion, loading, layout, and what is left. */
+  private static final double[] DONE = {0.1, 0.4, 0.7};
+
   public static Study of(Train train) {
-    return of(train, FaceLayout.of(train));
+    return of(train, Pace.FREE);
+  }
+
+  /** The same, watched and perhaps stopped by {@code pace}. */
+  public static Study of(Train train, Pace pace) {
+    pace.at(0);
+    Motion motion = MotionSolver.solve(Mechanism.of(train));
+    pace.at(DONE[0]);
+    Loading loading = Loading.of(train, motion);
+    pace.at(DONE[1]);
+    FaceLayout layout =
+        FaceLayout.of(train, share -> pace.at(DONE[1] + share * (DONE[2] - DONE[1])));
+    Pace checking = share -> pace.at(DONE[2] + share * (1 - DONE[2]));
+    return of(train, motion, loading, layout, checking);
   }
 
   /** The same for a train whose wheels stand as {@code layout} says. */
   static Study of(Train train, FaceLayout layout) {
     Motion motion = MotionSolver.solve(Mechanism.of(train));
-    Loading loading = Loading.of(train, motion);
-    List<Finding> findings = Checks.of(new Subject(train, motion, loading, () -> layout));
+    return of(train, motion, Loading.of(train, motion), layout, Pace.FREE);
+  }
+
+  private static Study of(
+      Train train, Motion motion, Loading loading, FaceLayout layout, Pace pace) {
+    List<Finding> findings = Checks.of(new Subject(train, motion, loading, () -> layout), pace);
     return new Study(train, motion, loading, layout, findings);
   }
 

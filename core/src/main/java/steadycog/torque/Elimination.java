@@ -1,5 +1,7 @@
 package steadycog.torque;
 
+import java.util.stream.IntStream;
+
 /**
  * Linear equations in doubles, brought to reduced row echelon form with the largest pivot of each
  * column; for the many small systems of trying directions. Entries are tooth counts times
@@ -42,9 +44,10 @@ final class Elimination {
         for (int c = column; c <= unknowns; c++) {
           row[c] *= factor;
         }
+        int[] terms = terms(row, column);
         for (int r = 0; r < rows.length; r++) {
           if (r != rank && rows[r][column] != 0) {
-            subtract(rows[r], row, column);
+            subtract(rows[r], row, column, terms);
           }
         }
         rank++;
@@ -64,9 +67,14 @@ final class Elimination {
     return best;
   }
 
-  private void subtract(double[] target, double[] pivot, int column) {
+  /** Where a row has something: chains have two terms an equation, however long they are. */
+  private int[] terms(double[] row, int from) {
+    return IntStream.rangeClosed(from, unknowns).filter(c -> row[c] != 0).toArray();
+  }
+
+  private static void subtract(double[] target, double[] pivot, int column, int[] terms) {
     double factor = target[column];
-    for (int c = column; c <= unknowns; c++) {
+    for (int c : terms) {
       target[c] -= factor * pivot[c];
     }
     target[column] = 0;

@@ -2,7 +2,9 @@ package steadycog.torque;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.motion.LinearSystem;
@@ -151,9 +153,17 @@ public final class TorqueSolver {
     boolean all =
         external.stream().allMatch(Optional::isPresent)
             && multipliers.stream().allMatch(Optional::isPresent);
+    List<Map<Integer, Optional<BigFraction>>> acting = new ArrayList<>();
+    for (int r = 0; r < relations; r++) {
+      Map<Integer, Optional<BigFraction>> on = new HashMap<>();
+      for (Term term : forms.get(r)) {
+        on.put(term.body(), multipliers.get(r).map(f -> f.multiply(term.coefficient())));
+      }
+      acting.add(on);
+    }
     return new Torques(
         mechanism,
-        forms,
+        acting,
         all ? Torques.Status.DETERMINED : Torques.Status.INDETERMINATE,
         List.copyOf(external),
         List.copyOf(multipliers));

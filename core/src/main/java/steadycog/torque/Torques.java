@@ -1,12 +1,13 @@
 package steadycog.torque;
 
 import java.util.Collections;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.motion.Mechanism;
 import steadycog.motion.Relation;
-import steadycog.motion.Relation.Term;
 import steadycog.train.Join;
 import steadycog.train.MemberId;
 
@@ -15,7 +16,8 @@ import steadycog.train.MemberId;
  * a power, or in a unit of which the size is not rational, enter as the nearest double; all else is
  * exact.
  *
- * @param forms one a relation: by what its multiplier acts on bodies; without losses its terms
+ * @param acting one a relation: the torque that it puts on each body that it touches, by the body's
+ *     number; empty where that does not follow
  * @param status whether an equilibrium exists and is the only one
  * @param external one a body: the torque from outside; empty where it does not follow
  * @param multipliers one a relation: times a term's coefficient it is the torque of that relation
@@ -23,7 +25,7 @@ import steadycog.train.MemberId;
  */
 public record Torques(
     Mechanism mechanism,
-    List<List<Term>> forms,
+    List<Map<Integer, Optional<BigFraction>>> acting,
     Status status,
     List<Optional<BigFraction>> external,
     List<Optional<BigFraction>> multipliers) {
@@ -42,10 +44,16 @@ public record Torques(
   static Torques none(Mechanism mechanism, Status status) {
     return new Torques(
         mechanism,
-        mechanism.relations().stream().map(Relation::terms).toList(),
+        mechanism.relations().stream().map(Torques::unknown).toList(),
         status,
         Collections.nCopies(mechanism.bodies().size(), Optional.empty()),
         Collections.nCopies(mechanism.relations().size(), Optional.empty()));
+  }
+
+  private static Map<Integer, Optional<BigFraction>> unknown(Relation relation) {
+    Map<Integer, Optional<BigFraction>> none = new HashMap<>();
+    relation.terms().forEach(term -> none.put(term.body(), Optional.empty()));
+    return none;
   }
 
   /** The torque from outside on the member; zero on a free one. */
@@ -84,12 +92,7 @@ public record Torques(
 
   /** The torque that relation {@code index} puts on {@code body}; zero if it does not touch it. */
   public Optional<BigFraction> relationTorque(int index, int body) {
-    for (Term term : forms.get(index)) {
-      if (term.body() == body) {
-        return multipliers.get(index).map(f -> f.multiply(term.coefficient()));
-      }
-    }
-    return Optional.of(BigFraction.ZERO);
+    return acting.get(index).getOrDefault(body, Optional.of(BigFraction.ZERO));
   }
 
   private static Optional<BigFraction> plus(BigFraction sum, Optional<BigFraction> next) {

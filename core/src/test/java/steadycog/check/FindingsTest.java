@@ -47,6 +47,7 @@ class FindingsTest {
           "parallel 5 ~ 5",
           "parallel 20 ~ 170",
           "parallel 20 ~ 40 = 30\ndrive A\ntake B",
+          "parallel 20 = 40 ~ 30; drive A; take B",
           "parallel 20 ~ 41 = 30 ~ 30\ncoaxial A = D",
           "a: parallel 50 ~ 50\nb: parallel 12 ~ 12\nc: parallel 12 ~ 12\n"
               + "join a.A = b.A\njoin b.B = c.A\njoin a.B = c.B\n",
