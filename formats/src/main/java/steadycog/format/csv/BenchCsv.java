@@ -124,7 +124,8 @@ public final class BenchCsv {
 
   private static BigFraction number(CSVParser parser, CSVRecord row, int column)
       throws UnreadableException {
-    String cell = column < row.size() ? row.get(column).strip().replace('\u2212', '-') : "";
+    String cell =
+        column < row.size() ? Csv.plain(row.get(column).strip()).replace('\u2212', '-') : "";
     if (cell.isEmpty()) {
       return BigFraction.ZERO;
     }
@@ -166,7 +167,7 @@ public final class BenchCsv {
     if (column < 0 || column >= row.size()) {
       return "";
     }
-    String cell = row.get(column).strip();
+    String cell = Csv.plain(row.get(column).strip());
     return Exact.isNumber(cell) ? (cell + " " + heads.get(column).unit()).strip() : cell;
   }
 

@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.List;
 import java.util.Optional;
+import java.util.regex.Pattern;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 import steadycog.torque.Backwards;
@@ -17,12 +18,33 @@ final class Csv {
     CSVFormat format = CSVFormat.RFC4180.builder().setHeader(titles.toArray(String[]::new)).get();
     try (CSVPrinter printer = new CSVPrinter(text, format)) {
       for (List<String> line : lines) {
-        printer.printRecord(line);
+        printer.printRecord(line.stream().map(Csv::harmless).toList());
       }
     } catch (IOException impossible) {
       throw new UncheckedIOException("writing to memory", impossible);
     }
     return text.toString();
+  }
+
+  /** Numbers, also exact ones, stay as they are however they begin. */
+  private static final Pattern NUMBER =
+      Pattern.compile("[+-]?\\d+(\\.\\d+)?([eE][+-]?\\d+)?(/\\d+)?");
+
+  private static final String MARK = "'";
+
+  /** What a spreadsheet would take for a formula, or what {@link #harmless} made of such a text. */
+  private static final Pattern FORMULA = Pattern.compile(MARK + "*[=+\\-@\t\r].*", Pattern.DOTALL);
+
+  /** A text that no spreadsheet works out: marked as text where it would begin a formula. */
+  static String harmless(String cell) {
+    boolean formula = FORMULA.matcher(cell).matches() && !NUMBER.matcher(cell).matches();
+    return formula ? MARK + cell : cell;
+  }
+
+  /** The text that {@link #harmless} was given. */
+  static String plain(String cell) {
+    boolean marked = cell.startsWith(MARK) && FORMULA.matcher(cell).matches();
+    return marked ? cell.substring(MARK.length()) : cell;
   }
 
   /** Empty where it is not known; adding zero turns a negative zero into a plain one. */

@@ -3,17 +3,13 @@ package steadycog.format.file;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.ByteBuffer;
-import java.nio.channels.FileChannel;
 import java.nio.charset.CharacterCodingException;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.AtomicMoveNotSupportedException;
+import java.nio.file.FileSystemException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
-import java.nio.file.StandardOpenOption;
 import java.util.List;
 import java.util.Locale;
-import java.util.UUID;
 import steadycog.format.json.JobJson;
 import steadycog.format.json.UnreadableException;
 import steadycog.job.Job;
@@ -99,41 +95,48 @@ public final class JobFiles {
    * @throws IOException if the disk refuses; what stood in the file before stands there still
    */
   public static void save(Job job, int sheet, Path file) throws IOException {
-    write(file, isCard(file) ? job.sheets().get(sheet).text() : JobJson.write(job));
+    byte[] contents = text(job, sheet, file).getBytes(StandardCharsets.UTF_8);
+    if (contents.length > MOST_BYTES) {
+      throw new FileSystemException(
+          file.toString(),
+          null,
+          "it would be larger than " + MOST_BYTES / (1024 * 1024) + " MB and could not be opened");
+    }
+    write(file, contents);
   }
 
-  /** Replaces the file's contents in one step: written beside it, flushed to disk, then moved. */
+  /** What {@link #save} writes. */
+  public static String text(Job job, int sheet, Path file) {
+    return isCard(file) ? job.sheets().get(sheet).text() : JobJson.write(job);
+  }
+
+  /**
+   * Replaces the file's contents in one step. A file that is there keeps its rights; what links
+   * lead to is written, not the links.
+   *
+   * @throws IOException if the disk refuses, or {@code file} is a folder; what stood in the file
+   *     before stands there still. {@link Trouble#words} says it to a person
+   */
   public static void write(Path file, String text) throws IOException {
     write(file, text.getBytes(StandardCharsets.UTF_8));
   }
 
   /** The same for a file that is no text. */
   public static void write(Path file, byte[] contents) throws IOException {
-    Path target = Files.exists(file) ? file.toRealPath() : file.toAbsolutePath();
-    Path folder = target.getParent();
-    // Made as any file is, not as a temporary one, so that others may read what is shared.
-    Path beside = folder.resolve("." + target.getFileName() + "." + UUID.randomUUID() + ".part");
-    try {
-      try (FileChannel channel =
-          FileChannel.open(beside, StandardOpenOption.CREATE_NEW, StandardOpenOption.WRITE)) {
-        ByteBuffer bytes = ByteBuffer.wrap(contents);
-        while (bytes.hasRemaining()) {
-          channel.write(bytes);
-        }
-        channel.force(true);
-      }
-      move(beside, target);
-    } finally {
-      Files.deleteIfExists(beside);
-    }
+    Saving.write(file, contents, false);
   }
 
-  private static void move(Path from, Path to) throws IOException {
-    try {
-      Files.move(from, to, StandardCopyOption.ATOMIC_MOVE, StandardCopyOption.REPLACE_EXISTING);
-    } catch (AtomicMoveNotSupportedException plainly) {
-      Files.move(from, to, StandardCopyOption.REPLACE_EXISTING);
-    }
+  /** The same for a file that only its owner may read. */
+  public static void writePrivately(Path file, String text) throws IOException {
+    Saving.write(file, text.getBytes(StandardCharsets.UTF_8), true);
+  }
+
+  /**
+   * Takes away what saves that were killed have left in {@code folder}; what is being written now
+   * is left alone.
+   */
+  public static void tidy(Path folder) throws IOException {
+    Saving.tidy(folder);
   }
 
   /** The file's name without its ending: {@code winch} for {@code winch.cog.json}. */

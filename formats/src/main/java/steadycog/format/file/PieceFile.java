@@ -17,6 +17,7 @@ import steadycog.format.solid.ThreeMf;
 import steadycog.format.svg.Svg;
 import steadycog.piece.Arrangement;
 import steadycog.piece.Piece;
+import steadycog.piece.UnmakeableException;
 
 /** Files that go to the cutter, the printer or CAD. */
 public enum PieceFile {
@@ -69,6 +70,7 @@ public enum PieceFile {
    * @param chord how far straight pieces may leave circles, mm
    * @param progress told the share that is done, 0 to 1
    * @throws CancellationException as soon as {@code cancelled} says so
+   * @throws UnmakeableException where one of the pieces cannot be made
    */
   public byte[] write(
       List<Piece> pieces,
@@ -76,7 +78,9 @@ public enum PieceFile {
       double chord,
       String title,
       BooleanSupplier cancelled,
-      DoubleConsumer progress) {
+      DoubleConsumer progress)
+      throws UnmakeableException {
+    UnmakeableException.check(pieces, chord);
     Arrangement laid =
         together && !solid ? Arrangement.together(pieces) : Arrangement.apart(pieces);
     return switch (this) {

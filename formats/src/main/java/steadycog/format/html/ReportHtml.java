@@ -12,6 +12,7 @@ import steadycog.bench.Chart.Point;
 import steadycog.bench.Chart.Series;
 import steadycog.bench.Chart.Style;
 import steadycog.number.Figures;
+import steadycog.number.Printable;
 import steadycog.piece.Region;
 import steadycog.report.Block;
 import steadycog.report.Report;
@@ -244,14 +245,14 @@ public final class ReportHtml {
 
   private static String escaped(String text) {
     StringBuilder safe = new StringBuilder();
-    for (char c : text.toCharArray()) {
+    for (char c : Printable.of(text).toCharArray()) {
       switch (c) {
         case '&' -> safe.append("&amp;");
         case '<' -> safe.append("&lt;");
         case '>' -> safe.append("&gt;");
         case '"' -> safe.append("&quot;");
         case '\'' -> safe.append("&#39;");
-        default -> safe.append(c < ' ' && c != '\n' && c != '\t' ? ' ' : c);
+        default -> safe.append(c);
       }
     }
     return safe.toString();

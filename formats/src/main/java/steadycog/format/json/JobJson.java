@@ -25,7 +25,9 @@ public final class JobJson {
   public static final int VERSION = 7;
 
   private static final int DEEPEST = 12;
-  private static final int LONGEST_STRING = 1 << 20;
+
+  /** As much as the largest file: what can be written can be read. */
+  private static final int LONGEST_STRING = 1 << 24;
 
   static final JsonMapper MAPPER =
       new JsonMapper(

@@ -19,6 +19,7 @@ import steadycog.bench.Chart;
 import steadycog.bench.Chart.Series;
 import steadycog.bench.Chart.Style;
 import steadycog.number.Figures;
+import steadycog.number.Printable;
 import steadycog.piece.Region;
 import steadycog.shape.Outline;
 
@@ -253,7 +254,7 @@ final class Paper implements AutoCloseable {
     page.setFont(fonts.get(face), size);
     page.setNonStrokingColor(colour[0], colour[1], colour[2]);
     page.newLineAtOffset(x, base);
-    page.showText(known(text, face));
+    page.showText(known(Printable.of(text), face));
     page.endText();
   }
 

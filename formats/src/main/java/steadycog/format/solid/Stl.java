@@ -4,6 +4,7 @@ import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
 import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
+import steadycog.number.Printable;
 import steadycog.piece.Solid;
 
 /** Writes solids as binary STL, in mm: 80 bytes of title, then fifty bytes a triangle. */
@@ -19,7 +20,7 @@ public final class Stl {
         ByteBuffer.allocate(TITLE + Integer.BYTES + solids.triangles() * TRIANGLE)
             .order(ByteOrder.LITTLE_ENDIAN);
     // The word solid at the beginning would make readers take it for text.
-    byte[] words = ("Steady Cog, mm: " + title).getBytes(StandardCharsets.US_ASCII);
+    byte[] words = ("Steady Cog, mm: " + Printable.of(title)).getBytes(StandardCharsets.US_ASCII);
     out.put(Arrays.copyOf(words, TITLE));
     out.putInt(solids.triangles());
     for (Solids.Standing one : solids.all()) {

@@ -14,6 +14,7 @@ import java.util.zip.ZipOutputStream;
 import javax.xml.stream.XMLOutputFactory;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamWriter;
+import steadycog.number.Printable;
 import steadycog.piece.Piece;
 import steadycog.piece.Solid;
 
@@ -78,7 +79,7 @@ public final class ThreeMf {
     xml.writeAttribute("xml:lang", "en");
     xml.writeStartElement("metadata");
     xml.writeAttribute("name", "Title");
-    xml.writeCharacters(title);
+    xml.writeCharacters(Printable.of(title));
     xml.writeEndElement();
     Map<Piece, Integer> ids = new LinkedHashMap<>();
     xml.writeStartElement("resources");
@@ -122,7 +123,7 @@ public final class ThreeMf {
     xml.writeStartElement("object");
     xml.writeAttribute("id", Integer.toString(id));
     xml.writeAttribute("type", "model");
-    xml.writeAttribute("name", one.laid().piece().title());
+    xml.writeAttribute("name", Printable.of(one.laid().piece().title()));
     xml.writeStartElement("mesh");
     xml.writeStartElement("vertices");
     for (int k = 0; k < solid.points().length; k += 3) {

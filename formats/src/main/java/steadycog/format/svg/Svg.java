@@ -6,6 +6,7 @@ import java.util.Locale;
 import javax.xml.stream.XMLOutputFactory;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamWriter;
+import steadycog.number.Printable;
 import steadycog.piece.Arrangement;
 import steadycog.piece.Arrangement.Laid;
 import steadycog.piece.Region;
@@ -76,7 +77,7 @@ public final class Svg {
   private static void text(XMLStreamWriter xml, String element, String text)
       throws XMLStreamException {
     xml.writeStartElement(element);
-    xml.writeCharacters(text);
+    xml.writeCharacters(Printable.of(text));
     xml.writeEndElement();
   }
 

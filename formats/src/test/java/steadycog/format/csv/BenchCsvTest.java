@@ -9,6 +9,7 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import steadycog.bench.BenchTest;
 import steadycog.bench.Build;
 import steadycog.bench.LoadStep;
@@ -52,6 +53,16 @@ class BenchCsvTest {
       }
     }
     assertTrue(tests >= 5);
+  }
+
+  @ParameterizedTest
+  @ValueSource(strings = {"=1+1", "'=1", "''-x", "'plain", "-5 mm off", "plain"})
+  void aTextThatLooksLikeAFormulaComesBackAsItWas(String where) throws Exception {
+    Build build = builds().getFirst();
+    LoadTest test = (LoadTest) build.tests().getLast();
+    LoadTest marked = test.with(List.of(test.steps().getFirst().at(where)));
+    String text = BenchCsv.write(build.train(marked), marked);
+    assertEquals(marked, BenchCsv.read(text, test.with(List.of())), text);
   }
 
   @Test

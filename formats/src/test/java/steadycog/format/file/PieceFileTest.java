@@ -39,6 +39,7 @@ import steadycog.piece.Arrangement;
 import steadycog.piece.Coupon;
 import steadycog.piece.Piece;
 import steadycog.piece.Slab;
+import steadycog.piece.UnmakeableException;
 import steadycog.report.Report;
 import steadycog.report.Section;
 import steadycog.report.Units;
@@ -65,7 +66,11 @@ class PieceFileTest {
   }
 
   private static byte[] file(PieceFile kind, List<Piece> pieces, boolean together) {
-    return kind.write(pieces, together, CHORD, "Focuser", () -> false, done -> {});
+    try {
+      return kind.write(pieces, together, CHORD, "Focuser", () -> false, done -> {});
+    } catch (UnmakeableException useless) {
+      throw new AssertionError(useless);
+    }
   }
 
   /** Another program's reader finds the page at its true size, and draws it. */
