@@ -34,6 +34,7 @@ import steadycog.format.csv.BenchCsv;
 import steadycog.format.csv.Columns;
 import steadycog.format.csv.RecordingCsv;
 import steadycog.format.file.JobFiles;
+import steadycog.format.file.Trouble;
 import steadycog.format.json.BenchResultJson;
 import steadycog.format.json.UnreadableException;
 import steadycog.job.Job;
@@ -181,7 +182,7 @@ final class BenchCommand implements Callable<Integer> {
     } catch (NoSuchFileException missing) {
       return input.refuse(file + ":1:1: no such file");
     } catch (IOException broken) {
-      return input.refuse(file + ":1:1: cannot be read: " + broken.getMessage());
+      return input.refuse(file + ":1:1: cannot be read: " + Trouble.words(broken));
     }
   }
 
@@ -269,7 +270,7 @@ final class BenchCommand implements Callable<Integer> {
       try {
         JobFiles.write(record.get(), BenchCsv.readings(made, run.readings()));
       } catch (IOException failed) {
-        return input.refuse(record.get() + ":1:1: cannot be written: " + failed.getMessage());
+        return input.refuse(record.get() + ":1:1: cannot be written: " + Trouble.words(failed));
       }
     }
     input.print(

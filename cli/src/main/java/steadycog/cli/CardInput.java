@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.io.PrintWriter;
 import java.nio.file.AccessDeniedException;
 import java.nio.file.Files;
+import java.nio.file.InvalidPathException;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.util.List;
@@ -14,6 +15,7 @@ import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 import steadycog.format.file.JobFiles;
+import steadycog.format.file.Trouble;
 import steadycog.format.json.UnreadableException;
 import steadycog.job.Job;
 import steadycog.job.Sheet;
@@ -50,7 +52,9 @@ final class CardInput {
     } catch (AccessDeniedException denied) {
       return refuse(file + ":1:1: may not be read");
     } catch (IOException broken) {
-      return refuse(file + ":1:1: cannot be read: " + broken.getMessage());
+      return refuse(file + ":1:1: cannot be read: " + Trouble.words(broken));
+    } catch (InvalidPathException noPath) {
+      return refuse(file + ":1:1: is no name of a file: " + noPath.getReason());
     }
   }
 
@@ -93,6 +97,13 @@ final class CardInput {
     }
   }
 
+  /** Says something about what was done all the same, in one line. */
+  void remark(String words) {
+    PrintWriter err = spec.commandLine().getErr();
+    err.println(words);
+    err.flush();
+  }
+
   /** Prints a result. */
   void print(String text) {
     PrintWriter out = spec.commandLine().getOut();
@@ -102,9 +113,7 @@ final class CardInput {
 
   /** Says in one line, with its place, why the input cannot be used. */
   int refuse(String reason) {
-    PrintWriter err = spec.commandLine().getErr();
-    err.println(reason.lines().findFirst().orElse(reason));
-    err.flush();
+    remark(reason.lines().findFirst().orElse(reason));
     return Exit.NOT_READ;
   }
 

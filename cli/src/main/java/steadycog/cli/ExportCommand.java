@@ -17,6 +17,7 @@ import picocli.CommandLine.Spec;
 import steadycog.format.csv.StudyCsv;
 import steadycog.format.file.JobFiles;
 import steadycog.format.file.PieceFile;
+import steadycog.format.file.Trouble;
 import steadycog.format.html.ReportHtml;
 import steadycog.format.pdf.ReportPdf;
 import steadycog.job.Job;
@@ -25,9 +26,11 @@ import steadycog.number.Unit;
 import steadycog.piece.Coupon;
 import steadycog.piece.Piece;
 import steadycog.piece.Pieces;
+import steadycog.piece.UnmakeableException;
 import steadycog.report.Report;
 import steadycog.report.Section;
 import steadycog.report.Units;
+import steadycog.study.NamedStudy;
 import steadycog.study.Study;
 
 /** {@code export}: a job or card written in another format, by the ending. */
@@ -89,7 +92,25 @@ final class ExportCommand implements Callable<Integer> {
 
   @Override
   public Integer call() {
-    return input.with(this::write);
+    return input.with(
+        job -> {
+          int code = write(job);
+          return code == Exit.DONE ? judged(job) : code;
+        });
+  }
+
+  /** What has been written may be of no use: whoever reads only the exit code is told as well. */
+  private int judged(Job job) {
+    List<NamedStudy> bad = CardInput.studies(job).stream().filter(NamedStudy::hasErrors).toList();
+    for (NamedStudy train : bad) {
+      input.remark(
+          target
+              + ": written, but "
+              + (job.sheets().size() == 1 ? "the train" : train.name())
+              + " has errors: "
+              + String.join(", ", train.errorCodes()));
+    }
+    return bad.isEmpty() ? Exit.DONE : Exit.DONE_WITH_ERRORS;
   }
 
   private int write(Job job) {
@@ -115,7 +136,9 @@ final class ExportCommand implements Callable<Integer> {
       }
       return Exit.DONE;
     } catch (IOException failed) {
-      return refuse("cannot be written: " + failed.getMessage());
+      return refuse("cannot be written: " + Trouble.words(failed));
+    } catch (UnmakeableException useless) {
+      return refuse("not written: " + useless.getMessage());
     }
   }
 
@@ -143,7 +166,7 @@ final class ExportCommand implements Callable<Integer> {
     return Exit.DONE;
   }
 
-  private int pieces(Sheet sheet, PieceFile kind) throws IOException {
+  private int pieces(Sheet sheet, PieceFile kind) throws IOException, UnmakeableException {
     if (!(chord >= Pieces.FINEST_CHORD && chord <= Pieces.COARSEST_CHORD)) {
       return refuse(
           "--chord "
@@ -166,6 +189,7 @@ final class ExportCommand implements Callable<Integer> {
               : "nothing of this train is cut here: " + String.join("; ", pieces.left()));
     }
     boolean together = !apart && !coupon;
+    UnmakeableException.check(chosen, chord);
     if (!each) {
       write(target, kind, chosen, together, sheet.name());
       return Exit.DONE;
@@ -189,7 +213,7 @@ final class ExportCommand implements Callable<Integer> {
   }
 
   private void write(Path file, PieceFile kind, List<Piece> pieces, boolean together, String title)
-      throws IOException {
+      throws IOException, UnmakeableException {
     JobFiles.write(file, kind.write(pieces, together, chord, title, () -> false, done -> {}));
   }
 

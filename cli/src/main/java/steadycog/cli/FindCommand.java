@@ -15,6 +15,7 @@ import picocli.CommandLine.Option;
 import picocli.CommandLine.Spec;
 import steadycog.format.csv.FoundCsv;
 import steadycog.format.file.JobFiles;
+import steadycog.format.file.Trouble;
 import steadycog.format.json.FoundJson;
 import steadycog.format.json.UnreadableException;
 import steadycog.job.Job;
@@ -191,7 +192,7 @@ final class FindCommand implements Callable<Integer> {
     } catch (UnreadableException unreadable) {
       return refuse(unreadable.at(source.equals("-") ? "<stdin>" : source));
     } catch (IOException broken) {
-      return refuse(source + ":1:1: cannot be read: " + broken.getMessage());
+      return refuse(source + ":1:1: cannot be read: " + Trouble.words(broken));
     }
   }
 

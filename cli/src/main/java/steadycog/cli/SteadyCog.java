@@ -1,5 +1,10 @@
 package steadycog.cli;
 
+import java.io.FileOutputStream;
+import java.io.IOException;
+import java.io.PrintStream;
+import java.io.PrintWriter;
+import java.nio.charset.Charset;
 import java.nio.file.Path;
 import java.util.Optional;
 import java.util.concurrent.Callable;
@@ -8,6 +13,7 @@ import picocli.CommandLine;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Parameters;
+import picocli.CommandLine.ParseResult;
 import picocli.CommandLine.Spec;
 
 /** The program's one entry: {@code steady-cog COMMAND …}, or the window without a command. */
@@ -36,18 +42,57 @@ import picocli.CommandLine.Spec;
       BenchCommand.class
     })
 public final class SteadyCog implements Callable<Integer> {
+  /**
+   * Names the file on which the launching script reads what the program has to say; exit codes are
+   * then marked, so that they cannot be taken for those of a Java that did not start.
+   */
+  private static final String LAUNCHER = "steadycog.launcher";
+
+  private static final int MARKED = 64;
+
   @Spec CommandSpec spec;
 
   private SteadyCog() {}
 
   public static void main(String[] args) {
-    System.exit(commandLine().execute(args));
+    String launcher = System.getProperty(LAUNCHER, "");
+    if (!launcher.isEmpty()) {
+      System.setErr(error(launcher));
+    }
+    int code = commandLine().execute(args);
+    System.exit(launcher.isEmpty() ? code : MARKED + code);
+  }
+
+  /** Added to, since it may be a file that holds what others have said. */
+  private static PrintStream error(String file) {
+    try {
+      return new PrintStream(new FileOutputStream(file, true), true, Charset.defaultCharset());
+    } catch (IOException none) {
+      return System.err;
+    }
   }
 
   static CommandLine commandLine() {
-    return new CommandLine(new SteadyCog())
+    CommandLine command = new CommandLine(new SteadyCog());
+    return command
+        .setOut(new PrintWriter(new SafeWriter(command.getOut())))
+        .setErr(new PrintWriter(new SafeWriter(command.getErr()), true))
+        .setColorScheme(CommandLine.Help.defaultColorScheme(CommandLine.Help.Ansi.OFF))
         .setCaseInsensitiveEnumValuesAllowed(true)
+        .setExecutionExceptionHandler(SteadyCog::excuse)
         .setExitCodeExceptionMapper(crash -> Exit.NOT_READ);
+  }
+
+  /** A fault of the program in one line: a trace would help nobody who reads it. */
+  private static int excuse(Exception fault, CommandLine command, ParseResult result) {
+    String message = fault.getMessage();
+    command
+        .getErr()
+        .println(
+            "steady-cog: a fault in the program, not in the card: "
+                + fault.getClass().getSimpleName()
+                + (message == null ? "" : ": " + message.lines().findFirst().orElse("")));
+    return Exit.NOT_READ;
   }
 
   @Override
