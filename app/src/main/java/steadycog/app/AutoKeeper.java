@@ -3,15 +3,17 @@ package steadycog.app;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.Optional;
-import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.ScheduledThreadPoolExecutor;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.Consumer;
-import javafx.animation.PauseTransition;
 import javafx.application.Platform;
-import javafx.util.Duration;
 import steadycog.app.desk.Desk;
 import steadycog.app.desk.Page;
 import steadycog.app.memory.Recovery;
+import steadycog.format.file.Stamp;
+import steadycog.format.file.Trouble;
 import steadycog.job.Job;
 
 /**
@@ -19,63 +21,123 @@ import steadycog.job.Job;
  * interface's thread.
  */
 final class AutoKeeper {
-  private static final Duration AFTER = Duration.millis(600);
+  /** However long somebody types or drags on, what is older than this is in the copy. */
+  private static final long AFTER_MS = 600;
 
   private final Desk desk;
   private final Recovery recovery;
   private final Consumer<String> notify;
-  private final PauseTransition pause = new PauseTransition(AFTER);
-  private final ExecutorService writer =
-      Executors.newSingleThreadExecutor(Thread.ofPlatform().daemon().name("keeper").factory());
+
+  /** Its clock is its own: a picture that takes long to draw puts nothing off. */
+  private final ScheduledThreadPoolExecutor writer =
+      new ScheduledThreadPoolExecutor(1, Thread.ofPlatform().daemon().name("keeper").factory());
+
+  /** What is still to be written; none where all is. */
+  private final AtomicReference<Kept> waiting = new AtomicReference<>();
+
   private boolean complained;
 
   AutoKeeper(Desk desk, Recovery recovery, Consumer<String> notify) {
     this.desk = desk;
     this.recovery = recovery;
     this.notify = notify;
-    pause.setOnFinished(e -> keep());
+    writer.setExecuteExistingDelayedTasksAfterShutdownPolicy(false);
     desk.pageProperty().addListener((o, old, now) -> keepSoon(old, now));
-    desk.fileProperty().addListener(o -> pause.playFromStart());
+    desk.fileProperty().addListener(o -> keepSoon());
   }
 
-  /** What was logged on the bench is kept at once; what is typed once typing pauses. */
+  /** What was logged on the bench is kept at once; what is typed a moment later. */
   private void keepSoon(Page old, Page now) {
     if (now.sheet().book().equals(old.sheet().book())) {
-      pause.playFromStart();
+      keepSoon();
     } else {
-      pause.stop();
       keep();
     }
   }
 
-  /** Writes what stands on the desk now, or drops the copy where nothing is unsaved. */
-  void keep() {
-    boolean unsaved = desk.isUnsaved();
-    Job job = desk.job();
-    Optional<Path> file = desk.fileProperty().get();
-    writer.execute(() -> write(unsaved, job, file));
+  /** Not put off by what follows, or a long drag would never be kept. */
+  private void keepSoon() {
+    if (waiting.getAndSet(now()) == null) {
+      writer.schedule(this::writeWaiting, AFTER_MS, TimeUnit.MILLISECONDS);
+    }
   }
 
-  private void write(boolean unsaved, Job job, Optional<Path> file) {
+  /** What is to be written of the desk as it stands. */
+  private record Kept(boolean unsaved, Job job, Optional<Path> file, Stamp stamp) {}
+
+  private Kept now() {
+    return new Kept(desk.isUnsaved(), desk.job(), desk.fileProperty().get(), desk.stamp());
+  }
+
+  /** Writes what stands on the desk now, or drops the copy where nothing is unsaved. */
+  void keep() {
+    waiting.set(now());
+    writer.execute(this::writeWaiting);
+  }
+
+  private void writeWaiting() {
+    Kept kept = waiting.getAndSet(null);
+    if (kept == null) {
+      return;
+    }
     try {
-      if (unsaved) {
-        recovery.keep(job, file);
-      } else {
-        recovery.drop();
-      }
+      write(kept);
     } catch (IOException failed) {
-      if (!complained) {
-        complained = true;
-        String reason = failed.getMessage();
-        Platform.runLater(
-            () -> notify.accept("Unsaved work cannot be kept safe (" + reason + "): save often."));
-      }
+      complain(failed);
+    } catch (RuntimeException fault) {
+      // The executor would keep it to itself.
+      Platform.runLater(
+          () -> {
+            throw fault;
+          });
+    }
+  }
+
+  /**
+   * Writes what stands on the desk and waits until it is on the disk: before anything is let go
+   * that holds the same work.
+   *
+   * @throws IOException if it cannot be kept
+   */
+  void keepAtOnce() throws IOException {
+    waiting.set(null);
+    Kept kept = now();
+    try {
+      writer
+          .submit(
+              () -> {
+                write(kept);
+                return true;
+              })
+          .get();
+    } catch (ExecutionException failed) {
+      throw failed.getCause() instanceof IOException io ? io : new IOException(failed.getCause());
+    } catch (InterruptedException stopped) {
+      Thread.currentThread().interrupt();
+      throw new IOException("interrupted", stopped);
+    }
+  }
+
+  private void write(Kept kept) throws IOException {
+    if (kept.unsaved) {
+      recovery.keep(kept.job, kept.file, kept.stamp);
+    } else {
+      recovery.drop();
+    }
+  }
+
+  private void complain(IOException failed) {
+    if (!complained) {
+      complained = true;
+      String reason = Trouble.words(failed);
+      Platform.runLater(
+          () -> notify.accept("Unsaved work cannot be kept safe (" + reason + "): save often."));
     }
   }
 
   /** The window closes with everything saved or given up knowingly: nothing is left to recover. */
   void giveUp() {
-    pause.stop();
+    waiting.set(null);
     writer.execute(
         () -> {
           try {
@@ -88,7 +150,12 @@ final class AutoKeeper {
 
   /** The window is gone: waits for what is being written and writes nothing more. */
   void end() {
-    pause.stop();
+    waiting.set(null);
     writer.close();
+    try {
+      recovery.close();
+    } catch (IOException left) {
+      // Locks end with the process in any case.
+    }
   }
 }

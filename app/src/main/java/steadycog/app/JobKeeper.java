@@ -1,8 +1,7 @@
 package steadycog.app;
 
 import java.io.IOException;
-import java.nio.file.AccessDeniedException;
-import java.nio.file.NoSuchFileException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
@@ -11,7 +10,10 @@ import steadycog.app.Question.Answer;
 import steadycog.app.desk.Desk;
 import steadycog.app.memory.RecentFiles;
 import steadycog.format.file.JobFiles;
+import steadycog.format.file.Trouble;
 import steadycog.format.json.UnreadableException;
+import steadycog.job.Job;
+import steadycog.job.JobDifference;
 
 /** Opens, saves and closes jobs, and asks before anything would be lost. */
 final class JobKeeper {
@@ -20,6 +22,12 @@ final class JobKeeper {
   private final Consumer<Question> ask;
   private final Consumer<String> notify;
   private final RecentFiles recent;
+  private Safety safety = () -> {};
+
+  /** Brings unsaved work into safety before its file is touched. */
+  interface Safety {
+    void secure() throws IOException;
+  }
 
   /**
    * A keeper of the desk's job.
@@ -38,6 +46,11 @@ final class JobKeeper {
     this.dialogs = dialogs;
     this.ask = ask;
     this.notify = notify;
+  }
+
+  /** Lets {@code first} be done before any file is written. */
+  void beforeSaving(Safety first) {
+    safety = first;
   }
 
   /** What the job is called: its title, else its file, else a word. */
@@ -66,11 +79,26 @@ final class JobKeeper {
       desk.open(file);
       notify.accept("");
       remember(file);
+      tidy(file);
     } catch (UnreadableException unreadable) {
       notify.accept(unreadable.at(file.getFileName().toString()) + ". The open job is unchanged.");
     } catch (IOException failed) {
-      notify.accept(file + ": " + reason(failed) + ". The open job is unchanged.");
+      notify.accept(file + ": " + Trouble.words(failed) + ". The open job is unchanged.");
     }
+  }
+
+  /** Takes away what a save that was killed has left beside {@code file}. */
+  private static void tidy(Path file) {
+    try {
+      JobFiles.tidy(file.toAbsolutePath().getParent());
+    } catch (IOException kept) {
+      // Nobody misses what stays there.
+    }
+  }
+
+  /** The same for all files that were worked on lately, at the start. */
+  void tidyRecent() {
+    recent.all().forEach(JobKeeper::tidy);
   }
 
   /** Opens a file that was dropped on the window or chosen from the recent ones. */
@@ -86,7 +114,7 @@ final class JobKeeper {
     try {
       recent.add(file);
     } catch (IOException failed) {
-      notify.accept("The list of recent files cannot be kept: " + reason(failed));
+      notify.accept("The list of recent files cannot be kept: " + Trouble.words(failed));
     }
   }
 
@@ -132,20 +160,73 @@ final class JobKeeper {
       return;
     }
     try {
+      if (desk.writtenByOthers(file)) {
+        askAboutOthers(file, next);
+      } else {
+        save(file, next);
+      }
+    } catch (IOException failed) {
+      notSaved(file, failed);
+    }
+  }
+
+  private void save(Path file, Runnable next) {
+    try {
+      safety.secure();
+    } catch (IOException unkept) {
+      // Saving is what is asked for; without a copy it is only less safe for a moment.
+      notify.accept("Unsaved work cannot be kept safe (" + Trouble.words(unkept) + ").");
+    }
+    try {
       desk.save(file);
       notify.accept("");
       remember(file);
       next.run();
     } catch (IOException failed) {
-      notify.accept(file + ": not saved, " + reason(failed) + ". Save it elsewhere.");
+      notSaved(file, failed);
     }
   }
 
-  private static String reason(IOException failed) {
-    return switch (failed) {
-      case NoSuchFileException missing -> "no such file or folder";
-      case AccessDeniedException denied -> "access is denied";
-      default -> failed.getMessage() == null ? failed.toString() : failed.getMessage();
-    };
+  private void notSaved(Path file, IOException failed) {
+    notify.accept(file + ": not saved, " + Trouble.words(failed) + ". Save it elsewhere.");
+  }
+
+  /** Somebody else has written the file since it was opened here: nobody's work is lost. */
+  private void askAboutOthers(Path file, Runnable next) {
+    Path beside = freeName(file);
+    ask.accept(
+        new Question(
+            file.getFileName() + " has been changed by someone else",
+            "Another program or window wrote it after it was opened here. What stands only here (+)"
+                + " and only in the file (\u2212):",
+            differences(file),
+            List.of(
+                new Answer("Keep both: save as " + beside.getFileName(), () -> save(beside, next)),
+                new Answer("Write over theirs", () -> save(file, next)),
+                new Answer("Cancel", () -> {}))));
+  }
+
+  private List<String> differences(Path file) {
+    try {
+      Job theirs = JobFiles.open(file);
+      List<String> found = JobDifference.of(desk.job(), theirs);
+      return found.isEmpty() ? List.of("Nothing: it says the same.") : found;
+    } catch (UnreadableException noJob) {
+      return List.of("The file is no job any more: " + noJob.at(file.getFileName().toString()));
+    } catch (IOException failed) {
+      return List.of("The file cannot be read: " + Trouble.words(failed));
+    }
+  }
+
+  /** {@code winch (2).cog.json} beside {@code winch.cog.json}. */
+  private static Path freeName(Path file) {
+    String whole = file.getFileName().toString();
+    String plain = JobFiles.plainName(whole);
+    String ending = whole.substring(plain.length());
+    int number = 2;
+    while (Files.exists(file.resolveSibling(plain + " (" + number + ")" + ending))) {
+      number++;
+    }
+    return file.resolveSibling(plain + " (" + number + ")" + ending);
   }
 }

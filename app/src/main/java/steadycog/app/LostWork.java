@@ -9,6 +9,7 @@ import steadycog.app.Question.Answer;
 import steadycog.app.desk.Desk;
 import steadycog.app.memory.Recovery;
 import steadycog.app.memory.Recovery.Lost;
+import steadycog.format.file.Trouble;
 
 /**
  * Offers work that an earlier run left unsaved, one piece after the other, without stopping
@@ -19,17 +20,21 @@ final class LostWork {
       DateTimeFormatter.ofPattern("d MMMM, HH:mm", Locale.ENGLISH).withZone(ZoneId.systemDefault());
 
   private final Recovery recovery;
+  private final AutoKeeper auto;
   private final MainWindow window;
   private final Desk desk;
 
-  LostWork(Recovery recovery, MainWindow window, Desk desk) {
+  LostWork(Recovery recovery, AutoKeeper auto, MainWindow window, Desk desk) {
     this.recovery = recovery;
+    this.auto = auto;
     this.window = window;
     this.desk = desk;
   }
 
+  /** Offers all of {@code lost}, the first at once, each until it has been answered. */
   void offer(List<Lost> lost) {
     if (lost.isEmpty()) {
+      window.offer("", List.of());
       return;
     }
     Lost first = lost.getFirst();
@@ -43,32 +48,39 @@ final class LostWork {
             + name
             + " was not saved when the program ended ("
             + WHEN.format(first.when().toInstant())
-            + ").",
+            + ")."
+            + (rest.isEmpty() ? "" : " " + rest.size() + " more to decide on."),
         List.of(
-            new Answer("Bring it back", () -> bringBack(first)),
-            new Answer(
-                "Drop it",
-                () -> {
-                  drop(first);
-                  offer(rest);
-                })));
+            new Answer("Bring it back", () -> bringBack(first, rest)),
+            new Answer("Drop it", () -> drop(first, rest))));
   }
 
-  private void bringBack(Lost lost) {
+  /** The old copy goes only once the new one is on the disk. */
+  private void bringBack(Lost lost, List<Lost> rest) {
     window
         .keeper()
         .unlessUnsaved(
             () -> {
-              desk.recover(lost.job(), lost.file());
-              drop(lost);
+              desk.recover(lost.job(), lost.file(), lost.stamp());
+              try {
+                auto.keepAtOnce();
+                drop(lost, rest);
+              } catch (IOException failed) {
+                window.tell(
+                    "It is back, and its old copy stays: it cannot be kept anew ("
+                        + Trouble.words(failed)
+                        + "). Save it.");
+                offer(rest);
+              }
             });
   }
 
-  private void drop(Lost lost) {
+  private void drop(Lost lost, List<Lost> rest) {
     try {
       recovery.drop(lost);
     } catch (IOException failed) {
-      window.tell("The copy cannot be removed: " + failed.getMessage());
+      window.tell("The copy cannot be removed: " + Trouble.words(failed));
     }
+    offer(rest);
   }
 }

@@ -5,6 +5,7 @@ import java.util.List;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.TextArea;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
@@ -18,7 +19,16 @@ final class Question extends StackPane {
   /** A possible answer and what it does. */
   record Answer(String words, Runnable action) {}
 
+  private static final double WIDTH = 460;
+  private static final double WIDE = 620;
+  private static final int MOST_ROWS = 12;
+
   Question(String ask, String explanation, List<Answer> answers) {
+    this(ask, explanation, List.of(), answers);
+  }
+
+  /** With {@code lines} to read between the explanation and the answers. */
+  Question(String ask, String explanation, List<String> lines, List<Answer> answers) {
     getStyleClass().add("veil");
     setId("question");
     Label detail = Look.label(explanation, "soft");
@@ -34,8 +44,12 @@ final class Question extends StackPane {
     buttons.getFirst().getStyleClass().add("main");
     buttons.getFirst().setDefaultButton(true);
     row.getChildren().setAll(buttons);
-    VBox box = new VBox(Look.label(ask, "ask"), detail, row);
-    box.setMaxSize(460, Region.USE_PREF_SIZE);
+    TextArea more = Look.styled(new TextArea(String.join("\n", lines)), "card", "question-lines");
+    more.setEditable(false);
+    more.setPrefRowCount(Math.clamp(lines.size(), 1, MOST_ROWS));
+    Look.show(more, !lines.isEmpty());
+    VBox box = new VBox(Look.label(ask, "ask"), detail, more, row);
+    box.setMaxSize(lines.isEmpty() ? WIDTH : WIDE, Region.USE_PREF_SIZE);
     getChildren().add(Look.styled(box, "question"));
     setOnKeyPressed(
         key -> {

@@ -48,9 +48,8 @@ class LostWorkTest {
     robot.clickOn("#train-line").write("parallel 18 ~ 72 ~");
     WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, () -> holds("parallel 18 ~ 72 ~"));
     FxToolkit.cleanupStages();
-    pretendKilled();
     start();
-    assertTrue(robot.lookup("#notice").queryLabeled().getText().contains("Train 1 was not saved"));
+    assertTrue(robot.lookup("#offer").queryLabeled().getText().contains("Train 1 was not saved"));
     robot.clickOn("Bring it back");
     WaitForAsyncUtils.waitForFxEvents();
     assertEquals("parallel 18 ~ 72 ~\n", opened.desk().sheet().text());
@@ -80,7 +79,6 @@ class LostWorkTest {
     assertEquals("under way", logged.steps().get(2).where());
     WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, () -> holds("under way"));
     FxToolkit.cleanupStages();
-    pretendKilled();
     start();
     robot.clickOn("Bring it back");
     WaitForAsyncUtils.waitForFxEvents();
@@ -99,23 +97,14 @@ class LostWorkTest {
     return false;
   }
 
-  /** The copy of this process becomes that of one that is gone. */
-  private void pretendKilled() throws Exception {
-    long gone = ProcessHandle.current().pid();
-    while (ProcessHandle.of(gone).isPresent()) {
-      gone++;
-    }
-    String name = "unsaved-" + gone + ".cog.json";
-    Path copy = memory.resolve("unsaved-" + ProcessHandle.current().pid() + ".cog.json");
-    Files.move(copy, memory.resolve(name));
-  }
-
   @Test
   void savedWorkLeavesNothingToRecover() throws Exception {
     start();
     robot.interact(() -> opened.desk().putDown(TernRock.job()));
     robot.interact(opened.stage()::close);
-    assertTrue(new Recovery(memory).find().isEmpty());
+    try (Recovery next = new Recovery(memory)) {
+      assertTrue(next.find().isEmpty());
+    }
     assertEquals(Optional.empty(), opened.desk().fileProperty().get());
   }
 }

@@ -1,6 +1,10 @@
 package steadycog.app.memory;
 
+import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.attribute.PosixFileAttributeView;
+import java.nio.file.attribute.PosixFilePermissions;
 import java.util.Locale;
 import java.util.Map;
 
@@ -15,6 +19,18 @@ public final class MemoryFolder {
   public static Path path() {
     return path(
         System.getenv(), System.getProperty("os.name", ""), System.getProperty("user.home"));
+  }
+
+  /** Makes the folder, where it is not there yet, for its owner alone. */
+  static void make(Path folder) throws IOException {
+    if (!Files.isDirectory(folder)) {
+      Files.createDirectories(folder);
+      PosixFileAttributeView rights =
+          Files.getFileAttributeView(folder, PosixFileAttributeView.class);
+      if (rights != null) {
+        rights.setPermissions(PosixFilePermissions.fromString("rwx------"));
+      }
+    }
   }
 
   static Path path(Map<String, String> environment, String system, String home) {

@@ -58,7 +58,7 @@ public final class PreferenceFile {
     kept.setProperty("text-size", Double.toString(preferences.textSize()));
     StringWriter text = new StringWriter();
     kept.store(text, null);
-    Files.createDirectories(file.getParent());
+    MemoryFolder.make(file.getParent());
     JobFiles.write(file, text.toString());
   }
 }

@@ -39,7 +39,7 @@ public final class RecentFiles {
     Path whole = file.toAbsolutePath().normalize();
     files.remove(whole);
     files.addFirst(whole);
-    Files.createDirectories(list.getParent());
+    MemoryFolder.make(list.getParent());
     JobFiles.write(
         list, files.stream().limit(MOST).map(path -> path + "\n").collect(Collectors.joining()));
   }

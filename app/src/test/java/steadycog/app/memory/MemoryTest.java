@@ -5,6 +5,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.attribute.PosixFilePermissions;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -12,37 +13,84 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import steadycog.app.desk.Preferences;
 import steadycog.format.demo.TernRock;
+import steadycog.format.file.Stamp;
+import steadycog.format.json.JobJson;
 import steadycog.job.Job;
 import steadycog.number.Unit;
 
 class MemoryTest {
   @TempDir Path folder;
 
+  private static final Stamp STAMP = new Stamp("17a3");
+
   @Test
-  void workOfAProcessThatIsGoneIsFoundOnceAndOthersAreLeftAlone() throws Exception {
+  void onlyWhatNoRunningProgramHoldsIsOfferedAndOnlyOnce() throws Exception {
     Path file = folder.resolve("tern.cog.json");
-    Recovery crashed = new Recovery(folder, 11, pid -> true);
-    crashed.keep(Job.empty(), Optional.empty());
-    crashed.keep(TernRock.job(), Optional.of(file));
-    new Recovery(folder, 12, pid -> true).keep(Job.empty(), Optional.empty());
-    Recovery next = new Recovery(folder, 13, pid -> pid == 12);
+    Recovery running = new Recovery(folder);
+    running.keep(Job.empty(), Optional.empty(), Stamp.NONE);
+    Recovery crashed = new Recovery(folder);
+    crashed.keep(Job.empty(), Optional.empty(), Stamp.NONE);
+    crashed.keep(TernRock.job(), Optional.of(file), STAMP);
+    Recovery next = new Recovery(folder);
+    assertEquals(List.of(), next.find(), "both run");
+    crashed.close();
     List<Recovery.Lost> found = next.find();
-    assertEquals(1, found.size());
-    assertEquals(TernRock.job(), found.getFirst().job());
+    assertEquals(List.of(TernRock.job()), found.stream().map(Recovery.Lost::job).toList());
     assertEquals(Optional.of(file), found.getFirst().file());
-    next.drop(found.getFirst());
-    assertEquals(List.of(), next.find());
-    new Recovery(folder, 12, pid -> true).drop();
+    assertEquals(STAMP, found.getFirst().stamp());
+    try (Recovery third = new Recovery(folder)) {
+      assertEquals(List.of(), third.find(), "what one offers no other does");
+      next.close();
+      assertEquals(1, third.find().size(), "until it ends without an answer");
+      third.drop(found.getFirst());
+    }
+    running.drop();
+    running.close();
     try (var left = Files.list(folder)) {
-      assertEquals(0, left.count());
+      assertEquals(List.of(), left.toList());
+    }
+  }
+
+  @Test
+  void copiesNamedByTheNumberOfAProcessAreOfferedWhateverRunsUnderItNow() throws Exception {
+    for (long number : new long[] {1, ProcessHandle.current().pid()}) {
+      Files.writeString(
+          folder.resolve("unsaved-" + number + ".cog.json"), JobJson.write(TernRock.job()));
+    }
+    try (Recovery next = new Recovery(folder)) {
+      next.keep(Job.empty(), Optional.empty(), Stamp.NONE);
+      List<Recovery.Lost> found = next.find();
+      assertEquals(2, found.size());
+      found.forEach(lost -> assertEquals(TernRock.job(), lost.job()));
     }
   }
 
   @Test
   void aDamagedCopyDoesNotStopTheStart() throws Exception {
     Files.writeString(folder.resolve("unsaved-7.cog.json"), "{\"format\":");
-    assertEquals(List.of(), new Recovery(folder, 8, pid -> false).find());
-    assertEquals(List.of(), new Recovery(folder.resolve("none"), 8, pid -> false).find());
+    Files.write(folder.resolve("unsaved-8.cog.json"), new byte[] {(byte) 0xff, 0});
+    try (Recovery next = new Recovery(folder);
+        Recovery nowhere = new Recovery(folder.resolve("none"))) {
+      assertEquals(List.of(), next.find());
+      assertEquals(List.of(), nowhere.find());
+    }
+    assertTrue(Files.exists(folder.resolve("unsaved-7.cog.json")));
+  }
+
+  @Test
+  void copiesAreForTheirOwnersEyesAlone() throws Exception {
+    Path own = folder.resolve("memory");
+    try (Recovery recovery = new Recovery(own)) {
+      recovery.keep(TernRock.job(), Optional.empty(), Stamp.NONE);
+      assertEquals("rwx------", PosixFilePermissions.toString(Files.getPosixFilePermissions(own)));
+      try (var files = Files.list(own)) {
+        for (Path copy :
+            (Iterable<Path>) files.filter(f -> !f.toString().endsWith(".lock"))::iterator) {
+          assertEquals(
+              "rw-------", PosixFilePermissions.toString(Files.getPosixFilePermissions(copy)));
+        }
+      }
+    }
   }
 
   @Test
