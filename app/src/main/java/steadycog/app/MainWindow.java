@@ -12,11 +12,13 @@ import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.image.WritableImage;
 import javafx.scene.input.DragEvent;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
+import javafx.scene.input.MouseEvent;
 import javafx.scene.input.TransferMode;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
@@ -56,6 +58,8 @@ public final class MainWindow extends StackPane {
 
   private final Label noticeText = new Label();
   private final HBox notice = new HBox();
+  private final Label offerText = new Label();
+  private final HBox offer = new HBox();
 
   MainWindow(Desk desk, FileDialogs dialogs, Path memory) {
     this.desk = desk;
@@ -79,7 +83,7 @@ public final class MainWindow extends StackPane {
     CrankBar crank = new CrankBar(desk);
     StackPane stations = new StackPane(middle);
     BorderPane frame = new BorderPane(stations);
-    frame.setTop(new VBox(head, notice(), trainLine));
+    frame.setTop(new VBox(head, offer(), notice(), trainLine));
     frame.setBottom(crank);
     desk.stationProperty()
         .subscribe(
@@ -89,6 +93,8 @@ public final class MainWindow extends StackPane {
                     .ifPresent(fresh -> made.put(station, added(fresh, stations, frame)));
               }
               made.forEach((one, shown) -> Look.show(shown, one == station));
+              // What was changed out of sight may still be as high as it was at another width.
+              Optional.ofNullable(made.get(station)).ifPresent(Look::layOutAnew);
               if (station == Station.CUT_SHEET || station == Station.BENCH_BOOK) {
                 // Or the first field would be typed over by the next key.
                 Objects.requireNonNull(made.get(station)).requestFocus();
@@ -98,13 +104,13 @@ public final class MainWindow extends StackPane {
               Look.show(crank, table);
               leaveHidden();
             });
-    desk.refusalProperty()
-        .addListener((o, old, now) -> now.ifPresent(why -> tell("Not changed: " + why)));
+    desk.refusalProperty().addListener((o, old, now) -> refused(now));
     setAlignment(Pos.TOP_LEFT);
     getChildren().add(frame);
     setOnDragOver(this::acceptDrag);
     setOnDragDropped(this::takeDrop);
     addEventFilter(KeyEvent.KEY_PRESSED, this::onShortcut);
+    addEventFilter(MouseEvent.MOUSE_PRESSED, this::settleTyped);
     addEventHandler(KeyEvent.KEY_PRESSED, this::onKey);
     addEventHandler(KeyEvent.KEY_TYPED, this::onTyped);
   }
@@ -158,40 +164,59 @@ public final class MainWindow extends StackPane {
 
   private Node notice() {
     noticeText.setId("notice");
-    noticeText.setWrapText(true);
-    HBox.setHgrow(noticeText, Priority.ALWAYS);
-    noticeText.setMaxWidth(Double.MAX_VALUE);
     Button close = Look.styled(new Button(), "plain");
     close.setGraphic(Icon.CLOSE.node());
     close.setAccessibleText("Dismiss the notice");
     close.setOnAction(e -> tell(""));
-    notice.getChildren().setAll(Icon.ERROR.node(), noticeText, close);
-    tell("");
+    notice.getChildren().setAll(Icon.ERROR.node(), wide(noticeText), close);
+    Look.show(notice, false);
     return Look.styled(notice, "notice");
+  }
+
+  private Node offer() {
+    offerText.setId("offer");
+    Look.show(offer, false);
+    return Look.styled(offer, "notice", "offer");
+  }
+
+  private static Label wide(Label words) {
+    words.setWrapText(true);
+    words.setMaxWidth(Double.MAX_VALUE);
+    HBox.setHgrow(words, Priority.ALWAYS);
+    return words;
+  }
+
+  /** Names the train, since the notice outlives a look at another one; a change ends it. */
+  private void refused(Optional<String> why) {
+    String told = desk.sheet().name() + ", not changed: ";
+    if (why.isPresent()) {
+      tell(told + why.get());
+    } else if (noticeText.getText().startsWith(told)) {
+      tell("");
+    }
   }
 
   /** Shows a notice under the top line until it is dismissed; an empty one takes it away. */
   void tell(String words) {
-    offer(words, List.of());
+    noticeText.setText(words);
+    Look.show(notice, !words.isEmpty());
+    head.refresh();
   }
 
-  /** Shows a notice with what can be done about it. */
+  /**
+   * Shows what can be decided under the top line, until it has been, whatever else is told there;
+   * an empty offer takes it away.
+   */
   void offer(String words, List<Question.Answer> answers) {
-    noticeText.setText(words);
-    notice.getChildren().removeIf(node -> node.getStyleClass().contains("offer"));
-    for (int k = 0; k < answers.size(); k++) {
-      Question.Answer answer = answers.get(k);
-      Button button = Look.styled(new Button(answer.words()), "offer");
-      button.setOnAction(
-          e -> {
-            tell("");
-            answer.action().run();
-          });
-      notice.getChildren().add(2 + k, button);
+    offerText.setText(words);
+    offer.getChildren().setAll(Icon.NOTE.node(), wide(offerText));
+    for (Question.Answer answer : answers) {
+      Button button = new Button(answer.words());
+      button.setMinWidth(USE_PREF_SIZE);
+      button.setOnAction(e -> answer.action().run());
+      offer.getChildren().add(button);
     }
-    notice.setVisible(!words.isEmpty());
-    notice.setManaged(!words.isEmpty());
-    head.refresh();
+    Look.show(offer, !words.isEmpty());
   }
 
   private void acceptDrag(DragEvent drag) {
@@ -248,9 +273,28 @@ public final class MainWindow extends StackPane {
     if (event.isShortcutDown() && !isAsking()) {
       Runnable action = shortcut(event.getCode(), event.isShiftDown());
       if (action != null) {
+        leaveField();
         action.run();
         event.consume();
       }
+    }
+  }
+
+  /** A click elsewhere takes what is typed first, for whatever it was typed for. */
+  private void settleTyped(MouseEvent press) {
+    Node owner = getScene().getFocusOwner();
+    boolean inside = false;
+    for (Node at = (Node) press.getTarget(); at != null; at = at.getParent()) {
+      inside |= at == owner;
+    }
+    if (!inside) {
+      leaveField();
+    }
+  }
+
+  private void leaveField() {
+    if (getScene().getFocusOwner() instanceof TextField) {
+      requestFocus();
     }
   }
 

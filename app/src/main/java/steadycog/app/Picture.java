@@ -1,12 +1,14 @@
 package steadycog.app;
 
 import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.file.Path;
 import javafx.animation.AnimationTimer;
 import javafx.scene.image.PixelReader;
 import javafx.scene.image.WritableImage;
 import javax.imageio.ImageIO;
+import steadycog.format.file.JobFiles;
 
 /** Pictures of what the window shows. */
 final class Picture {
@@ -31,7 +33,7 @@ final class Picture {
     }.start();
   }
 
-  /** Writes {@code picture} as PNG. */
+  /** Writes {@code picture} as PNG, whole or not at all. */
   static void write(WritableImage picture, Path file) throws IOException {
     int width = (int) picture.getWidth();
     int height = (int) picture.getHeight();
@@ -42,6 +44,8 @@ final class Picture {
         image.setRGB(x, y, pixels.getArgb(x, y));
       }
     }
-    ImageIO.write(image, "png", file.toFile());
+    ByteArrayOutputStream png = new ByteArrayOutputStream();
+    ImageIO.write(image, "png", png);
+    JobFiles.write(file, png.toByteArray());
   }
 }

@@ -15,6 +15,7 @@ import steadycog.app.desk.PowerShown;
 import steadycog.app.desk.Preferences;
 import steadycog.app.desk.Station;
 import steadycog.format.demo.TernRock;
+import steadycog.format.file.Trouble;
 import steadycog.job.Job;
 import steadycog.train.MemberId;
 
@@ -47,7 +48,7 @@ final class Shots {
       SteadyCogApp.run(memory, opened -> next(opened, new ArrayDeque<>(all().entrySet())));
       return exit;
     } catch (IOException failed) {
-      out.println("no temporary folder: " + failed.getMessage());
+      out.println("no temporary folder: " + Trouble.words(failed));
       return 2;
     }
   }
@@ -70,7 +71,7 @@ final class Shots {
             Picture.write(opened.stage().getScene().snapshot(null), file);
             out.println(file);
           } catch (IOException failed) {
-            out.println(folder + ": cannot be written: " + failed.getMessage());
+            out.println(folder + ": cannot be written: " + Trouble.words(failed));
             exit = 2;
             shots.clear();
           }

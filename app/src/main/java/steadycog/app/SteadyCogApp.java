@@ -2,7 +2,6 @@ package steadycog.app;
 
 import java.io.IOException;
 import java.nio.file.Path;
-import java.util.List;
 import java.util.function.Consumer;
 import javafx.application.Application;
 import javafx.application.Platform;
@@ -11,6 +10,7 @@ import javafx.stage.Stage;
 import steadycog.app.desk.Desk;
 import steadycog.app.memory.PreferenceFile;
 import steadycog.app.memory.Recovery;
+import steadycog.format.file.Trouble;
 
 /** The JavaFX application: one window over one desk. */
 public final class SteadyCogApp extends Application {
@@ -36,14 +36,16 @@ public final class SteadyCogApp extends Application {
   @Override
   public void start(Stage stage) {
     Opened opened = open(stage, FileDialogs.over(stage), memory);
+    new Faults(memory, opened.window()).watch();
     whenOpen.accept(opened);
   }
 
   /** Fills the stage and shows it. */
   static Opened open(Stage stage, FileDialogs dialogs, Path memory) {
-    Desk desk = new Desk();
+    Desk desk = new Desk(Platform::runLater);
     MainWindow window = new MainWindow(desk, dialogs, memory);
     keepPreferences(new PreferenceFile(memory), desk, window);
+    window.keeper().tidyRecent();
     Recovery recovery = new Recovery(memory);
     AutoKeeper auto = new AutoKeeper(desk, recovery, window::tell);
     stage.setScene(new Scene(window, WIDTH, HEIGHT));
@@ -65,7 +67,8 @@ public final class SteadyCogApp extends Application {
         });
     stage.setOnHidden(gone -> auto.end());
     stage.show();
-    offerLostWork(recovery, window, desk);
+    window.keeper().beforeSaving(auto::keepAtOnce);
+    offerLostWork(recovery, auto, window, desk);
     return new Opened(stage, window, desk);
   }
 
@@ -77,20 +80,19 @@ public final class SteadyCogApp extends Application {
               try {
                 file.save(now);
               } catch (IOException failed) {
-                window.tell("Preferences cannot be kept: " + failed.getMessage());
+                window.tell("Preferences cannot be kept: " + Trouble.words(failed));
               }
             });
   }
 
   /** Work that an earlier run could not save is offered, newest first. */
-  private static void offerLostWork(Recovery recovery, MainWindow window, Desk desk) {
+  private static void offerLostWork(
+      Recovery recovery, AutoKeeper auto, MainWindow window, Desk desk) {
     try {
-      List<Recovery.Lost> lost = recovery.find();
-      if (!lost.isEmpty()) {
-        new LostWork(recovery, window, desk).offer(lost);
-      }
+      new LostWork(recovery, auto, window, desk).offer(recovery.find());
     } catch (IOException unreadable) {
-      window.tell("Unsaved work of earlier runs cannot be looked for: " + unreadable.getMessage());
+      window.tell(
+          "Unsaved work of earlier runs cannot be looked for: " + Trouble.words(unreadable));
     }
   }
 

@@ -13,6 +13,7 @@ class HouseTest {
   private final JavaClasses house =
       new ClassFileImporter()
           .withImportOption(ImportOption.Predefined.DO_NOT_INCLUDE_TESTS)
+          .withImportOption(place -> !place.contains("-tests.jar"))
           .importPackages("steadycog");
 
   @Test

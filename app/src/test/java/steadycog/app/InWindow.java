@@ -33,7 +33,11 @@ abstract class InWindow {
   @BeforeEach
   void openWindow() throws TimeoutException {
     FxToolkit.registerPrimaryStage();
-    FxToolkit.setupStage(stage -> opened = SteadyCogApp.open(stage, dialogs, memory));
+    FxToolkit.setupStage(
+        stage -> {
+          Uncaught.watch();
+          opened = SteadyCogApp.open(stage, dialogs, memory);
+        });
     settle();
   }
 

@@ -13,6 +13,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
+import javafx.css.PseudoClass;
 import javafx.geometry.Bounds;
 import javafx.geometry.VerticalDirection;
 import javafx.scene.AccessibleRole;
@@ -547,7 +548,8 @@ class WindowTest extends InWindow {
           TextField module = find("#module", TextField.class);
           module.setText("large");
           module.fireEvent(new javafx.event.ActionEvent());
-          assertEquals("module 2 mm", module.getText(), "what cannot be read is put back");
+          assertEquals("large", module.getText(), "what cannot be read stays, marked");
+          assertTrue(module.getPseudoClassStates().contains(PseudoClass.getPseudoClass("bad")));
         });
   }
 

@@ -32,6 +32,7 @@ import steadycog.bench.LoadTest;
 import steadycog.bench.TestHead;
 import steadycog.bench.TurnTest;
 import steadycog.format.csv.BenchCsv;
+import steadycog.format.file.Trouble;
 import steadycog.format.json.UnreadableException;
 
 /**
@@ -323,7 +324,7 @@ public final class BenchStation extends HBox {
     } catch (UnreadableException unreadable) {
       say(unreadable.at(file.get().getFileName().toString()) + ". Nothing was taken over.");
     } catch (IOException failed) {
-      say(file.get().getFileName() + " cannot be read: " + failed.getMessage());
+      say(file.get().getFileName() + " cannot be read: " + Trouble.words(failed));
     }
   }
 

@@ -2,11 +2,14 @@ package steadycog.app.bench;
 
 import java.io.IOException;
 import java.nio.file.Files;
+import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Set;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -24,6 +27,7 @@ import steadycog.app.files.AskFile;
 import steadycog.app.look.Icon;
 import steadycog.app.look.Look;
 import steadycog.bench.Build;
+import steadycog.number.Printable;
 
 /** One build: when, what was changed, what belongs to it, and its card as it was. */
 final class BuildPanel extends VBox {
@@ -33,6 +37,10 @@ final class BuildPanel extends VBox {
 
   private final BookWork book;
   private final AskFile ask;
+
+  /** Files that somebody has chosen or asked to see. */
+  private final Set<String> asked = new HashSet<>();
+
   private final TextField name = new TextField();
   private final TextField date = new TextField();
   private final TextArea changed = new TextArea();
@@ -176,6 +184,7 @@ final class BuildPanel extends VBox {
     List<String> chosen =
         ask.askAny("Photos and notes of this build").stream().map(Path::toString).toList();
     if (!chosen.isEmpty()) {
+      asked.addAll(chosen);
       List<String> all = new ArrayList<>(shownFiles);
       chosen.stream().filter(file -> !all.contains(file)).forEach(all::add);
       book.change(build -> build.attaching(all), "");
@@ -183,8 +192,7 @@ final class BuildPanel extends VBox {
   }
 
   private VBox attached(String file) {
-    Path path = Path.of(file);
-    Label title = Look.label(String.valueOf(path.getFileName()), "small");
+    Label title = Look.label(nameOf(file), "small");
     title.setTooltip(new Tooltip(file));
     title.setMaxWidth(PHOTO);
     Button close = Look.styled(new Button(), "plain");
@@ -200,6 +208,38 @@ final class BuildPanel extends VBox {
     HBox line = new HBox(2, title, close);
     line.setAlignment(Pos.CENTER_LEFT);
     VBox box = new VBox(2, line);
+    if (asked.contains(file)) {
+      show(file, box);
+    } else {
+      // A job may come from anywhere: what it names is touched only when somebody wants to see it.
+      Button look = Look.styled(new Button("show"), "plain");
+      look.setTooltip(new Tooltip("Look for " + file));
+      look.setOnAction(
+          e -> {
+            asked.add(file);
+            box.getChildren().remove(look);
+            show(file, box);
+          });
+      box.getChildren().add(look);
+    }
+    return box;
+  }
+
+  /** The last part of a path, which need not be one. */
+  private static String nameOf(String file) {
+    String plain = Printable.of(file);
+    int slash = Math.max(plain.lastIndexOf('/'), plain.lastIndexOf('\\'));
+    return slash + 1 < plain.length() ? plain.substring(slash + 1) : plain;
+  }
+
+  private static void show(String file, VBox box) {
+    Path path;
+    try {
+      path = Path.of(file);
+    } catch (InvalidPathException noPath) {
+      box.getChildren().add(Look.label("is no name of a file", "small", "bad-word"));
+      return;
+    }
     if (!Files.isReadable(path)) {
       box.getChildren().add(Look.label("not found there", "small", "bad-word"));
     } else if (file.matches("(?i).*\\.(png|jpe?g|gif|bmp)") && isSmall(path)) {
@@ -209,8 +249,9 @@ final class BuildPanel extends VBox {
       photo.setFitHeight(PHOTO);
       photo.setPreserveRatio(true);
       box.getChildren().add(photo);
+    } else {
+      box.getChildren().add(Look.label("is there", "small", "soft"));
     }
-    return box;
   }
 
   private static boolean isSmall(Path path) {

@@ -43,6 +43,7 @@ import steadycog.format.csv.Columns;
 import steadycog.format.csv.Columns.Column;
 import steadycog.format.csv.RecordingCsv;
 import steadycog.format.csv.RecordingCsv.Beginning;
+import steadycog.format.file.Trouble;
 import steadycog.format.json.UnreadableException;
 import steadycog.number.Figures;
 import steadycog.report.BenchBlocks;
@@ -125,7 +126,7 @@ final class RecordingPanel extends VBox {
     } catch (UnreadableException unreadable) {
       say(unreadable.at(path.getFileName().toString()) + ".");
     } catch (IOException failed) {
-      say(path.getFileName() + " cannot be read: " + failed.getMessage());
+      say(path.getFileName() + " cannot be read: " + Trouble.words(failed));
     }
     showWorking(beginning.isPresent() && bar.isVisible());
   }
@@ -236,7 +237,7 @@ final class RecordingPanel extends VBox {
     } catch (UnreadableException unreadable) {
       words = unreadable.at(path.getFileName().toString()) + ".";
     } catch (IOException failed) {
-      words = path.getFileName() + " cannot be read: " + failed.getMessage();
+      words = path.getFileName() + " cannot be read: " + Trouble.words(failed);
     } catch (OutOfMemoryError large) {
       words = path.getFileName() + " is larger than the memory given to the program: split it.";
     }

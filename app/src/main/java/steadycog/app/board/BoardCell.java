@@ -98,7 +98,6 @@ final class BoardCell extends Button {
     BigFraction leading = leading();
     way.show(ratio.sameDirection() ? Icon.SAME : Icon.OPPOSITE);
     exact.setText(Sign.exact(leading));
-    showRatio();
     use.setText(use(one));
     Look.show(use, !use.getText().isEmpty());
     mode.setText(word(ratio.mode()) + (now.seldom() ? ", near 1" : ""));
@@ -111,6 +110,7 @@ final class BoardCell extends Button {
     tip.setText(words(now));
     pseudoClassStateChanged(SELDOM, now.seldom());
     hide(hidden);
+    showRatio();
   }
 
   /** Whether its answer is hidden until it has been stated. */
@@ -123,8 +123,10 @@ final class BoardCell extends Button {
     boolean changed = hidden != now;
     hidden = now;
     way.setVisible(!now);
-    exact.setVisible(!now);
-    mode.setVisible(!now);
+    if (now) {
+      exact.setVisible(false);
+      mode.setVisible(false);
+    }
     bearing.setVisible(!now);
     stress.setVisible(!now);
     losses.setVisible(!now);

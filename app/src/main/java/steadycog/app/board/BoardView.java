@@ -62,6 +62,7 @@ public final class BoardView extends VBox {
   private final Prediction prediction;
   private final List<BoardCell> cells = new ArrayList<>();
   private ConfigurationBoard board = new ConfigurationBoard(List.of(), 0, true);
+  private boolean terse;
 
   public BoardView(Desk desk) {
     this.desk = desk;
@@ -101,10 +102,16 @@ public final class BoardView extends VBox {
 
   /** Leaves out what is said beside the board, where there is little room. */
   public void setTerse(boolean terse) {
-    for (Label label : new Label[] {legend, caution}) {
-      label.setManaged(!terse);
-      label.setOpacity(terse ? 0 : 1);
+    if (this.terse != terse) {
+      this.terse = terse;
+      showBeside();
     }
+  }
+
+  private void showBeside() {
+    boolean oneHeld = board.freedoms() == 2;
+    Look.show(legend, oneHeld && !terse && !predict.isSelected());
+    Look.show(caution, oneHeld && !terse);
   }
 
   /** Works the board out; only while it is looked at. */
@@ -151,18 +158,16 @@ public final class BoardView extends VBox {
       words = "Nothing here drives anything else.";
     }
     message.setText(words);
-    message.setManaged(!words.isEmpty());
+    Look.show(message, !words.isEmpty());
     copy.setVisible(words.isEmpty());
     Look.show(predict, words.isEmpty());
-    grid.setVisible(words.isEmpty());
-    grid.setManaged(words.isEmpty());
-    legend.setVisible(now.freedoms() == 2 && !predict.isSelected());
-    caution.setVisible(now.freedoms() == 2);
+    Look.show(grid, words.isEmpty());
   }
 
   private void fill(Optional<Bench> bench, ConfigurationBoard now) {
     boolean sameCells = isLaidOutFor(now);
     board = now;
+    showBeside();
     if (sameCells) {
       for (int k = 0; k < cells.size(); k++) {
         cells.get(k).show(now.rows().get(k));
@@ -274,7 +279,7 @@ public final class BoardView extends VBox {
     cells.forEach(cell -> cell.hide(hidden));
     prediction.forget();
     Look.show(prediction, hidden);
-    Look.show(legend, !hidden && board.freedoms() == 2);
+    showBeside();
     desk.bench().ifPresent(this::markCurrent);
   }
 

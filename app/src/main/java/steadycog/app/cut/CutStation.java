@@ -2,6 +2,8 @@ package steadycog.app.cut;
 
 import java.util.List;
 import java.util.Optional;
+import javafx.application.Platform;
+import javafx.beans.Observable;
 import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.geometry.VPos;
@@ -148,6 +150,12 @@ public final class CutStation extends HBox {
     desk.preferencesProperty().subscribe(preferences -> share(side));
     widthProperty().subscribe(now -> share(side));
     getChildren().addAll(left, side);
+    desk.inViewProperty()
+        .addListener(
+            o -> {
+              mesh = 0;
+              seen = Optional.empty();
+            });
     Later later = Later.nextFrame(this::show);
     desk.benchProperty().addListener(o -> later.ask());
     desk.preferencesProperty().addListener(o -> later.ask());
@@ -263,13 +271,16 @@ public final class CutStation extends HBox {
     return -1;
   }
 
-  /** The mesh of a wheel that has just been chosen, else the one that was in view. */
+  /** The mesh of a wheel that has just been chosen, the first once none is, else as it was. */
   private void chooseMesh(Shown now) {
     List<MeshFigures> all = now.sheet.meshes();
     mesh = Math.clamp(mesh, 0, Math.max(0, all.size() - 1));
     Optional<MemberId> chosen = desk.selection();
     boolean fresh = !chosen.equals(seen);
     seen = chosen;
+    if (fresh && chosen.isEmpty()) {
+      mesh = 0;
+    }
     boolean touches =
         chosen.isPresent() && !all.isEmpty() && all.get(mesh).mesh().touches(chosen.get());
     if (fresh && chosen.isPresent() && !touches) {
@@ -283,7 +294,8 @@ public final class CutStation extends HBox {
     Optional<MeshFigures> chosen =
         now.sheet.meshes().isEmpty() ? Optional.empty() : Optional.of(now.sheet.meshes().get(mesh));
     viewTitle.setText(chosen.map(one -> asMade(one, all)).orElse(""));
-    viewTitle.pseudoClassStateChanged(ALARM, chosen.filter(one -> !(one.play() >= 0)).isPresent());
+    viewTitle.pseudoClassStateChanged(
+        ALARM, chosen.filter(one -> one.overlaps() || !one.pair().runs()).isPresent());
     view.show(now.study.train(), now.study.layout(), chosen);
     Look.show(teeth, chosen.isPresent());
   }
@@ -293,9 +305,9 @@ public final class CutStation extends HBox {
     String how =
         !one.pair().runs()
             ? "axes too near"
-            : one.play() < 0
+            : one.overlaps()
                 ? "they overlap by " + all.length(-one.play()) + unit
-                : "play " + all.length(one.play()) + unit;
+                : "play " + all.length(Math.max(0, one.play())) + unit;
     return name(one.mesh()) + " as made: " + how;
   }
 
@@ -324,7 +336,19 @@ public final class CutStation extends HBox {
     }
   }
 
-  private final class WheelHand implements SheetGrid.Hand {
+  private abstract class SheetHand implements SheetGrid.Hand {
+    @Override
+    public void say(Optional<String> problem) {
+      settle(problem);
+    }
+
+    @Override
+    public Observable other() {
+      return desk.inViewProperty();
+    }
+  }
+
+  private final class WheelHand extends SheetHand {
     @Override
     public boolean changes(Field field, int column) {
       MemberId wheel = wheelAt(column);
@@ -337,9 +361,8 @@ public final class CutStation extends HBox {
     }
 
     @Override
-    public void take(Field field, int column, String text) {
-      sizes.said(edits.wheel(field, wheelAt(column), text));
-      settle();
+    public Optional<String> take(Field field, int column, String text) {
+      return edits.wheel(field, wheelAt(column), text);
     }
 
     @Override
@@ -353,7 +376,7 @@ public final class CutStation extends HBox {
   }
 
   /** Wheels of meshes, also of those whose strength is shown. */
-  private final class MeshHand implements SheetGrid.Hand {
+  private final class MeshHand extends SheetHand {
     @Override
     public boolean changes(Field field, int column) {
       if (field != Field.DISTANCE) {
@@ -364,10 +387,9 @@ public final class CutStation extends HBox {
     }
 
     @Override
-    public void take(Field field, int column, String text) {
+    public Optional<String> take(Field field, int column, String text) {
       MeshFigures figures = shown.orElseThrow().sheet.meshes().get(column);
-      sizes.said(edits.distance(figures, text, shifting.isSelected()));
-      settle();
+      return edits.distance(figures, text, shifting.isSelected());
     }
 
     @Override
@@ -377,9 +399,9 @@ public final class CutStation extends HBox {
     }
   }
 
-  /** Lets fields show what the card says now. */
-  private void settle() {
-    requestFocus();
-    show();
+  /** Lets fields show what the card says now, once whatever took the focus has it. */
+  private void settle(Optional<String> problem) {
+    sizes.said(problem);
+    Platform.runLater(this::show);
   }
 }

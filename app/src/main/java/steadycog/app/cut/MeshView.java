@@ -98,7 +98,7 @@ final class MeshView extends Pane {
     bar.setStartY(getHeight() - EDGE);
     bar.setEndY(getHeight() - EDGE);
     barText.setText(Figures.significant(length, 2) + "\u2009mm");
-    barText.setX(right - barText.getLayoutBounds().getWidth());
+    Look.anchor(barText, right, 1);
     barText.setY(getHeight() - EDGE - BAR);
     firstName.setText(Sign.shortName(mesh.mesh().a()));
     secondName.setText(Sign.shortName(mesh.mesh().b()));

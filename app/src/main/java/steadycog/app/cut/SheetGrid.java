@@ -4,6 +4,9 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
+import javafx.beans.Observable;
+import javafx.beans.property.SimpleObjectProperty;
 import javafx.css.PseudoClass;
 import javafx.geometry.HPos;
 import javafx.geometry.Pos;
@@ -15,6 +18,7 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.VBox;
 import steadycog.app.look.Look;
+import steadycog.app.look.Typed;
 import steadycog.sizing.SheetTable;
 import steadycog.sizing.SheetTable.Cell;
 import steadycog.sizing.SheetTable.Field;
@@ -58,6 +62,8 @@ final class SheetGrid extends VBox {
           Map.entry(
               "tilted by them", "Moment that bends the pin: tall planets lean inwards by it"));
 
+  private static final Observable NEVER = new SimpleObjectProperty<>();
+
   /** What can be done with a table. */
   interface Hand {
     /** Whether the value can be typed over. */
@@ -65,8 +71,18 @@ final class SheetGrid extends VBox {
       return false;
     }
 
-    /** Takes what was typed; an empty text takes back what is stated. */
-    default void take(Field field, int column, String text) {}
+    /** Takes what was typed, or says why not; an empty text takes back what is stated. */
+    default Optional<String> take(Field field, int column, String text) {
+      return Optional.empty();
+    }
+
+    /** Shows why something typed was not taken, or nothing. */
+    default void say(Optional<String> problem) {}
+
+    /** Changes where another train comes into view. */
+    default Observable other() {
+      return NEVER;
+    }
 
     /** A column was chosen. */
     default void choose(int column) {}
@@ -180,15 +196,13 @@ final class SheetGrid extends VBox {
     field.setPrefColumnCount(row.field() == Field.BORE ? BORE_COLUMNS : FIELD_COLUMNS);
     field.setAlignment(Pos.CENTER_RIGHT);
     field.setAccessibleText(row.head() + " of " + of + "; Enter takes it, empty takes it back");
-    field.setOnAction(e -> hand.take(row.field(), column, field.getText().strip()));
+    Typed.on(field, text -> hand.take(row.field(), column, text), hand::say, hand.other());
     return field;
   }
 
   private static void fill(Label cell, Cell value) {
     if (cell.getGraphic() instanceof TextField field) {
-      if (!field.isFocused()) {
-        field.setText(value.text());
-      }
+      Typed.show(field, value.text());
       field.pseudoClassStateChanged(ASSUMED, value.assumed());
     } else {
       cell.setText(value.text());

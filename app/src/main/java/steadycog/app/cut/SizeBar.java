@@ -21,6 +21,7 @@ import javafx.scene.layout.VBox;
 import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.app.desk.Desk;
 import steadycog.app.look.Look;
+import steadycog.app.look.Typed;
 import steadycog.notation.LengthText;
 import steadycog.notation.PitchText;
 import steadycog.number.Exact;
@@ -63,10 +64,10 @@ final class SizeBar extends VBox {
     getStyleClass().addAll("panel", "size-bar");
     problem.setId("sheet-problem");
     problem.setWrapText(true);
-    module.setOnAction(e -> takePitch());
-    angle.setOnAction(e -> takeAngle());
+    Typed.on(module, this::takePitch, this::said, desk.inViewProperty());
+    Typed.on(angle, this::takeAngle, this::said, desk.inViewProperty());
     fit.setOnAction(e -> takeFit());
-    sharing.setOnAction(e -> takeSharing());
+    Typed.on(sharing, this::takeSharing, this::said, desk.inViewProperty());
     fit.setPromptText("\u00d8 80 mm");
     FlowPane teeth = row(named("teeth", module), rack, named("fit into", fit), share);
     share.setAlignment(Pos.CENTER_LEFT);
@@ -78,7 +79,7 @@ final class SizeBar extends VBox {
     FlowPane room = row(processes);
     for (Gap gap : Gap.values()) {
       TextField field = Look.field("gap-" + gap.word(), 3, help(gap));
-      field.setOnAction(e -> said(edits.gap(gap, field.getText().strip())));
+      Typed.on(field, text -> edits.gap(gap, text), this::said, desk.inViewProperty());
       gaps.put(gap, field);
       room.getChildren().add(named(words(gap), field));
     }
@@ -146,11 +147,11 @@ final class SizeBar extends VBox {
   void show(Train train, Optional<Box> around) {
     box = around;
     Sizes sizes = train.sizes();
-    put(module, train.pitch().map(Pitch::statement).orElse(""));
+    Typed.show(module, train.pitch().map(Pitch::statement).orElse(""));
     module.setPromptText("module 1 mm");
     Rack rack = sizes.rackInForce();
-    put(angle, Exact.plain(rack.degrees()) + (rack.stub() ? " stub" : ""));
-    put(sharing, Figures.significant(sizes.sharingInForce(), 3));
+    Typed.show(angle, Exact.plain(rack.degrees()) + (rack.stub() ? " stub" : ""));
+    Typed.show(sharing, Figures.significant(sizes.sharingInForce(), 3));
     Look.show(this.rack, !train.involuteWheels().isEmpty());
     Look.show(
         share, train.parts().stream().anyMatch(p -> p instanceof Planetary set && set.count() > 1));
@@ -166,31 +167,22 @@ final class SizeBar extends VBox {
     gaps.forEach(
         (gap, field) -> {
           double length = sizes.clearance().mm(gap) / unit;
-          put(field, length == 0 ? "0" : Figures.significant(length, 3));
+          Typed.show(field, length == 0 ? "0" : Figures.significant(length, 3));
         });
   }
 
-  private static void put(TextField field, String text) {
-    if (!field.isFocused()) {
-      field.setText(text);
-    }
-  }
-
-  private void takePitch() {
-    Optional<Pitch> pitch = PitchText.read(module.getText());
-    said(
-        pitch.isEmpty()
-            ? Optional.of("Teeth are sized as module 1.5 mm or dp 16.")
-            : Optional.empty());
+  private Optional<String> takePitch(String text) {
+    Optional<Pitch> pitch = PitchText.read(text);
     pitch.ifPresent(desk::size);
-    done(pitch.isPresent());
+    return pitch.isPresent()
+        ? Optional.empty()
+        : Optional.of("Teeth are sized as module 1.5 mm or dp 16.");
   }
 
-  private void takeAngle() {
-    String text = angle.getText().strip();
+  private Optional<String> takeAngle(String text) {
     boolean stub = text.toLowerCase(Locale.ROOT).endsWith("stub");
     String number = text.replaceAll("(?i)stub|deg|\u00b0", "").strip();
-    taking(
+    return taking(
         "A pressure angle is a number of degrees from 10 to 30 such as 20, or 20 stub.",
         number,
         given -> {
@@ -200,23 +192,23 @@ final class SizeBar extends VBox {
         });
   }
 
-  private void takeSharing() {
-    taking(
+  private Optional<String> takeSharing(String text) {
+    return taking(
         "How planets share is a number from 1 (evenly) to 2 such as 1.2.",
-        sharing.getText().strip(),
+        text,
         given -> train -> train.withSizes(train.sizes().withSharing(Optional.of(given))));
   }
 
-  private void taking(
+  private Optional<String> taking(
       String wrong, String text, Function<BigFraction, UnaryOperator<Train>> change) {
+    if (!Exact.isNumber(text)) {
+      return Optional.of(wrong);
+    }
     try {
-      Optional<UnaryOperator<Train>> made =
-          Exact.isNumber(text) ? Optional.of(change.apply(Exact.parse(text))) : Optional.empty();
-      said(made.isEmpty() ? Optional.of(wrong) : Optional.empty());
-      made.ifPresent(desk::resize);
-      done(made.isPresent());
+      desk.resize(change.apply(Exact.parse(text)));
+      return Optional.empty();
     } catch (IllegalArgumentException outOfRange) {
-      said(Optional.of(wrong));
+      return Optional.of(wrong);
     }
   }
 

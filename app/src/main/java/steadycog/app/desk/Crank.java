@@ -27,6 +27,9 @@ public final class Crank {
   /** Dragging and running move in steps of a hundredth of a degree. */
   private static final int STEPS_PER_TURN = 36_000;
 
+  /** The share of a turn to which two drives are kept in step where no fraction says it. */
+  private static final long FINE = 1_000_000_000;
+
   private static final double FASTEST_TURNS_PER_SECOND = 0.35;
 
   /** Seconds between two looks at the counters while the crank runs. */
@@ -166,11 +169,30 @@ public final class Crank {
   private void turnBy(BigFraction turns) {
     Motion motion = desk.bench().orElseThrow().study().motion();
     List<BigFraction> next = new ArrayList<>(position.get());
-    List<BigFraction> pace = motion.pace(reference()).orElse(List.of());
+    List<BigFraction> pace = pace(motion);
     for (int k = 0; k < pace.size(); k++) {
       next.set(k, next.get(k).add(turns.multiply(pace.get(k))));
     }
     position.set(List.copyOf(next));
+  }
+
+  /**
+   * Turns of each drive while the reference makes one: exactly, but where that would need pi, as
+   * with one drive in rad/s and one in rpm, to a thousand-millionth of a turn.
+   */
+  private List<BigFraction> pace(Motion motion) {
+    List<Drive> drives = motion.mechanism().roles().drives();
+    return motion
+        .pace(reference())
+        .orElseGet(
+            () -> {
+              double base = drives.get(reference()).angularSpeed().inRpm();
+              return drives.stream()
+                  .map(drive -> drive.angularSpeed().inRpm() / base)
+                  .map(turns -> Double.isFinite(turns) ? Math.round(turns * FINE) : 0)
+                  .map(steps -> Exact.of(steps, FINE))
+                  .toList();
+            });
   }
 
   /** Turns each drive by so many turns, as a simulation asks for. */
@@ -210,12 +232,9 @@ public final class Crank {
     }
     double fastest = 1;
     Motion motion = desk.bench().orElseThrow().study().motion();
-    Optional<List<BigFraction>> pace = motion.pace(reference());
+    List<BigFraction> pace = pace(motion);
     for (MemberId member : motion.mechanism().bodies()) {
-      double turns =
-          pace.flatMap(each -> motion.turns(member, each))
-              .map(BigFraction::doubleValue)
-              .orElse(0.0);
+      double turns = motion.turns(member, pace).map(BigFraction::doubleValue).orElse(0.0);
       fastest = Math.max(fastest, Math.abs(turns));
     }
     drag(way() * seconds * FASTEST_TURNS_PER_SECOND / fastest);
@@ -224,6 +243,11 @@ public final class Crank {
       uncounted = 0;
       counted.set(position.get());
     }
+  }
+
+  /** Puts each drive where it had made so many turns. */
+  void moveTo(List<BigFraction> turns) {
+    position.set(List.copyOf(turns));
   }
 
   /** Back to the marks at twelve o'clock. */

@@ -1,10 +1,13 @@
 package steadycog.app.desk;
 
 import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Consumer;
+import java.util.function.Function;
 import java.util.function.UnaryOperator;
 import javafx.beans.binding.Bindings;
 import javafx.beans.binding.DoubleExpression;
@@ -18,6 +21,7 @@ import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.bench.BenchBook;
 import steadycog.check.Cure;
 import steadycog.format.file.JobFiles;
+import steadycog.format.file.Stamp;
 import steadycog.format.json.UnreadableException;
 import steadycog.job.Job;
 import steadycog.job.Sheet;
@@ -28,6 +32,7 @@ import steadycog.notation.CardProblem;
 import steadycog.number.Quantity;
 import steadycog.search.Wanted;
 import steadycog.train.Drive;
+import steadycog.train.Edited;
 import steadycog.train.Losses;
 import steadycog.train.Member;
 import steadycog.train.MemberId;
@@ -65,14 +70,39 @@ public final class Desk {
   private final ObjectProperty<PowerShown> power = new SimpleObjectProperty<>(PowerShown.NONE);
   private final ObjectProperty<Preferences> preferences =
       new SimpleObjectProperty<>(Preferences.USUAL);
+  private final ReadOnlyObjectWrapper<Object> inView = new ReadOnlyObjectWrapper<>(new Object());
   private final History history = new History();
+  private final BenchWork work;
   private final Crank crank = new Crank(this);
   private final Simulation simulation = new Simulation(this);
   private final PlanWork plan = new PlanWork(this);
   private final BookWork book = new BookWork(this);
   private final RigWork rig = new RigWork(this);
-  private Job saved = page.get().job();
+
+  /** The job as its file has it; empty where no file has it. */
+  private Optional<Job> saved = Optional.of(page.get().job());
+
+  /** What was in the file when it was last opened or saved. */
+  private Stamp stamp = Stamp.NONE;
+
   private String strand = "";
+
+  /** Where the last key was struck, so that those at two places are two steps. */
+  private int keystroke;
+
+  /** A desk without a window: what is worked out aside comes back on the thread that did it. */
+  public Desk() {
+    this(Runnable::run);
+  }
+
+  /**
+   * A desk.
+   *
+   * @param onScreen runs what it is given on the interface's thread
+   */
+  public Desk(Consumer<Runnable> onScreen) {
+    work = new BenchWork(onScreen);
+  }
 
   // ---- what the views look at
 
@@ -84,6 +114,16 @@ public final class Desk {
   /** The train in view, as last understood; changes whenever its card does. */
   public ReadOnlyObjectProperty<Optional<Bench>> benchProperty() {
     return bench.getReadOnlyProperty();
+  }
+
+  /** What becomes of the train in view while the bench is empty. */
+  public BenchWork work() {
+    return work;
+  }
+
+  /** Changes with the train that is in view, not with what is done to it. */
+  public ReadOnlyObjectProperty<Object> inViewProperty() {
+    return inView.getReadOnlyProperty();
   }
 
   /** What cannot be read in the train line. */
@@ -158,32 +198,34 @@ public final class Desk {
 
   /** Whether something would be lost if the job were closed now. */
   public boolean isUnsaved() {
-    return !job().equals(saved);
+    return !saved.equals(Optional.of(job()));
   }
 
   // ---- changing the train
 
   /** Takes over what stands in the train line; keystrokes of one word are one step to undo. */
   public void type(String text) {
-    if (text.equals(sheet().text())) {
-      return;
+    if (!text.equals(sheet().text())) {
+      boolean one = goesOn(sheet().text(), text);
+      change(page.get().with(sheet().typed(text)), "typing", one);
     }
-    boolean one = isOneKeystroke(sheet().text(), text);
-    change(page.get().with(sheet().typed(text)), "typing", one);
   }
 
-  private static boolean isOneKeystroke(String before, String after) {
-    if (Math.abs(before.length() - after.length()) != 1) {
-      return false;
-    }
+  /** Whether {@code after} is a keystroke more, where the last one was and inside a word. */
+  private boolean goesOn(String before, String after) {
     String longer = before.length() > after.length() ? before : after;
     String shorter = longer.equals(before) ? after : before;
     int at = 0;
     while (at < shorter.length() && shorter.charAt(at) == longer.charAt(at)) {
       at++;
     }
+    boolean near = Math.abs(at - keystroke) <= 1;
+    keystroke = at + (longer.equals(after) ? 1 : 0);
+    if (longer.length() - shorter.length() != 1) {
+      return false;
+    }
     boolean wordEnds = Character.isWhitespace(longer.charAt(at)) || longer.charAt(at) == ';';
-    return !wordEnds && longer.substring(at + 1).equals(shorter.substring(at));
+    return near && !wordEnds && longer.substring(at + 1).equals(shorter.substring(at));
   }
 
   public void drive(MemberId member) {
@@ -359,18 +401,17 @@ public final class Desk {
 
   /** Puts another part on the bench beside what is there, and chooses its first member. */
   public void addPart(Part part) {
-    if (bench.get().isEmpty()) {
+    if (sheet().card().isEmpty()) {
       change(page.get().with(sheet().with(Card.of(Train.of(List.of(part.named("")))))));
       return;
     }
-    changeTrain(train -> PartEdit.add(statingRoles(train), part));
-    List<Part> parts = bench.get().orElseThrow().card().train().parts();
-    select(Optional.of(parts.getLast().members().getFirst().id()));
+    edit(train -> PartEdit.add(statingRoles(train), part), "");
+    select(trainInView().parts().getLast().members().stream().findFirst().map(Member::id));
   }
 
   /** Takes the whole part of a member away; the last one stays. */
   public void removePart(MemberId member) {
-    changeTrain(train -> PartEdit.removePart(train, member));
+    edit(train -> PartEdit.removePart(train, member), "");
   }
 
   /** What a card leaves unsaid about the ends of its one part, said, so that it stays so. */
@@ -406,24 +447,28 @@ public final class Desk {
   }
 
   private Train trainInView() {
-    return bench.get().orElseThrow().card().train();
+    return sheet().card().orElseThrow().train();
   }
 
   /** The tooth count of a member of the train in view. */
   public Optional<Teeth> teeth(MemberId member) {
-    return bench
-        .get()
+    return sheet()
+        .card()
         .flatMap(
-            b ->
-                b.card().train().members().stream()
+            card ->
+                card.train().members().stream()
                     .filter(candidate -> candidate.id().equals(member))
                     .findFirst())
         .flatMap(Member::teeth);
   }
 
-  /** The part that a member of the train in view belongs to. */
+  /** The part that a member of the train on the bench belongs to; empty where it has none such. */
   public Optional<Part> partOf(MemberId member) {
-    return bench.get().map(b -> b.card().train().partOf(member));
+    return bench
+        .get()
+        .map(Bench::card)
+        .filter(card -> knows(Optional.of(card), member))
+        .map(card -> card.train().partOf(member));
   }
 
   /** The planetary set that a member of the train in view belongs to. */
@@ -443,7 +488,8 @@ public final class Desk {
 
   /** Whether a wheel can be cut on the outside of {@code member}: a ring, carrier or disc. */
   public boolean canHaveRim(MemberId member) {
-    return bench.get().filter(b -> WheelWork.canHaveRim(b.card().train(), member)).isPresent();
+    return partOf(member).isPresent()
+        && bench.get().filter(b -> WheelWork.canHaveRim(b.card().train(), member)).isPresent();
   }
 
   /** Keys a new wheel to the shaft of a wheel of a chain and chooses it. */
@@ -467,18 +513,21 @@ public final class Desk {
   }
 
   /** Changes the wheels; the one that is new is chosen, and stated roles keep their wheels. */
-  private void build(UnaryOperator<Train> edit) {
-    if (bench.get().isEmpty()) {
+  private void build(Function<Train, Edited> change) {
+    if (sheet().card().isEmpty()) {
       return;
     }
-    Train before = bench.get().get().card().train();
-    changeTrain(train -> edit.apply(statingRoles(train)));
-    Train after = bench.get().get().card().train();
-    if (after.equals(before)) {
-      return;
+    Train before = trainInView();
+    Edited[] made = new Edited[1];
+    edit(
+        train -> {
+          made[0] = change.apply(train);
+          return made[0].train().equals(train) ? made[0] : change.apply(statingRoles(train));
+        },
+        "");
+    if (!trainInView().equals(before)) {
+      select(made[0].fresh(before));
     }
-    boolean grown = after.members().size() > before.members().size();
-    select(grown ? WheelWork.newWheel(before, after) : Optional.empty());
   }
 
   /**
@@ -509,7 +558,7 @@ public final class Desk {
   /** Notes on the train in view; keystrokes of one word are one step to undo. */
   public void note(String text) {
     if (!text.equals(sheet().notes())) {
-      boolean one = isOneKeystroke(sheet().notes(), text);
+      boolean one = goesOn(sheet().notes(), text);
       change(page.get().with(sheet().noting(text)), "noting", one);
     }
   }
@@ -588,22 +637,32 @@ public final class Desk {
     changeTrain(change, "");
   }
 
-  /** Changes of one non-empty strand that follow each other are one step to undo. */
   private void changeTrain(UnaryOperator<Train> change, String strand) {
+    edit(train -> Edited.sameNames(change.apply(train)), strand);
+  }
+
+  /** Changes of one non-empty strand that follow each other are one step to undo. */
+  private void edit(Function<Train, Edited> change, String strand) {
     Optional<Card> card = sheet().card();
-    if (card.isPresent()) {
-      Train changed;
-      try {
-        changed = change.apply(card.get().train());
-      } catch (IllegalArgumentException impossible) {
-        refusal.set(Optional.empty());
-        refusal.set(Optional.ofNullable(impossible.getMessage()));
-        return;
-      }
-      if (!changed.equals(card.get().train())) {
-        change(page.get().with(sheet().with(card.get().revised(changed))), strand, true);
-      }
+    if (card.isEmpty()) {
+      return;
     }
+    Card revised;
+    try {
+      revised = card.get().revised(change.apply(card.get().train()));
+    } catch (IllegalArgumentException impossible) {
+      refuse(String.valueOf(impossible.getMessage()));
+      return;
+    }
+    if (!revised.equals(card.get())) {
+      change(page.get().with(sheet().with(revised)), strand, true);
+    }
+  }
+
+  /** Says why something that was asked for is not done. */
+  public void refuse(String why) {
+    refusal.set(Optional.empty());
+    refusal.set(Optional.of(why));
   }
 
   private void change(Page next) {
@@ -615,10 +674,14 @@ public final class Desk {
     if (mayContinue && !newStrand.isEmpty() && newStrand.equals(strand)) {
       history.carryOn();
     } else {
-      history.record(page.get());
+      history.record(now());
     }
     show(next);
     strand = newStrand;
+  }
+
+  private History.Moment now() {
+    return new History.Moment(page.get(), selection.get());
   }
 
   /** What follows is a step of its own to undo, whatever came before. */
@@ -627,12 +690,12 @@ public final class Desk {
   }
 
   public void undo() {
-    history.undo(page.get()).ifPresent(this::show);
+    history.undo(now()).ifPresent(this::goBack);
     endStrand();
   }
 
   public void redo() {
-    history.redo(page.get()).ifPresent(this::show);
+    history.redo(now()).ifPresent(this::goBack);
     endStrand();
   }
 
@@ -644,8 +707,18 @@ public final class Desk {
     return history.canRedo();
   }
 
+  /** Shows a moment of the past with what was chosen then: by now its name may be another's. */
+  private void goBack(History.Moment then) {
+    show(then.page());
+    select(then.chosen());
+  }
+
   private void show(Page next) {
-    boolean otherTrain = !next.sheet().name().equals(sheet().name());
+    boolean otherTrain =
+        next.index() != page.get().index() || next.job().sheets().size() != job().sheets().size();
+    if (!otherTrain && !next.sheet().text().equals(sheet().text())) {
+      refusal.set(Optional.empty());
+    }
     page.set(next);
     workOut(otherTrain);
   }
@@ -657,6 +730,7 @@ public final class Desk {
       crank.reset();
       selection.set(Optional.empty());
       state.set(Optional.empty());
+      inView.set(new Object());
     }
     problems.set(sheet.draft().map(Desk::problemsOf).orElse(List.of()));
     // First, since views that follow the bench ask about the chosen member.
@@ -666,8 +740,27 @@ public final class Desk {
     Optional<Card> shown = bench.get().map(Bench::card);
     boolean sameState = state().equals(state.get()) || state.get().isEmpty();
     if (!shown.equals(sheet.card()) || !sameState) {
-      bench.set(sheet.card().map(card -> Bench.of(card, state.get())));
-      state.set(state());
+      putOnBench(sheet.card());
+    } else {
+      work.drop();
+    }
+  }
+
+  /** Never leaves another train on the bench than the one in view: rather an empty bench. */
+  private void putOnBench(Optional<Card> card) {
+    if (card.isEmpty()) {
+      work.drop();
+      bench.set(Optional.empty());
+      return;
+    }
+    Consumer<Bench> show =
+        made -> {
+          bench.set(Optional.of(made));
+          state.set(state());
+        };
+    work.work(card.get(), state.get(), show);
+    if (bench.get().map(Bench::card).filter(card.get()::equals).isEmpty()) {
+      bench.set(Optional.empty());
     }
   }
 
@@ -688,7 +781,7 @@ public final class Desk {
   // ---- what is in view
 
   public void select(Optional<MemberId> member) {
-    selection.set(member.filter(id -> knows(bench.get().map(Bench::card), id)));
+    selection.set(member.filter(id -> knows(sheet().card(), id)));
   }
 
   /**
@@ -730,13 +823,38 @@ public final class Desk {
    * @throws IOException if it cannot be read; the desk is left as it was
    */
   public void open(Path path) throws IOException, UnreadableException {
+    Stamp found = Stamp.of(path);
     putDown(JobFiles.open(path), Optional.of(path));
+    stamp = found;
   }
 
-  /** Brings back work that was never saved: it counts as changed, and goes on in its old file. */
-  public void recover(Job lost, Optional<Path> from) {
+  /**
+   * Brings back work that was never saved: it counts as changed, and goes on in its old file.
+   *
+   * @param then what was in that file when the work was done
+   */
+  public void recover(Job lost, Optional<Path> from, Stamp then) {
     putDown(lost, from);
-    saved = Job.empty();
+    saved = Optional.empty();
+    stamp = then;
+  }
+
+  /** What was in the file when it was last opened or saved here. */
+  public Stamp stamp() {
+    return stamp;
+  }
+
+  /**
+   * Whether somebody else has written the file since it was opened or saved here, so that saving
+   * would lose what they wrote; false for any other file.
+   *
+   * @throws IOException if the file cannot be read
+   */
+  public boolean writtenByOthers(Path path) throws IOException {
+    if (file.get().isEmpty() || !Files.exists(path) || !Files.exists(file.get().get())) {
+      return false;
+    }
+    return Files.isSameFile(path, file.get().get()) && !Stamp.of(path).equals(stamp);
   }
 
   /**
@@ -746,7 +864,8 @@ public final class Desk {
    */
   public void save(Path path) throws IOException {
     JobFiles.save(job(), page.get().index(), path);
-    saved = job();
+    saved = Optional.of(job());
+    stamp = Stamp.of(path);
     file.set(Optional.of(path));
   }
 
@@ -758,7 +877,8 @@ public final class Desk {
   private void putDown(Job fresh, Optional<Path> from) {
     history.clear();
     endStrand();
-    saved = fresh;
+    saved = Optional.of(fresh);
+    stamp = Stamp.NONE;
     file.set(from);
     bench.set(Optional.empty());
     page.set(new Page(fresh, 0));

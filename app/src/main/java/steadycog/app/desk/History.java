@@ -3,13 +3,17 @@ package steadycog.app.desk;
 import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.Optional;
+import steadycog.train.MemberId;
 
 /** Undo and redo of whole jobs; unlimited, since a job is small and its parts are shared. */
 final class History {
-  private final Deque<Page> past = new ArrayDeque<>();
-  private final Deque<Page> future = new ArrayDeque<>();
+  private final Deque<Moment> past = new ArrayDeque<>();
+  private final Deque<Moment> future = new ArrayDeque<>();
 
-  void record(Page before) {
+  /** What lay open, and which of its members was chosen. */
+  record Moment(Page page, Optional<MemberId> chosen) {}
+
+  void record(Moment before) {
     past.push(before);
     future.clear();
   }
@@ -19,15 +23,15 @@ final class History {
     future.clear();
   }
 
-  Optional<Page> undo(Page now) {
+  Optional<Moment> undo(Moment now) {
     return step(past, future, now);
   }
 
-  Optional<Page> redo(Page now) {
+  Optional<Moment> redo(Moment now) {
     return step(future, past, now);
   }
 
-  private static Optional<Page> step(Deque<Page> from, Deque<Page> to, Page now) {
+  private static Optional<Moment> step(Deque<Moment> from, Deque<Moment> to, Moment now) {
     if (from.isEmpty()) {
       return Optional.empty();
     }

@@ -10,6 +10,7 @@ import steadycog.train.Bevel;
 import steadycog.train.ChainEdit;
 import steadycog.train.Cycloidal;
 import steadycog.train.Differential;
+import steadycog.train.Edited;
 import steadycog.train.Member;
 import steadycog.train.MemberId;
 import steadycog.train.Parallel;
@@ -37,7 +38,7 @@ final class WheelWork {
   private WheelWork() {}
 
   /** A new wheel meshing with {@code member}; inside a ring one of a third of its teeth. */
-  static Train meshed(Train train, MemberId member) {
+  static Edited meshed(Train train, MemberId member) {
     int count =
         teeth(train, member)
             .filter(Teeth::internal)
@@ -64,35 +65,40 @@ final class WheelWork {
   }
 
   /** Teeth round the member, as few as go round it, and a wheel beside them. */
-  private static Train rimmed(Train train, MemberId member) {
+  private static Edited rimmed(Train train, MemberId member) {
     int fewest = Rims.fewestTeeth(train, member);
     return PartEdit.rim(
         train, member, Teeth.external(fewest + RIM_SPARE), Teeth.external(IDLER_TEETH));
   }
 
   /** A new wheel keyed to the shaft of {@code member}. */
-  static Train keyed(Train train, MemberId member) {
+  static Edited keyed(Train train, MemberId member) {
     return inChain(train, member, old -> ChainEdit.keyTo(old, member, Teeth.external(KEYED_TEETH)));
   }
 
   /** An idler behind {@code member}. */
-  static Train withIdler(Train train, MemberId member) {
+  static Edited withIdler(Train train, MemberId member) {
     return inChain(
         train, member, old -> ChainEdit.insertAfter(old, member, Teeth.external(IDLER_TEETH)));
   }
 
   /** Without a wheel of a chain, or the sun or ring of a set, where that leaves a train. */
-  static Train without(Train train, MemberId member) {
+  static Edited without(Train train, MemberId member) {
     return train.partOf(member) instanceof Planetary set
-        ? set.without(member).map(fewer -> replacing(train, set, fewer)).orElse(train)
-        : inChain(train, member, old -> ChainEdit.remove(old, member).orElse(old));
+        ? set.without(member)
+            .map(fewer -> replacing(train, set, fewer))
+            .orElseGet(() -> Edited.sameNames(train))
+        : inChain(
+            train,
+            member,
+            old -> ChainEdit.remove(old, member).orElseGet(() -> Edited.sameNames(old)));
   }
 
   /** A second row for the planets of {@code member}'s set, where it has single planets in one. */
-  static Train withRow(Train train, MemberId member) {
+  static Edited withRow(Train train, MemberId member) {
     return train.partOf(member) instanceof Planetary set && !set.stepped() && !set.paired()
         ? replacing(train, set, stepped(set))
-        : train;
+        : Edited.sameNames(train);
   }
 
   /**
@@ -116,16 +122,16 @@ final class WheelWork {
   }
 
   /** Roles of members that the set has no more go with them; others follow a change of name. */
-  private static Train replacing(Train train, Planetary old, Planetary changed) {
-    return train.replacing(
+  private static Edited replacing(Train train, Planetary old, Planetary changed) {
+    return Edited.replacing(
+        train,
         old,
         changed,
-        id -> id.part().equals(old.name()) ? old.renamedIn(changed, id).orElse(id) : id,
-        id -> !id.part().equals(old.name()) || old.renamedIn(changed, id).isPresent());
+        id -> id.part().equals(old.name()) ? old.renamedIn(changed, id) : Optional.of(id));
   }
 
-  private static Train inChain(Train train, MemberId member, Function<Train, Train> edit) {
-    return train.partOf(member) instanceof Parallel ? edit.apply(train) : train;
+  private static Edited inChain(Train train, MemberId member, Function<Train, Edited> edit) {
+    return train.partOf(member) instanceof Parallel ? edit.apply(train) : Edited.sameNames(train);
   }
 
   /** More or fewer planets on a carrier, or discs on an eccentric, within what it can hold. */
@@ -148,19 +154,6 @@ final class WheelWork {
               sides.withSpiders(Math.clamp(sides.spiders() + step, 1, Differential.MOST_SPIDERS));
           case Shaft shaft -> shaft;
         });
-  }
-
-  /** The first wheel whose place in its chain was another's, or was empty. */
-  static Optional<MemberId> newWheel(Train before, Train after) {
-    List<Teeth> old = before.members().stream().flatMap(m -> m.teeth().stream()).toList();
-    List<Member> now = after.members();
-    for (int k = 0; k < now.size(); k++) {
-      if (k >= old.size() || !now.get(k).teeth().equals(Optional.of(old.get(k)))) {
-        return Optional.of(
-            after.parts().size() > before.parts().size() ? now.getLast().id() : now.get(k).id());
-      }
-    }
-    return Optional.empty();
   }
 
   private static Optional<Teeth> teeth(Train train, MemberId member) {

@@ -13,6 +13,8 @@ import java.util.function.DoubleConsumer;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import steadycog.format.file.JobFiles;
+import steadycog.format.file.Trouble;
+import steadycog.piece.UnmakeableException;
 
 /**
  * Makes files aside, one at a time, so that the window goes on; says how far it is and can stop.
@@ -30,7 +32,7 @@ public final class Shop {
 
   /** What makes the bytes of a file. */
   public interface Work {
-    byte[] make(BooleanSupplier cancelled, DoubleConsumer progress);
+    byte[] make(BooleanSupplier cancelled, DoubleConsumer progress) throws UnmakeableException;
   }
 
   /**
@@ -91,9 +93,15 @@ public final class Shop {
     } catch (CancellationException stop) {
       return "Stopped; " + file.getFileName() + " was not written.";
     } catch (IOException failed) {
-      return file.getFileName() + " cannot be written: " + failed.getMessage();
+      return file.getFileName() + " cannot be written: " + Trouble.words(failed) + ".";
+    } catch (UnmakeableException useless) {
+      return file.getFileName() + " was not written: " + useless.getMessage() + ".";
     } catch (RuntimeException broken) {
-      return file.getFileName() + " was not made: " + broken;
+      Thread.UncaughtExceptionHandler faults = Thread.getDefaultUncaughtExceptionHandler();
+      if (faults != null) {
+        faults.uncaughtException(Thread.currentThread(), broken);
+      }
+      return file.getFileName() + " was not made: a fault of the program, not of the train.";
     }
   }
 

@@ -91,9 +91,9 @@ final class Scatter extends Pane {
     }
     text(least + "", LEFT, getHeight() - 8);
     Text end = text(most + "", 0, getHeight() - 8);
-    end.setX(getWidth() - RIGHT - end.getLayoutBounds().getWidth());
+    Look.anchor(end, getWidth() - RIGHT, 1);
     Text title = text("teeth of all wheels", 0, getHeight() - 8);
-    title.setX((LEFT + getWidth() - RIGHT - title.getLayoutBounds().getWidth()) / 2);
+    Look.anchor(title, (LEFT + getWidth() - RIGHT) / 2, 0.5);
   }
 
   /** Powers of ten of a part in a million, in the unit that people would use. */

@@ -41,6 +41,8 @@ abstract sealed class BodyView extends Group
   private final Circle halo = Look.styled(new Circle(), "wheel-halo");
   private Placed placed;
   private double scale;
+  private double restX;
+  private double restY;
   private double middleX;
   private double middleY;
   private boolean behind;
@@ -86,6 +88,14 @@ abstract sealed class BodyView extends Group
   /** Outer end and length of the mark, in pixels. */
   abstract double[] markPlace();
 
+  /**
+   * Whether this view can show {@code now}: a body of the same kind. Members of different trains,
+   * or of one whose part has become another, may share their name.
+   */
+  boolean suits(Placed now) {
+    return now.getClass() == placed.getClass();
+  }
+
   /** Whether {@code now} looks as {@link #placed} does, wherever it stands. */
   abstract boolean hasShapeOf(Placed now);
 
@@ -112,8 +122,10 @@ abstract sealed class BodyView extends Group
 
   /** Puts the body down; {@code x0}, {@code y0} is where the drawing's origin lies in the view. */
   final void putDown(double x0, double y0) {
-    setTranslateX(x0 + placed.x() * scale);
-    setTranslateY(y0 - placed.y() * scale);
+    restX = x0 + placed.x() * scale;
+    restY = y0 - placed.y() * scale;
+    setTranslateX(restX);
+    setTranslateY(restY);
     middleX = x0 + placed.orbit().map(Placed.Orbit::x).orElse(placed.x()) * scale;
     middleY = y0 - placed.orbit().map(Placed.Orbit::y).orElse(placed.y()) * scale;
   }
@@ -144,6 +156,15 @@ abstract sealed class BodyView extends Group
   /** Bends a body that is no rigid one: the generator and the body itself after so many turns. */
   void bendTo(double generatorTurns, double ownTurns) {
     // Rigid.
+  }
+
+  /** Where its axis stands with all marks at twelve o'clock, in pixels. */
+  final double restX() {
+    return restX;
+  }
+
+  final double restY() {
+    return restY;
   }
 
   /** Where the axis lies about which the body is taken round, in pixels. */

@@ -280,7 +280,11 @@ public final class EdgeView extends Pane {
               }
               return gone;
             });
-    bodyViews.forEach((key, body) -> body.showRole(bench.study().role(key.id)));
+    for (int k = 0; k < used.size(); k++) {
+      EdgeBody body = body(used.get(k));
+      body.setViewOrder(-k);
+      body.showRole(bench.study().role(used.get(k).id));
+    }
   }
 
   private void placeName(
@@ -353,7 +357,7 @@ public final class EdgeView extends Pane {
       }
       Text caption = (Text) captions.getChildren().get(used++);
       caption.setText(part.name());
-      caption.setX(x(plane) - caption.getLayoutBounds().getWidth() / 2);
+      Look.anchor(caption, x(plane), 0.5);
       caption.setY(getHeight() - 3);
       caption.setVisible(true);
     }

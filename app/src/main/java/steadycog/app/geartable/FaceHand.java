@@ -56,7 +56,8 @@ final class FaceHand {
         });
     view.setOnScroll(
         scroll -> {
-          if (desk.selection().filter(id::equals).isPresent() && !scroll.isShortcutDown()) {
+          boolean chosen = desk.selection().filter(id::equals).isPresent();
+          if (chosen && !scroll.isShortcutDown() && scroll.getDeltaY() != 0) {
             desk.changeTeeth(id, scroll.getDeltaY() > 0 ? 1 : -1);
             scroll.consume();
           }
@@ -113,10 +114,13 @@ final class FaceHand {
   private static Optional<Steer> steered(Bench bench, MemberId id) {
     List<Mesh> meshes =
         bench.card().train().meshes().stream().filter(m -> m.carrier().isEmpty()).toList();
-    if (meshes.stream().noneMatch(mesh -> mesh.touches(id))) {
+    // A bevel gear meshes on fixed axes too, but stands where its mate lets it.
+    Optional<PlacedWheel> dragged =
+        bench.study().layout().wheels().stream().filter(wheel -> wheel.id().equals(id)).findFirst();
+    if (dragged.isEmpty() || meshes.stream().noneMatch(mesh -> mesh.touches(id))) {
       return Optional.empty();
     }
-    int axis = bench.study().layout().wheel(id).axis();
+    int axis = dragged.get().axis();
     List<MemberId> shaft =
         bench.study().layout().wheels().stream()
             .filter(wheel -> wheel.axis() == axis)

@@ -7,6 +7,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
+import javafx.beans.property.ReadOnlyDoubleProperty;
+import javafx.beans.property.ReadOnlyDoubleWrapper;
 import javafx.scene.Group;
 import javafx.scene.layout.Pane;
 import javafx.scene.text.Text;
@@ -48,6 +50,9 @@ final class FaceView extends Pane {
   private static final double SHORTEST_BAR = 50;
   private static final double SCALE_STEP = 1.012;
 
+  /** However small the drawing, the scale bar stands for no more than 10^9 modules. */
+  private static final int LONGEST_DECADE = 8;
+
   private final Desk desk;
   private final Group bodies = new Group();
 
@@ -59,6 +64,7 @@ final class FaceView extends Pane {
   private final ContactMarks contacts = new ContactMarks();
   private final Map<Key, BodyView> views = new HashMap<>();
   private final FaceHand hand;
+  private final ReadOnlyDoubleWrapper drawn = new ReadOnlyDoubleWrapper();
   private double scale = 1;
   private double zoom = 1;
   private double panX;
@@ -83,15 +89,22 @@ final class FaceView extends Pane {
     Look.clip(this);
     widthProperty().addListener(o -> rebuild());
     heightProperty().addListener(o -> rebuild());
+    desk.inViewProperty()
+        .addListener(
+            o -> {
+              zoom = 1;
+              panX = 0;
+              panY = 0;
+            });
     desk.benchProperty().addListener(o -> rebuild());
     desk.selectionProperty().addListener(o -> select());
     desk.crank().positionProperty().addListener(o -> turn());
     desk.exaggerationProperty().addListener(o -> exaggerate());
   }
 
-  /** Pixels a module. */
-  double scale() {
-    return scale;
+  /** Pixels a module; 0 while nothing is drawn. */
+  ReadOnlyDoubleProperty scaleProperty() {
+    return drawn.getReadOnlyProperty();
   }
 
   /** Zooms about a point of the view, in pixels. */
@@ -129,12 +142,13 @@ final class FaceView extends Pane {
 
   private void rebuild() {
     Optional<Bench> bench = desk.bench();
-    boolean room = getWidth() >= 2 * MARGIN && getHeight() >= 2 * MARGIN;
+    boolean room = getWidth() > 2 * MARGIN && getHeight() > 2 * MARGIN + NOTE;
     bodies.setVisible(bench.isPresent() && room);
     tags.setVisible(bodies.isVisible() && getHeight() >= LEAST_FOR_NAMES);
     captions.setVisible(bodies.isVisible());
     contacts.setVisible(bodies.isVisible());
     if (!bodies.isVisible()) {
+      drawn.set(0);
       return;
     }
     FaceLayout layout = bench.get().study().layout();
@@ -158,6 +172,7 @@ final class FaceView extends Pane {
       shown.add(view);
     }
     stack(shown);
+    drawn.set(scale);
     contacts.forget();
     showRoles(bench.get());
     tags.place(bench.get(), shown);
@@ -198,7 +213,7 @@ final class FaceView extends Pane {
           top = round ? Math.min(top, level - view.outerRadius()) : top;
         }
         Text caption = Look.styled(new Text(part.name()), "part-caption");
-        caption.setX(middle - caption.getLayoutBounds().getWidth() / 2);
+        Look.anchor(caption, middle, 0.5);
         caption.setY(top - 5);
         captions.getChildren().add(caption);
       }
@@ -227,19 +242,22 @@ final class FaceView extends Pane {
     }
   }
 
-  /** Takes away what the train has no more. */
+  /** Takes away what the train has no more, or has as a body of another kind. */
   private void drop(List<Placed> kept) {
-    List<Key> keys = kept.stream().map(Key::of).toList();
-    List<BodyView> gone =
-        views.entrySet().stream()
-            .filter(entry -> !keys.contains(entry.getKey()))
-            .map(Map.Entry::getValue)
-            .toList();
-    for (BodyView view : gone) {
-      bodies.getChildren().remove(view);
-      view.overlay().ifPresent(bodies.getChildren()::remove);
-    }
-    views.keySet().retainAll(keys);
+    Map<Key, Placed> now = new HashMap<>();
+    kept.forEach(placed -> now.put(Key.of(placed), placed));
+    views
+        .entrySet()
+        .removeIf(
+            entry -> {
+              Placed placed = now.get(entry.getKey());
+              boolean gone = placed == null || !entry.getValue().suits(placed);
+              if (gone) {
+                bodies.getChildren().remove(entry.getValue());
+                entry.getValue().overlay().ifPresent(bodies.getChildren()::remove);
+              }
+              return gone;
+            });
   }
 
   /**
@@ -377,7 +395,8 @@ final class FaceView extends Pane {
 
   private void turn() {
     Optional<Bench> bench = desk.bench();
-    if (bench.isEmpty()) {
+    if (bench.isEmpty() || !bodies.isVisible()) {
+      // What is drawn out of sight may be another train still.
       return;
     }
     Motion motion = bench.get().study().motion();
@@ -389,7 +408,8 @@ final class FaceView extends Pane {
                   : turned(motion, view.id());
           Optional<Double> carried =
               view.placed().orbit().flatMap(orbit -> turned(motion, orbit.carrier()));
-          own.ifPresent(turns -> view.turnTo(turns, carried.orElse(0.0)));
+          // What floats stands at its marks, wherever it stood in another train or role.
+          view.turnTo(own.orElse(0.0), carried.orElse(0.0));
         });
     tags.follow();
     showContacts(bench.get());
@@ -437,14 +457,13 @@ final class FaceView extends Pane {
 
   /** The length of the scale bar: the first of 1, 2, 5, 10, 20 … modules that is long enough. */
   int scaleBarModules() {
-    int decade = 1;
-    while (true) {
-      for (int step : new int[] {1, 2, 5}) {
-        if (step * decade * scale >= SHORTEST_BAR) {
-          return step * decade;
-        }
+    double wanted = SHORTEST_BAR / scale;
+    double decade = Math.pow(10, Math.clamp(Math.floor(Math.log10(wanted)), 0, LONGEST_DECADE));
+    for (int step : new int[] {1, 2, 5}) {
+      if (step * decade >= wanted) {
+        return (int) (step * decade);
       }
-      decade *= 10;
     }
+    return (int) (10 * decade);
   }
 }

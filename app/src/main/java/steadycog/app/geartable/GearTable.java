@@ -66,6 +66,7 @@ public final class GearTable extends BorderPane {
   private final HBox banner = new HBox(state);
   private final Label scaleText = Look.label("", "table-note");
   private final Line scaleBar = Look.styled(new Line(), "scale-bar");
+  private final HBox scale = new HBox(8, scaleBar, scaleText);
   private final VBox firstSteps;
 
   public GearTable(Desk desk) {
@@ -79,10 +80,9 @@ public final class GearTable extends BorderPane {
     setAccessibleText(
         "Gear table: left and right choose a wheel, D H T F give it a role, E shows the side view");
     setMinSize(240, 160);
-    HBox scale = new HBox(8, scaleBar, scaleText);
     scale.setAlignment(Pos.CENTER_LEFT);
     scale.setMouseTransparent(true);
-    StackPane table = new StackPane(face, banner, scale, firstSteps);
+    StackPane table = new StackPane(face, banner, scale, firstSteps, new WorkNote(desk));
     table.setMinSize(0, 0);
     beside = new HBox(table);
     edge = new EdgeView(desk);
@@ -122,10 +122,12 @@ public final class GearTable extends BorderPane {
           }
         });
     desk.benchProperty().addListener(o -> refresh());
+    desk.pageProperty().addListener(o -> firstSteps.setVisible(desk.sheet().card().isEmpty()));
     desk.preferencesProperty().addListener(o -> refresh());
     heightProperty().addListener(o -> showEdge());
     face.widthProperty().addListener(o -> refresh());
     face.heightProperty().addListener(o -> refresh());
+    face.scaleProperty().addListener(o -> showScale());
     refresh();
   }
 
@@ -197,18 +199,25 @@ public final class GearTable extends BorderPane {
 
   private void refresh() {
     Optional<Bench> bench = desk.bench();
-    firstSteps.setVisible(bench.isEmpty());
+    firstSteps.setVisible(desk.sheet().card().isEmpty());
     showEdge();
     placeBoard();
-    scaleBar.setVisible(bench.isPresent());
-    scaleText.setVisible(bench.isPresent());
-    int modules = bench.isPresent() ? face.scaleBarModules() : 1;
-    scaleBar.setEndX(modules * face.scale());
-    scaleText.setText(
-        bench.map(b -> barLength(b, modules)).orElse("")
-            + (face.getWidth() > LEAST_WIDTH_FOR_NOTE ? ", from the drive end" : ""));
+    showScale();
     banner.setVisible(false);
     bench.ifPresent(this::showState);
+  }
+
+  private void showScale() {
+    double pixels = face.scaleProperty().get();
+    Optional<Bench> bench = desk.bench().filter(b -> pixels > 0);
+    scale.setVisible(bench.isPresent());
+    if (bench.isPresent()) {
+      int modules = face.scaleBarModules();
+      scaleBar.setEndX(modules * pixels);
+      scaleText.setText(
+          barLength(bench.get(), modules)
+              + (face.getWidth() > LEAST_WIDTH_FOR_NOTE ? ", from the drive end" : ""));
+    }
   }
 
   /** The length of the scale bar; a drive drawn from its sizes alone is in millimetres. */
@@ -271,6 +280,7 @@ public final class GearTable extends BorderPane {
       case LEFT, UP -> desk.selectNext(-1);
       case RIGHT, DOWN -> desk.selectNext(1);
       case ESCAPE -> {
+        desk.work().stop();
         strip.cancelLock();
         desk.select(Optional.empty());
       }

@@ -81,6 +81,11 @@ final class PlateView extends BodyView {
   }
 
   @Override
+  boolean suits(Placed now) {
+    return now instanceof PlacedPlate other && other.kind() == plate().kind();
+  }
+
+  @Override
   boolean hasShapeOf(Placed now) {
     return now instanceof PlacedPlate other
         && other.circles().equals(plate().circles())

@@ -19,6 +19,7 @@ import steadycog.app.look.Glossary;
 import steadycog.app.look.Icon;
 import steadycog.app.look.Look;
 import steadycog.app.look.Sign;
+import steadycog.app.look.Typed;
 import steadycog.train.Cycloidal;
 import steadycog.train.MemberId;
 import steadycog.train.Parallel;
@@ -195,22 +196,32 @@ final class RoleStrip extends FlowPane {
             "Teeth: type and press Enter, 60i for internal ones; + and \u2212 or scrolling on the"
                 + " wheel step them"));
     field.setAccessibleText("Teeth of the chosen wheel");
-    field.setOnAction(
-        e -> {
-          Matcher typed = TEETH.matcher(field.getText().strip());
-          if (typed.matches()) {
-            Teeth wanted = new Teeth(Integer.parseInt(typed.group(1)), !typed.group(2).isEmpty());
-            desk.selection()
-                .filter(id -> desk.teeth(id).isPresent())
-                .ifPresent(id -> desk.setTeeth(id, wanted));
-          }
-          showTeeth();
-        });
+    Typed.on(
+        field,
+        this::takeTeeth,
+        problem -> problem.ifPresent(desk::refuse),
+        desk.selectionProperty());
     return field;
   }
 
+  private Optional<String> takeTeeth(String text) {
+    Optional<MemberId> wheel = desk.selection().filter(id -> desk.teeth(id).isPresent());
+    Matcher typed = TEETH.matcher(text);
+    if (wheel.isEmpty()) {
+      return Optional.empty();
+    }
+    if (!typed.matches()) {
+      return Optional.of(
+          "'" + text + "' is no tooth count: type one such as 18, or 60i for internal teeth");
+    }
+    Teeth wanted = new Teeth(Integer.parseInt(typed.group(1)), !typed.group(2).isEmpty());
+    return desk.setTeeth(wheel.get(), wanted)
+        ? Optional.empty()
+        : Optional.of("two internal wheels would have to mesh");
+  }
+
   private void showTeeth() {
-    teeth.setText(desk.selection().flatMap(desk::teeth).map(Teeth::toString).orElse(""));
+    Typed.show(teeth, desk.selection().flatMap(desk::teeth).map(Teeth::toString).orElse(""));
   }
 
   private void chosen(Optional<MemberId> member) {

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import javafx.scene.Group;
 import steadycog.app.desk.Bench;
@@ -17,7 +18,10 @@ import steadycog.train.Part;
 import steadycog.train.Planetary;
 import steadycog.train.StrainWave;
 
-/** The tags of all members, one each, where they hide little and are not hidden. */
+/**
+ * The tags of all members, one each, where they hide little and are not hidden while all marks
+ * stand at twelve o'clock.
+ */
 final class TagLayer extends Group {
   private static final double LEAST_RADIUS = 72;
 
@@ -33,6 +37,7 @@ final class TagLayer extends Group {
       boolean covered = view.isBehind() && view instanceof WheelView wheel && !wheel.isRing();
       if (view.isFirst() && !covered && !isCramped(bench, view, order)) {
         bodies.put(view.id(), view);
+        tags.computeIfAbsent(view.id(), none -> added()).setViewOrder(-k);
         place(bench, places, view, order.subList(k + 1, order.size()));
       }
     }
@@ -53,14 +58,13 @@ final class TagLayer extends Group {
   }
 
   private void place(Bench bench, TagPlaces places, BodyView view, List<BodyView> front) {
-    WheelTag tag = tags.computeIfAbsent(view.id(), none -> added());
+    WheelTag tag = Objects.requireNonNull(tags.get(view.id()));
     int way = bench.study().motion().speed(view.id()).map(AngularSpeed::signum).orElse(0);
     Optional<TagSpot> spot = view.tagSpot();
     if (spot.isPresent()) {
       double x = spot.get().radius() * Math.cos(spot.get().angle());
       double y = -spot.get().radius() * Math.sin(spot.get().angle());
-      places.take(
-          new Disc(view.getTranslateX() + x, view.getTranslateY() + y, 0), WheelTag.SMALL_RADIUS);
+      places.take(new Disc(view.restX() + x, view.restY() + y, 0), WheelTag.SMALL_RADIUS);
       tag.show(name(bench, view.id()), "", way, true);
       tag.tie(x, y, spot.get().turning());
     } else if (view instanceof WheelView wheel) {
@@ -119,10 +123,10 @@ final class TagLayer extends Group {
             ? places.take(disc(wheel), radius)
             : places.place(disc(wheel), inner, solid, over, radius);
     tag.show(name(bench, wheel.id()), wheel.wheel().teeth().toString(), way, small);
-    tag.tie(place.x() - wheel.getTranslateX(), place.y() - wheel.getTranslateY(), false);
+    tag.tie(place.x() - wheel.restX(), place.y() - wheel.restY(), false);
   }
 
   private static Disc disc(BodyView view) {
-    return new Disc(view.getTranslateX(), view.getTranslateY(), view.outerRadius());
+    return new Disc(view.restX(), view.restY(), view.outerRadius());
   }
 }

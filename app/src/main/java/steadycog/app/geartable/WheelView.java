@@ -44,6 +44,7 @@ final class WheelView extends BodyView {
     }
     addTurning(hub);
     clocking.setMouseTransparent(true);
+    Look.anchor(clocking, 0, 0.5);
     getChildren().add(clocking);
   }
 
@@ -127,7 +128,6 @@ final class WheelView extends BodyView {
   /** Writes on a planet by how much of a tooth its rows are turned against each other. */
   void showClocking(Optional<BigFraction> teeth) {
     clocking.setText(teeth.map(Sign::exact).orElse(""));
-    clocking.setX(-clocking.getLayoutBounds().getWidth() / 2);
     clocking.setY(hub.getRadius() + 15);
     pseudoClassStateChanged(CLOCKED, teeth.isPresent());
   }

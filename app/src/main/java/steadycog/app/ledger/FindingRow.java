@@ -6,16 +6,14 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import javafx.css.PseudoClass;
-import javafx.geometry.VPos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.Tooltip;
-import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import steadycog.app.desk.Desk;
+import steadycog.app.look.Flow;
 import steadycog.app.look.Glossary;
 import steadycog.app.look.Icon;
 import steadycog.app.look.IconView;
@@ -41,7 +39,7 @@ public final class FindingRow extends HBox {
   private final Label severity = Look.label("", "severity", "small");
   private final Label message = Look.label("");
   private final Label advice = Look.label("", "remedy");
-  private final FlowPane cures = new FlowPane(6, 4);
+  private final Flow cures = new Flow();
   private final List<Button> buttons = new ArrayList<>();
   private final Tooltip rule = new Tooltip();
 
@@ -53,9 +51,6 @@ public final class FindingRow extends HBox {
     advice.setWrapText(true);
     rule.setWrapText(true);
     rule.setMaxWidth(380);
-    cures.setRowValignment(VPos.CENTER);
-    cures.setMinWidth(0);
-    advice.maxWidthProperty().bind(cures.widthProperty());
     cures.getChildren().add(advice);
     VBox words = new VBox(2, message, cures);
     words.setMinWidth(0);
@@ -93,7 +88,7 @@ public final class FindingRow extends HBox {
   private void showCures(List<Cure> all) {
     while (buttons.size() < all.size()) {
       Button button = Look.styled(new Button(), "cure");
-      button.setMinWidth(Region.USE_PREF_SIZE);
+      button.setWrapText(true);
       button.setTooltip(new Tooltip("Make this change; undo takes it back"));
       buttons.add(button);
       cures.getChildren().add(buttons.size() - 1, button);

@@ -88,9 +88,8 @@ final class Headline extends VBox {
     if (study.flatMap(Study::twoInputs).isPresent()) {
       sentence.setText("The sum of two inputs: no single ratio");
     }
-    sentence.setManaged(!sentence.getText().isEmpty());
-    schools.setVisible(known.isPresent());
-    schools.setManaged(known.isPresent());
+    Look.show(sentence, !sentence.getText().isEmpty());
+    Look.show(schools, known.isPresent());
     known.ifPresent(
         r -> {
           reduction.setText(

@@ -3,6 +3,7 @@ package steadycog.app.ledger;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
@@ -19,6 +20,7 @@ import steadycog.app.look.Icon;
 import steadycog.app.look.Later;
 import steadycog.app.look.Look;
 import steadycog.app.look.Sign;
+import steadycog.app.look.Typed;
 import steadycog.notation.LossText;
 import steadycog.number.Exact;
 import steadycog.study.Study;
@@ -65,7 +67,7 @@ final class LossPanel extends VBox {
     back.setId("pushed-back");
     caution.setGraphic(Icon.WARNING.node());
     friction.setPromptText("\u2013");
-    friction.setOnAction(e -> takeFriction());
+    Typed.on(friction, this::takeFriction, this::complain, desk.inViewProperty());
     Look.show(bad, false);
     HBox chips = new HBox(3);
     for (Practice one : Practice.values()) {
@@ -124,9 +126,7 @@ final class LossPanel extends VBox {
       boolean on = Practice.values()[k] == losses.practiceInForce() && losses.kinds().isEmpty();
       practices.get(k).setSelected(on && losses.friction().isEmpty());
     }
-    if (!friction.isFocused()) {
-      friction.setText(losses.friction().map(Exact::plain).orElse(""));
-    }
+    Typed.show(friction, losses.friction().map(Exact::plain).orElse(""));
     if (!study.train().meshes().equals(shown)) {
       shown = study.train().meshes();
       makeRows();
@@ -148,7 +148,7 @@ final class LossPanel extends VBox {
   }
 
   private void makeRows() {
-    table.getChildren().clear();
+    table.clear();
     List<TextField> fields = new ArrayList<>();
     table.row(
         new Label(""),
@@ -166,7 +166,8 @@ final class LossPanel extends VBox {
                   + name(shown.get(k))
                   + " passes on, as 98.5 %; left empty what is usual holds");
       int index = k;
-      field.setOnAction(e -> takeShare(field, shown.get(index)));
+      Typed.on(
+          field, text -> takeShare(text, shown.get(index)), this::complain, desk.inViewProperty());
       Label cell = new Label();
       cell.setGraphic(field);
       fields.add(field);
@@ -184,9 +185,7 @@ final class LossPanel extends VBox {
   private void showMesh(Study study, int k) {
     double unit = desk.preferences().power().inBase();
     var mesh = study.loading().flow().meshes().get(k);
-    if (!shares.get(k).isFocused()) {
-      shares.get(k).setText(Sign.percent(mesh.value().doubleValue(), 2));
-    }
+    Typed.show(shares.get(k), Sign.percent(mesh.value().doubleValue(), 2));
     label(k, 0).setText(between(study, k));
     label(k, 2)
         .setText(study.meshPower(k).map(w -> Sign.number(Math.abs(w) / unit)).orElse(Sign.DASH));
@@ -294,38 +293,37 @@ final class LossPanel extends VBox {
         : EachWayWords.tips(backwards).map(words -> "; " + words).orElse("");
   }
 
-  private void takeShare(TextField field, Mesh mesh) {
+  private Optional<String> takeShare(String text, Mesh mesh) {
     Study study = desk.bench().orElseThrow().study();
     MemberId a = study.train().partOf(mesh.a()).body(mesh.a());
     MemberId b = study.train().partOf(mesh.b()).body(mesh.b());
-    String text = field.getText().strip();
     Optional<BigFraction> share = LossText.share(text);
-    complain(share.isEmpty() && !text.isEmpty() ? BAD_SHARE : "");
-    if (share.isPresent() || text.isEmpty()) {
-      desk.lose(losses -> losses.with(a, b, share));
-      requestFocus();
-      show();
+    if (share.isEmpty() && !text.isEmpty()) {
+      return Optional.of(BAD_SHARE);
     }
+    desk.lose(losses -> losses.with(a, b, share));
+    Platform.runLater(this::show);
+    return Optional.empty();
   }
 
-  private void takeFriction() {
-    String text = friction.getText().strip();
+  private Optional<String> takeFriction(String text) {
     boolean number = Exact.isNumber(text);
-    try {
-      Optional<BigFraction> mu = number ? Optional.of(Exact.parse(text)) : Optional.empty();
-      complain(!number && !text.isEmpty() ? BAD_FRICTION : "");
-      if (number || text.isEmpty()) {
-        desk.lose(losses -> losses.withFriction(mu));
-        requestFocus();
-        show();
-      }
-    } catch (IllegalArgumentException outOfRange) {
-      complain(BAD_FRICTION);
+    if (!number && !text.isEmpty()) {
+      return Optional.of(BAD_FRICTION);
     }
+    Optional<BigFraction> mu = number ? Optional.of(Exact.parse(text)) : Optional.empty();
+    try {
+      Losses.UNSTATED.withFriction(mu);
+    } catch (IllegalArgumentException outOfRange) {
+      return Optional.of(BAD_FRICTION);
+    }
+    desk.lose(losses -> losses.withFriction(mu));
+    Platform.runLater(this::show);
+    return Optional.empty();
   }
 
-  private void complain(String words) {
-    bad.setText(words);
-    Look.show(bad, !words.isEmpty());
+  private void complain(Optional<String> words) {
+    bad.setText(words.orElse(""));
+    Look.show(bad, words.isPresent());
   }
 }

@@ -2,6 +2,7 @@ package steadycog.app.ledger;
 
 import java.util.List;
 import java.util.Optional;
+import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
@@ -16,6 +17,7 @@ import steadycog.app.look.Icon;
 import steadycog.app.look.Later;
 import steadycog.app.look.Look;
 import steadycog.app.look.Sign;
+import steadycog.app.look.Typed;
 import steadycog.notation.MotorText;
 import steadycog.notation.QuantityText;
 import steadycog.number.Figures;
@@ -62,9 +64,9 @@ final class MotorPanel extends VBox {
     shelf.setTooltip(new Tooltip("Made-up motors to try, from weak to strong"));
     shelf.setOnAction(e -> takeShelved());
     set(typed, "motor-typed", 13, "0.42 Nm 5200 rpm", "Stall torque and no-load speed");
-    typed.setOnAction(e -> takeTyped());
+    Typed.on(typed, this::takeTyped, this::complain, desk.inViewProperty());
     set(load, "motor-load", 7, "left to the drive", "Torque that the driven machine asks for");
-    load.setOnAction(e -> takeLoad());
+    Typed.on(load, this::takeLoad, this::complain, desk.inViewProperty());
     verdict.setWrapText(true);
     verdict.setId("motor-verdict");
     bad.setWrapText(true);
@@ -113,12 +115,8 @@ final class MotorPanel extends VBox {
     ends.setText("Motor at " + Sign.shortName(drive.member()));
     loadWord.setText("load at " + Sign.shortName(roles.take().orElseThrow().member()));
     shelf.setValue(motor.map(MotorPanel::name).orElse(NONE));
-    if (!typed.isFocused()) {
-      typed.setText(motor.map(m -> m.stall() + " " + m.free()).orElse(""));
-    }
-    if (!load.isFocused()) {
-      load.setText(roles.take().orElseThrow().load().map(Quantity::toString).orElse(""));
-    }
+    Typed.show(typed, motor.map(m -> m.stall() + " " + m.free()).orElse(""));
+    Typed.show(load, roles.take().orElseThrow().load().map(Quantity::toString).orElse(""));
     point = study.motorPoint();
     Look.show(plot, point.isPresent());
     Look.show(run, point.filter(at -> at.speed() > 0).isPresent());
@@ -198,36 +196,28 @@ final class MotorPanel extends VBox {
     show();
   }
 
-  private void takeTyped() {
-    String text = typed.getText().strip();
+  private Optional<String> takeTyped(String text) {
     Optional<Motor> motor = MotorText.read(text);
-    complain(
-        motor.isEmpty() && !text.isEmpty()
-            ? "Not a motor: type stall torque and no-load speed, as 0.42 Nm 5200 rpm."
-            : "");
-    if (motor.isPresent() || text.isEmpty()) {
-      desk.turnBy(motor);
-      requestFocus();
-      show();
+    if (motor.isEmpty() && !text.isEmpty()) {
+      return Optional.of("Not a motor: type stall torque and no-load speed, as 0.42 Nm 5200 rpm.");
     }
+    desk.turnBy(motor);
+    Platform.runLater(this::show);
+    return Optional.empty();
   }
 
-  private void takeLoad() {
-    String text = load.getText().strip();
+  private Optional<String> takeLoad(String text) {
     Optional<Quantity> torque = QuantityText.read(text, Unit.Dimension.TORQUE);
-    complain(
-        torque.isEmpty() && !text.isEmpty()
-            ? "Not a load: type a torque, as 40 Nm; left empty the drive decides."
-            : "");
-    if (torque.isPresent() || text.isEmpty()) {
-      desk.load(torque);
-      requestFocus();
-      show();
+    if (torque.isEmpty() && !text.isEmpty()) {
+      return Optional.of("Not a load: type a torque, as 40 Nm; left empty the drive decides.");
     }
+    desk.load(torque);
+    Platform.runLater(this::show);
+    return Optional.empty();
   }
 
-  private void complain(String words) {
-    bad.setText(words);
-    Look.show(bad, !words.isEmpty());
+  private void complain(Optional<String> words) {
+    bad.setText(words.orElse(""));
+    Look.show(bad, words.isPresent());
   }
 }

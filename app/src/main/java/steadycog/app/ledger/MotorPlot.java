@@ -76,10 +76,9 @@ final class MotorPlot extends Pane {
     point.setCenterX(LEFT + at.speed() / at.motor().free().inBase() * (end - LEFT));
     point.setCenterY(foot - at.needed() * scale);
     Plot.put(stallWord, LEFT + 5, foot - stall * scale - 4);
-    Plot.put(freeWord, right - freeWord.getLayoutBounds().getWidth(), HEIGHT - 3);
+    Plot.putBefore(freeWord, right, HEIGHT - 3);
     double low = foot - at.needed() * scale;
-    Plot.put(
-        neededWord, right - neededWord.getLayoutBounds().getWidth(), Math.min(low + 12, foot - 2));
-    Plot.put(startWord, right - startWord.getLayoutBounds().getWidth(), start - 3);
+    Plot.putBefore(neededWord, right, Math.min(low + 12, foot - 2));
+    Plot.putBefore(startWord, right, start - 3);
   }
 }

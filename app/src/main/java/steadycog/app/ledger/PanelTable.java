@@ -31,6 +31,12 @@ final class PanelTable extends GridPane {
     return label;
   }
 
+  /** Takes all rows away. */
+  void clear() {
+    getChildren().clear();
+    next = 0;
+  }
+
   /** The next row: a name to the left, figures to the right. */
   void row(Label name, Label... figures) {
     add(name, 0, next);

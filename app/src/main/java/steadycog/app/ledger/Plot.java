@@ -2,6 +2,7 @@ package steadycog.app.ledger;
 
 import javafx.scene.shape.Line;
 import javafx.scene.text.Text;
+import steadycog.app.look.Look;
 
 /** Where the strokes and words of the ledger's small plots lie, in pixels. */
 final class Plot {
@@ -16,6 +17,12 @@ final class Plot {
 
   static void put(Text word, double x, double y) {
     word.setX(x);
+    word.setY(y);
+  }
+
+  /** Puts a word so that it ends at {@code x}. */
+  static void putBefore(Text word, double x, double y) {
+    Look.anchor(word, x, 1);
     word.setY(y);
   }
 }

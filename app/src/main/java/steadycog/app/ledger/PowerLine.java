@@ -70,6 +70,6 @@ final class PowerLine extends Pane {
             + " dotted, "
             + Sign.shortName(inputs.second().member())
             + " dashed");
-    Plot.put(names, right - names.getLayoutBounds().getWidth(), HEIGHT - 1);
+    Plot.putBefore(names, right, HEIGHT - 1);
   }
 }

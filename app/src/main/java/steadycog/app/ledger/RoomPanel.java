@@ -12,6 +12,7 @@ import steadycog.app.desk.Bench;
 import steadycog.app.desk.Desk;
 import steadycog.app.look.Later;
 import steadycog.app.look.Look;
+import steadycog.app.look.Typed;
 import steadycog.notation.PitchText;
 import steadycog.number.Unit;
 import steadycog.study.Room;
@@ -57,7 +58,7 @@ final class RoomPanel extends VBox {
     getChildren().addAll(head, table);
   }
 
-  /** The size of teeth, to type over; what cannot be read is put back. */
+  /** The size of teeth, to type over. */
   private TextField moduleField() {
     TextField field = new TextField();
     field.setId("module");
@@ -65,11 +66,17 @@ final class RoomPanel extends VBox {
     field.setPromptText("module 1.5 mm");
     field.setAccessibleText("Size of teeth: module or dp");
     field.setTooltip(new Tooltip("Size of teeth: module 1.5 mm, dp 16; Enter takes it"));
-    field.setOnAction(
-        e -> {
-          PitchText.read(field.getText()).ifPresent(desk::size);
-          show();
-        });
+    Typed.on(
+        field,
+        text -> {
+          Optional<Pitch> pitch = PitchText.read(text);
+          pitch.ifPresent(desk::size);
+          return pitch.isPresent()
+              ? Optional.empty()
+              : Optional.of("teeth are sized as module 1.5 mm or dp 16");
+        },
+        problem -> problem.ifPresent(desk::refuse),
+        desk.inViewProperty());
     return field;
   }
 }

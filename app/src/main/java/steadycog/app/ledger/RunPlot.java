@@ -72,10 +72,7 @@ final class RunPlot extends Pane {
     Plot.span(zero, SIDE, COURSE + EDGE / 2, getWidth() - SIDE, COURSE + EDGE / 2);
     Plot.put(firstWord, SIDE, EDGE - 4);
     Plot.put(heldWord, SIDE, COURSE + 1.6 * EDGE);
-    Plot.put(
-        gearedWord,
-        getWidth() - SIDE - gearedWord.getLayoutBounds().getWidth(),
-        COURSE + 1.6 * EDGE);
+    Plot.putBefore(gearedWord, getWidth() - SIDE, COURSE + 1.6 * EDGE);
     at(seconds);
   }
 

@@ -75,8 +75,7 @@ final class SpeedLine extends Pane {
     top.setX(x0 + 6);
     top.setY(EDGE - 2);
     right.setText(Sign.shortName(inputs.second().member()) + " " + unit.symbol());
-    right.setX(getWidth() - SIDE - right.getLayoutBounds().getWidth());
-    right.setY(inputs.b().signum() < 0 ? y0 - 6 : y0 + 14);
+    Plot.putBefore(right, getWidth() - SIDE, inputs.b().signum() < 0 ? y0 - 6 : y0 + 14);
   }
 
   private static void put(Circle point, double x, double y) {

@@ -62,9 +62,9 @@ final class TippingBar extends Pane {
     double one = x(1);
     now.getPoints().setAll(one, TOP + 2, one - 5, TOP - 7, one + 5, TOP - 7);
     Plot.put(left, 2, HEIGHT - 4);
-    Plot.put(right, getWidth() - 2 - right.getLayoutBounds().getWidth(), HEIGHT - 4);
-    double middle = (getWidth() - losses.getLayoutBounds().getWidth()) / 2;
-    Plot.put(losses, middle, HEIGHT - 4);
+    Plot.putBefore(right, getWidth() - 2, HEIGHT - 4);
+    Look.anchor(losses, getWidth() / 2, 0.5);
+    losses.setY(HEIGHT - 4);
   }
 
   private static void place(Rectangle bar, double from, double to) {

@@ -147,7 +147,7 @@ final class TwoInputsPanel extends VBox {
 
   /** Torque and power of each input as they are now and over the sweep, with the load as it is. */
   private void showPowers(TwoInputs inputs, double first, double second, Unit unit) {
-    power.getChildren().clear();
+    power.clear();
     Optional<Powers> now = inputs.powers(first, second, unit);
     Optional<List<BigFraction>> torques = inputs.torques();
     Look.show(power, now.isPresent());

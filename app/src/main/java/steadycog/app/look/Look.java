@@ -3,6 +3,7 @@ package steadycog.app.look;
 import java.io.IOException;
 import java.io.InputStream;
 import java.util.Objects;
+import javafx.beans.binding.Bindings;
 import javafx.css.PseudoClass;
 import javafx.scene.Node;
 import javafx.scene.Parent;
@@ -12,6 +13,7 @@ import javafx.scene.control.Tooltip;
 import javafx.scene.layout.Region;
 import javafx.scene.shape.Rectangle;
 import javafx.scene.text.Font;
+import javafx.scene.text.Text;
 import steadycog.format.pdf.Typefaces;
 
 /** The style sheet, the shipped typefaces, and light or dark. */
@@ -70,6 +72,36 @@ public final class Look {
   public static void show(Node node, boolean shown) {
     node.setVisible(shown);
     node.setManaged(shown);
+  }
+
+  /**
+   * Lets {@code text} stand so that {@code share} of its width lies left of {@code x}, however
+   * large it is: 0.5 in the middle, 1 to the left of it. Its size is known only once it is styled,
+   * and changes with the size of all text.
+   */
+  public static void anchor(Text text, double x, double share) {
+    anchor(text, x, share, Double.NEGATIVE_INFINITY);
+  }
+
+  /** The same, but never further left than {@code least}. */
+  public static void anchor(Text text, double x, double share, double least) {
+    text.setX(x);
+    // Moved, not put, since where it is put is part of the bounds that are looked at.
+    text.translateXProperty()
+        .bind(
+            Bindings.createDoubleBinding(
+                () -> Math.max(least - x, -share * text.getLayoutBounds().getWidth()),
+                text.layoutBoundsProperty()));
+  }
+
+  /** Lets everything in {@code parent} be measured again. */
+  public static void layOutAnew(Parent parent) {
+    parent.requestLayout();
+    for (Node child : parent.getChildrenUnmodifiable()) {
+      if (child instanceof Parent inner && child.isManaged()) {
+        layOutAnew(inner);
+      }
+    }
   }
 
   public static Label label(String text, String... classes) {

@@ -159,6 +159,7 @@ public final class ShiftStation extends HBox {
         "Shift plan: engaged brakes and clutches show their torque in "
             + desk.preferences().torque().symbol());
     spread.setText(plan.spread().map(one -> "spread " + Sign.number(one.doubleValue())).orElse(""));
+    Look.show(spread, plan.spread().isPresent());
     empty.setText(
         desk.bench().isEmpty()
             ? "Put a train on the bench first: its brakes, clutches and states will stand here."

@@ -198,8 +198,7 @@ final class StateCharts extends Pane {
 
   private void middle(String words, double x, double y, String style) {
     Text text = Look.styled(new Text(words), style);
-    double half = text.getLayoutBounds().getWidth() / 2;
-    text.setX(Math.max(2, x - half));
+    Look.anchor(text, x, 0.5, 2);
     text.setY(y);
     getChildren().add(text);
   }

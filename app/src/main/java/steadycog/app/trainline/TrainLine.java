@@ -1,6 +1,7 @@
 package steadycog.app.trainline;
 
 import java.util.List;
+import java.util.regex.Pattern;
 import javafx.application.Platform;
 import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
@@ -39,6 +40,10 @@ public final class TrainLine extends VBox {
   private static final int FEWEST_ROWS = 3;
   private static final int MOST_ROWS = 5;
   private static final double PADDING = 14;
+
+  /** What a field leaves out of a text that it is given. */
+  private static final Pattern UNSHOWN = Pattern.compile("[\\x00-\\x08\\x0b-\\x1f\\x7f]");
+
   private static final double NOTES_SHARE = 0.28;
   private static final String CHAIN_HINT =
       "~ meshes with    = same shaft    60i internal teeth    drive A 1500 rpm 0.4 Nm"
@@ -63,6 +68,7 @@ public final class TrainLine extends VBox {
   private final TextArea notes = new TextArea();
   private final Pane marks = new Pane();
   private final Label message = Look.label("", "small", "soft");
+  private boolean showing;
 
   /**
    * The line.
@@ -102,15 +108,16 @@ public final class TrainLine extends VBox {
     getChildren().addAll(row, under);
     desk.selectionProperty().addListener(o -> showProblems());
     desk.benchProperty().addListener(o -> showProblems());
-    notes.textProperty().addListener((o, old, now) -> desk.note(closed(now)));
+    notes.textProperty().addListener((o, old, now) -> typed(() -> desk.note(closed(now))));
     notes.addEventFilter(KeyEvent.KEY_PRESSED, this::leaveOnEscape);
-    text.textProperty().addListener((o, old, now) -> desk.type(closed(now)));
+    text.textProperty().addListener((o, old, now) -> typed(() -> desk.type(closed(now))));
     text.textProperty().addListener(o -> Platform.runLater(this::settle));
     text.addEventFilter(KeyEvent.KEY_PRESSED, this::leaveOnEscape);
     desk.pageProperty().addListener(o -> refresh());
     desk.problemsProperty().addListener(o -> showProblems());
     text.scrollTopProperty().addListener(o -> placeMarks());
     text.widthProperty().addListener(o -> Platform.runLater(this::settle));
+    text.fontProperty().addListener(o -> Platform.runLater(this::settle));
     refresh();
     showProblems();
   }
@@ -141,11 +148,21 @@ public final class TrainLine extends VBox {
     show(notes, shown(desk.sheet().notes()));
   }
 
-  private static void show(TextArea area, String wanted) {
-    if (!wanted.equals(area.getText())) {
+  /** Takes what is typed, not what is only shown: that may stand otherwise in the file. */
+  private void typed(Runnable taking) {
+    if (!showing) {
+      taking.run();
+    }
+  }
+
+  private void show(TextArea area, String wanted) {
+    String shown = UNSHOWN.matcher(wanted.replaceAll("\\R", "\n")).replaceAll("");
+    if (!shown.equals(area.getText())) {
       int caret = area.getCaretPosition();
-      area.setText(wanted);
-      area.positionCaret(Math.min(caret, wanted.length()));
+      showing = true;
+      area.setText(shown);
+      showing = false;
+      area.positionCaret(Math.min(caret, shown.length()));
     }
   }
 

@@ -1,0 +1,198 @@
+package steadycog.app;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.mockito.Mockito.mock;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Random;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
+import javafx.stage.Stage;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import org.testfx.util.WaitForAsyncUtils;
+import steadycog.app.SteadyCogApp.Opened;
+import steadycog.app.desk.Desk;
+import steadycog.app.desk.DeskCopy;
+import steadycog.app.desk.PowerShown;
+import steadycog.app.desk.Station;
+import steadycog.format.demo.TernRock;
+import steadycog.train.Member;
+import steadycog.train.MemberId;
+
+/**
+ * A fresh view is the judge: whatever has been done in a window, it shows what a new window shows
+ * that is opened on the same job in the same state, node by node.
+ */
+class FreshViewTest extends InWindow {
+  private static final int COMPARED = 12;
+  private static final int BETWEEN = 9;
+
+  /** Cards of every kind, many of them with members of the same names, some that make no train. */
+  static final List<String> CARDS =
+      List.of(
+          "parallel 18 ~ 72 = 20 ~ 80\n",
+          "parallel 20 ~ 60i\n",
+          "planetary sun 24 planet 15 x3 ring 54\nhold ring\n",
+          "planetary planet 17 x4 ring 60\nhold carrier\n",
+          "planetary sun 12/- planet 18=18 x3 ring 48/51\nhold ring1\n",
+          "planetary sun 30 planet 16~18 x3 ring 82\nhold carrier\n",
+          "cycloidal lobes 14 pins 15\nhold ring\n",
+          "strainwave nominal 80\nhold circular\n",
+          "bevel 11 ~ 43\n",
+          "differential side 16 spider 10\n",
+          "ring: parallel 30 ~ 40\nset: planetary sun 24 planet 15 x3 ring 54\n"
+              + "join ring.B = set.sun\ndrive ring.A\nhold set.ring\ntake set.carrier\n",
+          "set: cycloidal lobes 9 pins 10\nring: parallel 30 ~ 40\njoin ring.A = set.disc\n"
+              + "drive set.eccentric\nhold set.ring\ntake ring.B\n",
+          "parallel 20 ~\n",
+          "");
+
+  private Opened fresh;
+
+  @ParameterizedTest
+  @ValueSource(longs = {1, 5, 13})
+  void anyWork(long seed) throws Exception {
+    Random random = new Random(seed);
+    robot.interact(() -> opened.desk().putDown(TernRock.job()));
+    List<String> done = new ArrayList<>();
+    for (int round = 0; round < COMPARED; round++) {
+      for (int k = 0; k < BETWEEN; k++) {
+        robot.interact(() -> done.add(act(random)));
+        settle();
+        Uncaught.check(done);
+      }
+      judge(done);
+    }
+  }
+
+  @Test
+  void pagingThroughTheDemoAtEveryStation() throws Exception {
+    robot.interact(() -> opened.desk().putDown(TernRock.job()));
+    List<String> done = new ArrayList<>();
+    for (int index = TernRock.job().sheets().size() - 1; index >= 0; index--) {
+      int shown = index;
+      for (Station station : Station.values()) {
+        robot.interact(
+            () -> {
+              opened.desk().stationProperty().set(station);
+              opened.desk().showSheet(shown);
+            });
+        done.add(station + " " + index);
+        settle();
+        Uncaught.check(done);
+      }
+      Station last = Station.values()[index % Station.values().length];
+      robot.interact(() -> opened.desk().stationProperty().set(last));
+      judge(done);
+    }
+  }
+
+  /** One thing that a person might do; returns what it was. */
+  private String act(Random random) {
+    Desk desk = opened.desk();
+    List<MemberId> members =
+        desk.bench()
+            .map(b -> b.card().train().members().stream().map(Member::id).toList())
+            .orElse(List.of());
+    Optional<MemberId> one =
+        members.isEmpty()
+            ? Optional.empty()
+            : Optional.of(members.get(random.nextInt(members.size())));
+    int what = random.nextInt(18);
+    switch (what) {
+      case 0, 1 -> desk.showSheet(random.nextInt(desk.job().sheets().size()));
+      case 2 -> desk.type(CARDS.get(random.nextInt(CARDS.size())));
+      case 3 -> desk.undo();
+      case 4 -> desk.redo();
+      case 5 -> one.ifPresent(id -> desk.changeTeeth(id, random.nextBoolean() ? 1 : -1));
+      case 6 -> desk.select(random.nextInt(4) == 0 ? Optional.empty() : one);
+      case 7 ->
+          one.ifPresent(
+              id ->
+                  List.<Runnable>of(
+                          () -> desk.drive(id),
+                          () -> desk.hold(id),
+                          () -> desk.take(id),
+                          () -> desk.free(id))
+                      .get(random.nextInt(4))
+                      .run());
+      case 8 ->
+          one.ifPresent(
+              id ->
+                  List.<Runnable>of(
+                          () -> desk.meshWheel(id),
+                          () -> desk.keyWheel(id),
+                          () -> desk.insertIdler(id),
+                          () -> desk.removeWheel(id),
+                          () -> desk.addRow(id))
+                      .get(random.nextInt(5))
+                      .run());
+      case 9 -> one.ifPresent(id -> desk.changePlanets(id, random.nextBoolean() ? 1 : -1));
+      case 10 -> desk.stationProperty().set(Station.values()[random.nextInt(6)]);
+      case 11 -> desk.crank().tooth(random.nextInt(9) - 4);
+      case 12 -> desk.crank().turn(random.nextInt(3) - 1);
+      case 13 -> desk.plan().getClass();
+      case 14 -> {
+        opened.stage().setWidth(960 + 40 * random.nextInt(20));
+        opened.stage().setHeight(640 + 30 * random.nextInt(15));
+      }
+      case 15 ->
+          desk.preferencesProperty()
+              .set(desk.preferences().sized(11 + random.nextInt(10)).inDark(random.nextBoolean()));
+      case 16 ->
+          desk.powerProperty().set(PowerShown.values()[random.nextInt(PowerShown.values().length)]);
+      default -> {
+        List<steadycog.train.State> states =
+            desk.bench().map(b -> b.card().train().shifts().states()).orElse(List.of());
+        if (!states.isEmpty()) {
+          desk.showState(states.get(random.nextInt(states.size())).name());
+        }
+      }
+    }
+    return what + one.map(id -> " " + id).orElse("") + " on " + desk.sheet().name();
+  }
+
+  /** Opens a new window in the same state, waits until both have come to rest, and compares. */
+  private void judge(List<String> done) throws Exception {
+    Stage[] stage = new Stage[1];
+    robot.interact(
+        () -> {
+          opened.window().tell("");
+          stage[0] = new Stage();
+          stage[0].setWidth(opened.window().getWidth());
+          stage[0].setHeight(opened.window().getHeight());
+          fresh =
+              SteadyCogApp.open(
+                  stage[0], mock(FileDialogs.class), folder.resolve("fresh " + done.size()));
+          DeskCopy.copy(opened.desk(), fresh.desk());
+          fresh.window().tell("");
+        });
+    String[] difference = {""};
+    try {
+      WaitForAsyncUtils.waitFor(
+          20,
+          TimeUnit.SECONDS,
+          () -> {
+            WaitForAsyncUtils.waitForFxEvents();
+            return WaitForAsyncUtils.asyncFx(
+                    () -> {
+                      boolean busy = opened.window().isSearching() || fresh.window().isSearching();
+                      difference[0] =
+                          Fingerprint.difference(
+                              Fingerprint.of(opened.window()), Fingerprint.of(fresh.window()));
+                      return !busy && difference[0].isEmpty();
+                    })
+                .get();
+          });
+    } catch (TimeoutException never) {
+      assertEquals("", difference[0] + "\nafter " + done);
+    } finally {
+      robot.interact(stage[0]::hide);
+    }
+    Uncaught.check(done);
+  }
+}

@@ -1,0 +1,91 @@
+package steadycog.app;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.TimeUnit;
+import javafx.scene.Node;
+import javafx.scene.Parent;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.Timeout;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import steadycog.app.desk.Preferences;
+import steadycog.app.desk.Station;
+import steadycog.format.demo.TernRock;
+
+/** Every station with every demo train, from the smallest window to a very large one. */
+class SizesTest extends InWindow {
+  private static final double[][] SIZES = {{960, 640}, {1000, 700}, {1600, 1000}, {3840, 2160}};
+
+  @ParameterizedTest
+  @ValueSource(doubles = {Preferences.SMALLEST_TEXT, 13.5, 18.5, Preferences.LARGEST_TEXT})
+  @Timeout(value = 10, unit = TimeUnit.MINUTES)
+  void everyStationIsLaidOutAtEverySize(double text) {
+    int trains = TernRock.job().sheets().size();
+    robot.interact(
+        () -> {
+          opened.desk().putDown(TernRock.job());
+          opened.desk().preferencesProperty().set(opened.desk().preferences().sized(text));
+        });
+    for (Station station : Station.values()) {
+      for (int index = 0; index < trains; index++) {
+        int shown = index;
+        robot.interact(
+            () -> {
+              opened.desk().stationProperty().set(station);
+              opened.desk().showSheet(shown);
+              for (double[] size : SIZES) {
+                opened.window().resize(size[0], size[1]);
+                opened.window().applyCss();
+                opened.window().layout();
+                assertEquals(
+                    List.of(), lost(opened.window()), station + " " + shown + " at " + size[0]);
+              }
+            });
+        Uncaught.check(station + " " + index);
+      }
+    }
+  }
+
+  /** A drawing that has hardly any height left once froze the window for good. */
+  @Test
+  @Timeout(value = 2, unit = TimeUnit.MINUTES)
+  void noHeightHangsTheDrawing() {
+    robot.interact(() -> opened.desk().putDown(TernRock.job()));
+    robot.interact(
+        () -> {
+          Node table = opened.window().lookup("#gear-table");
+          for (int index = 0; index < TernRock.job().sheets().size(); index++) {
+            opened.desk().showSheet(index);
+            for (int height = 0; height < 300; height++) {
+              table.resize(700, height);
+              ((Parent) table).layout();
+            }
+            for (int width = 0; width < 300; width += 3) {
+              table.resize(width, 500);
+              ((Parent) table).layout();
+            }
+          }
+        });
+    Uncaught.check("narrow and low");
+    assertTrue(opened.desk().bench().isPresent());
+  }
+
+  /** Nodes that stand at no number. */
+  private static List<String> lost(Node node) {
+    List<String> found = new ArrayList<>();
+    if (node.isVisible()) {
+      var at = node.getBoundsInParent();
+      if (!Double.isFinite(at.getMinX() + at.getMinY() + at.getWidth() + at.getHeight())) {
+        found.add(node.toString());
+      }
+      if (node instanceof Parent parent) {
+        parent.getChildrenUnmodifiable().forEach(child -> found.addAll(lost(child)));
+      }
+    }
+    return found;
+  }
+}
