@@ -189,11 +189,12 @@ final class ExportCommand implements Callable<Integer> {
               : "nothing of this train is cut here: " + String.join("; ", pieces.left()));
     }
     boolean together = !apart && !coupon;
-    UnmakeableException.check(chosen, chord);
     if (!each) {
       write(target, kind, chosen, together, sheet.name());
       return Exit.DONE;
     }
+    // All of them first, so that none is written where one cannot be made.
+    UnmakeableException.check(chosen, chord);
     String stem = target.getFileName().toString();
     stem = stem.substring(0, stem.length() - kind.ending().length());
     for (Piece piece : chosen) {

@@ -70,9 +70,9 @@ public final class Checks {
 
   private static List<Finding> of(Subject subject, List<Rule> rules, Pace pace) {
     List<Finding> all = new ArrayList<>();
-    for (Rule rule : rules) {
-      pace.at((double) rules.indexOf(rule) / rules.size());
-      all.addAll(rule.check(subject));
+    for (int k = 0; k < rules.size(); k++) {
+      pace.at((double) k / rules.size());
+      all.addAll(rules.get(k).check(subject));
     }
     all.sort(Comparator.comparing(Finding::severity).reversed());
     return List.copyOf(all);

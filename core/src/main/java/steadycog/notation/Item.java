@@ -154,13 +154,12 @@ sealed interface Item {
           case OfPitch pitch -> pitch;
           case OfDrive(Drive drive) -> new OfDrive(drive.movedTo(rename.apply(drive.member())));
           case OfHold(MemberId member) -> new OfHold(rename.apply(member));
-          case OfTake(Take take) -> new OfTake(new Take(rename.apply(take.member()), take.load()));
+          case OfTake(Take take) -> new OfTake(take.movedTo(rename.apply(take.member())));
           case OfLock(Join lock) -> new OfLock(lock.renamed(rename));
           case OfElement(Element element) -> new OfElement(element.renamed(rename));
           case OfLosses(Losses losses) -> new OfLosses(losses.renamed(rename, stays));
           case OfSizes(Sizes sizes) -> new OfSizes(sizes.renamed(rename, stays));
-          case OfState(State(String name, Roles roles)) ->
-              new OfState(new State(name, roles.renamed(rename, stays)));
+          case OfState(State state) -> new OfState(state.renamed(rename, stays));
         });
   }
 

@@ -22,7 +22,7 @@ public record Join(MemberId a, MemberId b) {
   }
 
   /** {@code joins} for members under other names, without those of members that do not stay. */
-  public static List<Join> renamed(
+  static List<Join> renamed(
       List<Join> joins, UnaryOperator<MemberId> rename, Predicate<MemberId> stays) {
     return joins.stream()
         .filter(join -> stays.test(join.a) && stays.test(join.b))

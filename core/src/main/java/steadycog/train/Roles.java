@@ -175,7 +175,7 @@ public record Roles(
   /**
    * The same roles for members under other names; those of members that do not stay are dropped.
    */
-  public Roles renamed(UnaryOperator<MemberId> rename, Predicate<MemberId> stays) {
+  Roles renamed(UnaryOperator<MemberId> rename, Predicate<MemberId> stays) {
     return new Roles(
         drives.stream()
             .filter(drive -> stays.test(drive.member()))
@@ -183,7 +183,7 @@ public record Roles(
             .toList(),
         holds.stream().filter(stays).map(rename).toList(),
         take.filter(taken -> stays.test(taken.member()))
-            .map(taken -> new Take(rename.apply(taken.member()), taken.load())),
+            .map(taken -> taken.movedTo(rename.apply(taken.member()))),
         Join.renamed(locks, rename, stays));
   }
 

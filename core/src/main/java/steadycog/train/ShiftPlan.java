@@ -117,8 +117,6 @@ public record ShiftPlan(List<Element> declared, List<State> states) {
             .filter(element -> element.members().stream().allMatch(stays))
             .map(element -> element.renamed(rename))
             .toList(),
-        states.stream()
-            .map(state -> new State(state.name(), state.roles().renamed(rename, stays)))
-            .toList());
+        states.stream().map(state -> state.renamed(rename, stays)).toList());
   }
 }

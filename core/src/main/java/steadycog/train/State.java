@@ -2,6 +2,8 @@ package steadycog.train;
 
 import java.util.LinkedHashSet;
 import java.util.Set;
+import java.util.function.Predicate;
+import java.util.function.UnaryOperator;
 import java.util.regex.Pattern;
 
 /**
@@ -25,6 +27,11 @@ public record State(String name, Roles roles) {
     roles.holds().forEach(held -> on.add(new Element.Brake(held)));
     roles.locks().forEach(lock -> on.add(new Element.Clutch(lock)));
     return on;
+  }
+
+  /** The same for members under other names; without the roles of those that do not stay. */
+  public State renamed(UnaryOperator<MemberId> rename, Predicate<MemberId> stays) {
+    return new State(name, roles.renamed(rename, stays));
   }
 
   /** The same state with {@code element} engaged, or released where it was. */

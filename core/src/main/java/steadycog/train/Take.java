@@ -19,4 +19,9 @@ public record Take(MemberId member, Optional<Quantity> load) {
   public static Take of(MemberId member) {
     return new Take(member, Optional.empty());
   }
+
+  /** The same load taken off at another member. */
+  public Take movedTo(MemberId other) {
+    return new Take(other, load);
+  }
 }
