@@ -863,9 +863,8 @@ public final class Desk {
    * @throws IOException if the disk refuses; the job stays unsaved
    */
   public void save(Path path) throws IOException {
-    JobFiles.save(job(), page.get().index(), path);
+    stamp = JobFiles.save(job(), page.get().index(), path);
     saved = Optional.of(job());
-    stamp = Stamp.of(path);
     file.set(Optional.of(path));
   }
 

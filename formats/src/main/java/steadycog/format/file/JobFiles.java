@@ -92,10 +92,12 @@ public final class JobFiles {
   /**
    * Saves by the file's ending; a card holds one train, so its index is needed.
    *
+   * @return what has been written, to tell later whether somebody else has written the file
    * @throws IOException if the disk refuses; what stood in the file before stands there still
    */
-  public static void save(Job job, int sheet, Path file) throws IOException {
-    byte[] contents = text(job, sheet, file).getBytes(StandardCharsets.UTF_8);
+  public static Stamp save(Job job, int sheet, Path file) throws IOException {
+    String text = isCard(file) ? job.sheets().get(sheet).text() : JobJson.write(job);
+    byte[] contents = text.getBytes(StandardCharsets.UTF_8);
     if (contents.length > MOST_BYTES) {
       throw new FileSystemException(
           file.toString(),
@@ -103,11 +105,7 @@ public final class JobFiles {
           "it would be larger than " + MOST_BYTES / (1024 * 1024) + " MB and could not be opened");
     }
     write(file, contents);
-  }
-
-  /** What {@link #save} writes. */
-  public static String text(Job job, int sheet, Path file) {
-    return isCard(file) ? job.sheets().get(sheet).text() : JobJson.write(job);
+    return Stamp.of(contents);
   }
 
   /**

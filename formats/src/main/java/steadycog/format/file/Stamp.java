@@ -32,6 +32,11 @@ public record Stamp(String digest) {
     return new Stamp(HexFormat.of().formatHex(digest.digest()));
   }
 
+  /** What is in a file that holds just this. */
+  static Stamp of(byte[] contents) {
+    return new Stamp(HexFormat.of().formatHex(sha256().digest(contents)));
+  }
+
   private static MessageDigest sha256() {
     try {
       return MessageDigest.getInstance("SHA-256");
