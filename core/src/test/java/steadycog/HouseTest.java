@@ -24,6 +24,7 @@ class HouseTest {
           "torque",
           "sizing",
           "check",
+          "cure",
           "study",
           "search",
           "bench",

@@ -38,7 +38,11 @@ public final class RandomCards {
     List<String> members = new ArrayList<>();
     Card.read(text.toString()).train().members().forEach(m -> members.add(m.id().toString()));
     for (int k = 1; k < parts; k++) {
-      line("join " + pick(members) + " = " + pick(members));
+      String join = "join " + pick(members) + " = " + pick(members);
+      line(join);
+      if (oneIn(8)) {
+        line(join);
+      }
     }
     sizes(members);
     losses();

@@ -38,6 +38,7 @@ final class KeyMap extends StackPane {
                   "Ctrl+1 \u2026 6",
                   "lay out; drive & hold; find teeth; shift plan; cut sheet; bench book"),
               new Entry("Enter, C", "a candidate to the bench; keep it to compare"),
+              new Entry("Ctrl+Enter", "put it right: show the least change, then make it"),
               new Entry("Ctrl+Z", "undo"),
               new Entry("Ctrl+Shift+Z", "redo (also Ctrl+Y)"),
               new Entry("Ctrl+N", "new job"),

@@ -317,6 +317,7 @@ public final class MainWindow extends StackPane {
       case MINUS, SUBTRACT -> () -> resizeText(-1);
       case PAGE_DOWN -> () -> showNext(1);
       case PAGE_UP -> () -> showNext(-1);
+      case ENTER -> desk.cures()::putRight;
       default -> null;
     };
   }

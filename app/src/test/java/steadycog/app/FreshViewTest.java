@@ -180,7 +180,11 @@ class FreshViewTest extends InWindow {
             WaitForAsyncUtils.waitForFxEvents();
             return WaitForAsyncUtils.asyncFx(
                     () -> {
-                      boolean busy = opened.window().isSearching() || fresh.window().isSearching();
+                      boolean busy =
+                          opened.window().isSearching()
+                              || fresh.window().isSearching()
+                              || !opened.desk().cures().isDone()
+                              || !fresh.desk().cures().isDone();
                       difference[0] =
                           Fingerprint.difference(
                               Fingerprint.of(opened.window()), Fingerprint.of(fresh.window()));

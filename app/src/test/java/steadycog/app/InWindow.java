@@ -73,6 +73,16 @@ abstract class InWindow {
     settle();
   }
 
+  /** Waits until what puts the findings right has been looked for. */
+  void cured() {
+    try {
+      WaitForAsyncUtils.waitFor(60, TimeUnit.SECONDS, opened.desk().cures()::isDone);
+    } catch (TimeoutException late) {
+      throw new AssertionError("no cures within a minute", late);
+    }
+    settle();
+  }
+
   String card() {
     return find("#train-line", TextArea.class).getText();
   }

@@ -228,11 +228,58 @@ class WindowTest extends InWindow {
   void aCureIsOneClickAndUndoable() {
     type("parallel 14 ~ 30");
     shows("#findings", "reach past the involute");
-    robot.clickOn("A 14 \u2192 15");
+    cured();
+    robot.clickOn("shift A 0.1");
     settle();
-    assertEquals("parallel 15 ~ 30\n", opened.desk().sheet().text());
+    assertEquals("parallel 14 ~ 30\nshift A 0.1\n", opened.desk().sheet().text());
     press(KeyCode.SHORTCUT, KeyCode.Z);
     assertEquals("parallel 14 ~ 30\n", opened.desk().sheet().text());
+  }
+
+  @Test
+  void oneKeyShowsTheLeastChangeThatPutsItRightAndTheNextMakesIt() throws Exception {
+    putDown("planetary sun 24 planet 18 x3 ring 61\ndrive sun\nhold ring\ntake carrier\n");
+    focusTable();
+    press(KeyCode.SHORTCUT, KeyCode.ENTER);
+    waitFor("#put-right-change", "ring 61 \u2192 60, shift planet 0.1");
+    assertTrue(
+        says(
+            "Ratio 3.5417\u2009:\u20091 \u2192 3.5\u2009:\u20091. Still noted: phasing, hunting."));
+    assertTrue(card().contains("ring 61"), "shown, not made");
+    press(KeyCode.SHORTCUT, KeyCode.ENTER);
+    assertTrue(card().contains("ring 60"), card());
+    assertFalse(find("#put-right", Node.class).isVisible(), "nothing is left to put right");
+    press(KeyCode.SHORTCUT, KeyCode.Z);
+    assertTrue(card().contains("ring 61") && !card().contains("shift"), "one step to undo");
+    fire("#put-right");
+    waitFor("#put-right-change", "ring 61");
+    fire("#put-right-leave");
+    assertFalse(find("#put-right-take", Node.class).getParent().getParent().isVisible());
+  }
+
+  @Test
+  void aRuleThatCannotBeMetIsNamed() throws Exception {
+    putDown("parallel 5 ~ 6i\n");
+    fire("#put-right");
+    waitFor("#put-right-change", "No change within reach");
+    assertTrue(text("#put-right-does").startsWith("A has 5 teeth"), text("#put-right-does"));
+    assertFalse(find("#put-right-take", Node.class).isVisible());
+  }
+
+  @Test
+  void aCureInOneStateLeavesTheOthersAsTheyAre() {
+    putDown(
+        """
+        planetary sun 17 planet 17 x4 ring 51
+        drive sun
+        state low: hold ring; take carrier
+        state back: hold carrier; take ring
+        """);
+    cured();
+    robot.clickOn("shift planet 0.2");
+    settle();
+    assertTrue(card().contains("state back: hold carrier; take ring"), card());
+    assertTrue(card().contains("shift planet 0.2"), card());
   }
 
   @Test

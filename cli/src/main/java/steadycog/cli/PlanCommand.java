@@ -54,7 +54,9 @@ final class PlanCommand implements Callable<Integer> {
     NamedStudy named = NamedStudy.of(sheet.name(), train);
     ShiftTable plan = named.plan().orElseThrow();
     input.print(
-        json ? StudyJson.solve(List.of(named)) : csv ? PlanCsv.write(plan) : PlanTable.of(plan));
+        json
+            ? StudyJson.solve(List.of(named))
+            : csv ? PlanCsv.write(plan) : PlanTable.of(plan, Optional.empty()));
     return named.hasErrors() ? Exit.DONE_WITH_ERRORS : Exit.DONE;
   }
 

@@ -10,6 +10,8 @@ import steadycog.number.Exact;
 import steadycog.number.Figures;
 import steadycog.number.Mode;
 import steadycog.number.Ratio;
+import steadycog.number.Unit;
+import steadycog.report.Units;
 import steadycog.study.ShiftTable;
 import steadycog.train.Element;
 
@@ -20,7 +22,8 @@ final class PlanTable {
 
   private PlanTable() {}
 
-  static String of(ShiftTable plan) {
+  static String of(ShiftTable plan, Optional<Units> chosen) {
+    Unit unit = chosen.orElseGet(() -> Units.of(plan.rows().getFirst().study().train())).torque();
     List<String> heads = new ArrayList<>(List.of("state"));
     plan.elements().stream().map(Element::toString).forEach(heads::add);
     heads.addAll(
@@ -39,7 +42,7 @@ final class PlanTable {
       List<String> cells = new ArrayList<>(List.of(row.state().name()));
       for (int k = 0; k < plan.elements().size(); k++) {
         boolean on = row.state().engaged().contains(plan.elements().get(k));
-        cells.add(on ? row.torques().get(k).map(PlanTable::torque).orElse("on") : "");
+        cells.add(on ? row.torques().get(k).map(torque -> torque(torque, unit)).orElse("on") : "");
       }
       boolean last = row == plan.rows().getLast();
       cells.add(row.study().ratio().map(Ratio::reduction).map(Exact::text).orElse(NONE));
@@ -56,7 +59,9 @@ final class PlanTable {
     StringBuilder text = new StringBuilder(table.toString());
     plan.spread()
         .ifPresent(spread -> text.append("spread ").append(Exact.text(spread)).append('\n'));
-    text.append("engaged elements show the torque that they take in Nm, with losses\n");
+    text.append("engaged elements show the torque that they take in ")
+        .append(unit.symbol())
+        .append(", with losses\n");
     text.append(Shares.CAUTION);
     for (Finding finding : plan.findings()) {
       text.append(StudyTable.line(finding));
@@ -64,8 +69,8 @@ final class PlanTable {
     return text.toString();
   }
 
-  private static String torque(BigFraction torque) {
-    return Figures.significant(torque.doubleValue(), DIGITS);
+  private static String torque(BigFraction torque, Unit unit) {
+    return Figures.significant(unit.fromBase(torque.doubleValue()), DIGITS);
   }
 
   private static String fastest(Motion.Fastest fastest) {

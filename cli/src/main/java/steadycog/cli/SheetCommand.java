@@ -12,6 +12,7 @@ import steadycog.format.json.CutSheetJson;
 import steadycog.job.Job;
 import steadycog.number.Unit;
 import steadycog.report.Cautions;
+import steadycog.report.Units;
 import steadycog.sizing.SheetTable;
 import steadycog.sizing.SheetTables;
 import steadycog.study.NamedStudy;
@@ -32,7 +33,7 @@ final class SheetCommand implements Callable<Integer> {
   @Option(names = "--csv", description = "print comma-separated values")
   boolean csv;
 
-  @Option(names = "--inch", description = "lengths in inches")
+  @Option(names = "--inch", description = "lengths in inches, also where the card is not in inches")
   boolean inch;
 
   @Override
@@ -44,19 +45,18 @@ final class SheetCommand implements Callable<Integer> {
     List<NamedStudy> trains = CardInput.studies(job);
     Unit length = inch ? Unit.IN : Unit.MM;
     input.print(
-        json
-            ? CutSheetJson.write(trains)
-            : csv ? SheetCsv.write(trains, length) : text(trains, length));
+        json ? CutSheetJson.write(trains) : csv ? SheetCsv.write(trains, length) : text(trains));
     return CardInput.exitCode(trains);
   }
 
-  private static String text(List<NamedStudy> trains, Unit length) {
+  private String text(List<NamedStudy> trains) {
     StringBuilder text = new StringBuilder();
     for (NamedStudy train : trains) {
       text.append(text.isEmpty() ? "" : "\n");
       if (trains.size() > 1) {
         text.append(train.name()).append("\n\n");
       }
+      Unit length = inch ? Unit.IN : Units.of(train.study().train()).length();
       SheetTables tables = new SheetTables(train.study().train(), train.cutSheet(), length);
       text.append("Teeth: ").append(tables.pitch()).append('\n');
       text.append("Clearance: ").append(SheetTables.clearance(train.study().train())).append('\n');

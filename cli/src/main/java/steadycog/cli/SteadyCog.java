@@ -35,6 +35,7 @@ import picocli.CommandLine.Spec;
       BoardCommand.class,
       PlanCommand.class,
       CheckCommand.class,
+      CureCommand.class,
       FindCommand.class,
       ExportCommand.class,
       SheetCommand.class,

@@ -3,11 +3,14 @@ package steadycog.cli;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.check.Finding;
-import steadycog.number.AngularSpeed;
+import steadycog.cure.Advice;
 import steadycog.number.Exact;
 import steadycog.number.Figures;
 import steadycog.number.Ratio;
+import steadycog.number.Unit;
+import steadycog.report.Units;
 import steadycog.study.MotorPoint;
 import steadycog.study.NamedStudy;
 import steadycog.study.Study;
@@ -24,20 +27,23 @@ final class StudyTable {
 
   private StudyTable() {}
 
-  static String solve(List<NamedStudy> plans) {
+  static String solve(List<NamedStudy> plans, Optional<Units> chosen) {
     List<NamedStudy> trains = each(plans);
     StringBuilder text = new StringBuilder();
     for (NamedStudy train : trains) {
       text.append(heading(trains, train));
       text.append(headline(train.study())).append('\n');
-      text.append(losses(train.study()));
-      text.append(members(train.study())).append('\n');
-      TextTable meshes = meshes(train.study());
+      Units units = chosen.orElseGet(() -> Units.of(train.study().train()));
+      text.append(losses(train.study(), units));
+      text.append(members(train.study(), units)).append('\n');
+      text.append(tools(train.study()));
+      TextTable meshes = meshes(train.study(), units);
       text.append(meshes.isEmpty() ? "" : meshes + "\n");
-      text.append(findings(train.study()));
+      train.study().findings().forEach(finding -> text.append(line(finding)));
     }
     plans.forEach(
-        train -> train.plan().ifPresent(plan -> text.append('\n').append(PlanTable.of(plan))));
+        train ->
+            train.plan().ifPresent(plan -> text.append('\n').append(PlanTable.of(plan, chosen))));
     return text.toString();
   }
 
@@ -55,7 +61,7 @@ final class StudyTable {
         .forEach(finding -> text.append(line(finding)));
     for (NamedStudy train : trains) {
       text.append(heading(trains, train));
-      String found = findings(train.study());
+      String found = findings(train);
       text.append(found.isEmpty() ? "nothing found\n" : found);
     }
     return text.toString();
@@ -89,19 +95,21 @@ final class StudyTable {
   }
 
   /** What comes out, what it does pushed back, and where a motor runs. */
-  private static String losses(Study study) {
+  private static String losses(Study study, Units units) {
     Verdict verdict = study.loading().flow().verdict();
     if (verdict == Verdict.NONE) {
       return "";
     }
     StringBuilder text = new StringBuilder("comes out   ");
     text.append(Shares.forwards(verdict, study.efficiency()));
-    study.loss().ifPresent(lost -> text.append("   lost ").append(number(lost)).append(" W"));
+    study.loss().ifPresent(lost -> text.append("   lost ").append(in(lost, units.power())));
     study
         .circulation()
         .ifPresent(share -> text.append("   circulating ").append(number(share)).append(" x"));
     study.loading().backwards().ifPresent(back -> text.append("\npushed back ").append(back(back)));
-    study.motorPoint().ifPresent(point -> text.append("\nmotor       ").append(motor(point)));
+    study
+        .motorPoint()
+        .ifPresent(point -> text.append("\nmotor       ").append(motor(point, units)));
     return text.append("\n\n").toString();
   }
 
@@ -113,25 +121,48 @@ final class StudyTable {
     return Shares.backwards(back) + tips;
   }
 
-  private static String motor(MotorPoint point) {
+  private static String motor(MotorPoint point, Units units) {
     return point.verdict().name().toLowerCase(Locale.ROOT).replace('_', ' ')
         + ": takes "
-        + number(point.needed())
-        + " Nm of "
-        + number(point.motor().stall().inBase())
+        + in(point.needed(), units.torque())
+        + " of "
+        + in(point.motor().stall().inBase(), units.torque())
         + ", turns "
-        + number(point.speed())
-        + " rpm, output "
-        + number(point.output())
-        + " rpm, to start "
-        + point.toStart().map(torque -> number(torque) + " Nm").orElse("more than any torque");
+        + in(Unit.RPM.toBase(point.speed()), units.speed())
+        + ", output "
+        + in(Unit.RPM.toBase(point.output()), units.speed())
+        + ", to start "
+        + point.toStart().map(torque -> in(torque, units.torque())).orElse("more than any torque");
   }
 
   private static String number(double value) {
     return Figures.significant(value, 4);
   }
 
-  private static TextTable members(Study study) {
+  /** A value in SI units shown in another: {@code 7.08 lbf-in}. */
+  private static String in(double value, Unit unit) {
+    return number(unit.fromBase(value)) + " " + unit.symbol();
+  }
+
+  /** How often the edges of tools come by; nothing where there are none. */
+  private static String tools(Study study) {
+    TextTable table = new TextTable(1, "tool on", "edges", "each", "passes per input turn");
+    for (Member member : study.train().members()) {
+      MemberId id = member.id();
+      study
+          .toolPasses(id)
+          .ifPresent(
+              passes ->
+                  table.add(
+                      id.toString(),
+                      study.train().sizes().own(id).tool().orElseThrow().toString(),
+                      "x" + study.train().partOf(id).copies(id),
+                      Exact.text(passes)));
+    }
+    return table.isEmpty() ? "" : table + "\n";
+  }
+
+  private static TextTable members(Study study, Units units) {
     TextTable table =
         new TextTable(
             2,
@@ -139,11 +170,11 @@ final class StudyTable {
             "role",
             "teeth",
             "turns",
-            "rpm",
-            "torque Nm",
-            "ideal Nm",
-            "carries Nm",
-            "power W");
+            units.speed().symbol(),
+            "torque " + units.torque().symbol(),
+            "ideal " + units.torque().symbol(),
+            "carries " + units.torque().symbol(),
+            "power " + units.power().symbol());
     for (Member member : study.train().members()) {
       MemberId id = member.id();
       table.add(
@@ -151,45 +182,66 @@ final class StudyTable {
           study.role(id).word(),
           member.teeth().map(Object::toString).orElse(NONE),
           study.motion().turnsPerInputTurn(id).map(Exact::text).orElse(NONE),
-          number(study.motion().speed(id).map(AngularSpeed::inRpm)),
-          number(study.torques().external(id).map(t -> t.doubleValue())),
-          number(study.loading().ideal().external(id).map(t -> t.doubleValue())),
-          number(study.torques().carried(id).map(t -> t.doubleValue())),
-          number(study.power(id)));
+          number(study.motion().speed(id).map(speed -> speed.in(units.speed()))),
+          torque(study.torques().external(id), units),
+          torque(study.loading().ideal().external(id), units),
+          torque(study.torques().carried(id), units),
+          number(study.power(id).map(units.power()::fromBase)));
     }
     return table;
   }
 
-  private static TextTable meshes(Study study) {
+  private static String torque(Optional<BigFraction> newtonMetres, Units units) {
+    return number(newtonMetres.map(t -> units.torque().fromBase(t.doubleValue())));
+  }
+
+  private static TextTable meshes(Study study, Units units) {
+    String power = units.power().symbol();
     TextTable table =
         new TextTable(
-            1, "mesh", "teeth past per input turn", "power W", "passes", "lost W", "from");
+            1,
+            "mesh",
+            "teeth past per input turn",
+            "power " + power,
+            "passes",
+            "lost " + power,
+            "from");
     List<Mesh> all = study.train().meshes();
     for (int k = 0; k < all.size(); k++) {
       table.add(
           all.get(k).a() + " ~ " + all.get(k).b(),
           study.teethPassed(all.get(k)).map(Exact::text).orElse(NONE),
-          number(study.meshPower(k)),
+          number(study.meshPower(k).map(units.power()::fromBase)),
           Shares.percent(study.loading().flow().meshes().get(k).value().doubleValue()),
-          number(study.meshLoss(k)),
+          number(study.meshLoss(k).map(units.power()::fromBase)),
           study.loading().flow().meshes().get(k).says());
     }
     return table;
   }
 
-  private static String findings(Study study) {
+  private static String findings(NamedStudy train) {
     StringBuilder text = new StringBuilder();
-    study.findings().forEach(finding -> text.append(line(finding)));
+    train.advice().forEach(advice -> text.append(line(advice)));
     return text.toString();
   }
 
+  /** {@code -3.25 : 1}. */
+  static String signed(Ratio ratio) {
+    return (ratio.sameDirection() ? "" : "-") + ratio.reductionText();
+  }
+
   static String line(Finding finding) {
+    return line(Advice.of(finding));
+  }
+
+  private static String line(Advice advice) {
+    Finding finding = advice.finding();
     return finding.severity().word()
         + " "
         + finding.code()
         + ": "
         + finding.message()
-        + finding.remedy().map(remedy -> " " + remedy).orElse("")
+        + advice.fix().map(fix -> " " + fix).orElse("")
         + "\n";
   }
 

@@ -19,7 +19,6 @@ import steadycog.train.Train;
  * outcome is given among the values so that nobody need wonder.
  */
 final class AssemblyRule extends PlanetaryRule {
-  private static final int RECOUNTS = 2;
 
   @Override
   Optional<Finding> check(Train train, Planetary set, int row) {
@@ -42,17 +41,11 @@ final class AssemblyRule extends PlanetaryRule {
     if (set.spacing() == Spacing.UNEVEN && places.count().orElse(0) > 0) {
       return Optional.of(found.with("positions", positions(set)).worded("uneven"));
     }
-    return Optional.of(goes ? found.worded("fits") : failing(found, train, set, row));
+    return Optional.of(goes ? found.worded("fits") : failing(found, set, row));
   }
 
-  private static Finding failing(Finding found, Train train, Planetary set, int row) {
+  private static Finding failing(Finding found, Planetary set, int row) {
     List<Integer> working = workingCounts(set);
-    List<Cure> cures = new ArrayList<>(recounts(train, set).stream().limit(RECOUNTS).toList());
-    // A ring that does not fit either was miscounted; else the number of planets is the thing.
-    int place = new PlanetGeometry(set).stretch().orElse(0) == 0 ? 0 : cures.size();
-    nearest(working, set.count())
-        .ifPresent(n -> cures.add(place, Cure.set(train, set, set.withCount(n))));
-    uneven(train, set).ifPresent(cures::add);
     Finding full =
         found
             .with("misfits", misfits(set, row))
@@ -61,20 +54,12 @@ final class AssemblyRule extends PlanetaryRule {
             .with(
                 "positions",
                 room(set) < set.count() ? "no places" : positions(set.spaced(Spacing.UNEVEN)));
-    return working.isEmpty() ? full.curedBy(cures).worded("never") : full.curedBy(cures);
+    return working.isEmpty() ? full.worded("never") : full;
   }
 
   /** Places that planets made alike can have round the carrier. */
   private static int room(Planetary set) {
     return new PlanetPlaces(set.spaced(Spacing.UNEVEN)).count().orElse(0);
-  }
-
-  /** Uneven places as a cure, where there are enough and planets keep clear in them. */
-  static Optional<Cure> uneven(Train train, Planetary set) {
-    Planetary uneven = set.spaced(Spacing.UNEVEN);
-    return room(set) >= set.count() && new PlanetGeometry(uneven).neighbourMargin() > 0
-        ? Optional.of(Cure.set(train, set, uneven))
-        : Optional.empty();
   }
 
   private static int ring(Planetary set, int row) {
@@ -95,16 +80,6 @@ final class AssemblyRule extends PlanetaryRule {
       }
     }
     return all;
-  }
-
-  /** The number next to {@code count}, more before less. */
-  static Optional<Integer> nearest(List<Integer> numbers, int count) {
-    return numbers.stream()
-        .min(
-            (a, b) ->
-                Math.abs(a - count) != Math.abs(b - count)
-                    ? Integer.compare(Math.abs(a - count), Math.abs(b - count))
-                    : Integer.compare(b, a));
   }
 
   private static String listed(List<Integer> numbers) {

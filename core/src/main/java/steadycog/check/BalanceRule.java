@@ -1,7 +1,6 @@
 package steadycog.check;
 
 import java.util.List;
-import java.util.Optional;
 import steadycog.shape.CycloidGeometry;
 import steadycog.train.Cycloidal;
 import steadycog.train.Train;
@@ -19,10 +18,8 @@ final class BalanceRule extends CycloidalRule {
               .with("apart", 360 / discs + "\u00b0")
               .worded("even"));
     }
-    Cure cure = cure(train, drive, "discs 1 -> 2", drive.sizes().withDiscs(2));
     return List.of(
         Finding.of("balance", Severity.NOTE, List.of(drive.discId()))
-            .with("eccentricity", mm(geometry.eccentricity()))
-            .curedBy(Optional.of(cure)));
+            .with("eccentricity", mm(geometry.eccentricity())));
   }
 }

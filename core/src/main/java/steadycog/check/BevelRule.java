@@ -14,7 +14,7 @@ final class BevelRule implements Rule {
     List<Finding> found = new ArrayList<>();
     for (Part part : subject.train().parts()) {
       if (part instanceof Bevel pair) {
-        found.add(side(subject, pair));
+        found.add(side(pair));
         found.add(
             Finding.of("bevel-contact", Severity.NOTE, List.of(pair.pinionId(), pair.crownId())));
         pair.offset()
@@ -28,18 +28,13 @@ final class BevelRule implements Rule {
     return found;
   }
 
-  /** Direction across a right angle is a choice of side: the cure is to choose the other. */
-  private static Finding side(Subject subject, Bevel pair) {
-    Bevel.Side other = pair.side().other();
+  /** Direction across a right angle is a choice of side. */
+  private static Finding side(Bevel pair) {
     return Finding.of("crown-side", Severity.NOTE, List.of(pair.crownId()))
         .with("crown", pair.crownId())
         .with("side", word(pair.side()))
-        .with("way", pair.side() == Bevel.Side.RIGHT ? "the same way" : "the other way")
-        .curedBy(
-            List.of(
-                new Cure(
-                    "crown " + word(pair.side()) + " -> " + word(other),
-                    subject.train().withPart(pair.onSide(other)))));
+        .with("other", word(pair.side().other()))
+        .with("way", pair.side() == Bevel.Side.RIGHT ? "the same way" : "the other way");
   }
 
   private static String word(Bevel.Side side) {

@@ -1,13 +1,13 @@
 package steadycog.check;
 
-import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import steadycog.number.Pace;
+import java.util.stream.IntStream;
+import org.jspecify.annotations.Nullable;
 import steadycog.train.Planetary;
 
-/** Runs every rule. */
+/** The rules, in the order in which their findings are told. */
 public final class Checks {
   private static final List<Rule> RULES =
       List.of(
@@ -36,6 +36,7 @@ public final class Checks {
           new BoreRule(),
           new StrengthRule(),
           new ContactRatioRule(),
+          new FilletRule(),
           new UndercutRule(),
           new DeadWheelRule(),
           new EndsRule(),
@@ -46,36 +47,48 @@ public final class Checks {
           new StageRatioRule(),
           new SensitivityRule(),
           new TallPlanetRule(),
+          new FewPlanetsRule(),
+          new UnevenBalanceRule(),
+          new PlanetRoomRule(),
+          new RimRule(),
           new IdleSunRule(),
           new PhasingRule(),
           new HuntingRule(),
           new BevelRule());
 
+  private static final int[] CHEAPEST_FIRST =
+      IntStream.range(0, RULES.size())
+          .boxed()
+          .sorted(Comparator.comparing(rule -> RULES.get(rule).needs()))
+          .mapToInt(Integer::intValue)
+          .toArray();
+
+  private static final int[] WITHOUT_LAYOUT =
+      IntStream.range(0, RULES.size())
+          .filter(rule -> RULES.get(rule).needs() != Rule.Needs.LAYOUT)
+          .toArray();
+
   private Checks() {}
 
-  /** All findings, worst first; within a severity in the order of the rules and of the card. */
-  public static List<Finding> of(Subject subject) {
-    return of(subject, Pace.FREE);
+  /** The numbers of the rules, those that need little first. */
+  static int[] cheapestFirst() {
+    return CHEAPEST_FIRST;
   }
 
-  /** The same, watched and perhaps stopped by {@code pace}. */
-  public static List<Finding> of(Subject subject, Pace pace) {
-    return of(subject, RULES, pace);
+  /** The numbers of the rules that need not know where wheels stand, in their order. */
+  static int[] withoutLayout() {
+    return WITHOUT_LAYOUT;
   }
 
-  /** The same by the rules that need not know where wheels stand: a tenth of the cost. */
-  public static List<Finding> withoutLayout(Subject subject) {
-    return of(subject, RULES.stream().filter(rule -> !rule.looksAtLayout()).toList(), Pace.FREE);
+  /** Room for the answer of every rule. */
+  @SuppressWarnings({"unchecked", "rawtypes"})
+  static @Nullable List<Finding>[] answers() {
+    return new List[RULES.size()];
   }
 
-  private static List<Finding> of(Subject subject, List<Rule> rules, Pace pace) {
-    List<Finding> all = new ArrayList<>();
-    for (int k = 0; k < rules.size(); k++) {
-      pace.at((double) k / rules.size());
-      all.addAll(rules.get(k).check(subject));
-    }
-    all.sort(Comparator.comparing(Finding::severity).reversed());
-    return List.copyOf(all);
+  /** What rule number {@code rule} finds. */
+  static List<Finding> ask(int rule, Subject subject) {
+    return RULES.get(rule).check(subject).stream().map(finding -> finding.by(rule)).toList();
   }
 
   /**
@@ -83,6 +96,6 @@ public final class Checks {
    * roles. Empty where it fits, assembles, and keeps its planets and tips clear.
    */
   public static Optional<String> trouble(Planetary set) {
-    return Recount.trouble(set);
+    return SetTrouble.of(set);
   }
 }

@@ -3,7 +3,6 @@ package steadycog.check;
 import java.util.Optional;
 import steadycog.shape.PairGeometry;
 import steadycog.train.Mesh;
-import steadycog.train.Teeth;
 import steadycog.train.Train;
 
 /** Below 1.2 pairs of teeth in contact a mesh runs rough, below 1.0 it lets go. */
@@ -22,11 +21,6 @@ final class ContactRatioRule extends PairRule {
     return Optional.of(
         finding("contact-ratio", severity, mesh)
             .with("contactRatio", rounded(ratio, 2))
-            .with("margin", rounded(ratio - SMOOTH, 2))
-            .curedBy(nearestPinion(train, mesh, ContactRatioRule::fits)));
-  }
-
-  private static boolean fits(Teeth pinion, Teeth gear) {
-    return PairGeometry.of(pinion, gear).contactRatio() >= SMOOTH;
+            .with("margin", rounded(ratio - SMOOTH, 2)));
   }
 }

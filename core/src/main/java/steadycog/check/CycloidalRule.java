@@ -1,12 +1,7 @@
 package steadycog.check;
 
-import java.math.BigDecimal;
-import java.math.RoundingMode;
 import java.util.ArrayList;
 import java.util.List;
-import steadycog.number.Exact;
-import steadycog.number.Quantity;
-import steadycog.number.Unit;
 import steadycog.shape.CycloidGeometry;
 import steadycog.train.Cycloidal;
 import steadycog.train.Part;
@@ -27,17 +22,6 @@ abstract class CycloidalRule implements Rule {
   }
 
   abstract List<Finding> check(Train train, Cycloidal drive, CycloidGeometry geometry);
-
-  /** A length in mm, rounded down to hundredths so that what it bounds is kept. */
-  static Quantity atMost(double millimetres) {
-    BigDecimal down = BigDecimal.valueOf(millimetres).setScale(2, RoundingMode.DOWN);
-    return new Quantity(Exact.parse(down.max(BigDecimal.valueOf(0.01)).toPlainString()), Unit.MM);
-  }
-
-  static Cure cure(Train train, Cycloidal drive, String change, Cycloidal.Sizes sizes) {
-    String part = drive.name().isEmpty() ? "" : drive.name() + ": ";
-    return new Cure(part + change, train.withPart(drive.sized(sizes)));
-  }
 
   static String mm(double length) {
     return PairRule.rounded(length, 2) + " mm";

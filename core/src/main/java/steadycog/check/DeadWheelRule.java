@@ -11,6 +11,11 @@ import steadycog.train.Train;
 final class DeadWheelRule implements Rule {
 
   @Override
+  public Needs needs() {
+    return Needs.MOTION;
+  }
+
+  @Override
   public List<Finding> check(Subject subject) {
     Train train = subject.train();
     List<Finding> found = new ArrayList<>();

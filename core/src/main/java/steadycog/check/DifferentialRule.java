@@ -7,7 +7,6 @@ import steadycog.train.Differential;
 import steadycog.train.MemberId;
 import steadycog.train.Part;
 import steadycog.train.Roles;
-import steadycog.train.Train;
 
 /**
  * Differentials: equally spaced spiders go in where the number of spiders divides the teeth of both
@@ -16,11 +15,16 @@ import steadycog.train.Train;
 final class DifferentialRule implements Rule {
 
   @Override
+  public Needs needs() {
+    return Needs.MOTION;
+  }
+
+  @Override
   public List<Finding> check(Subject subject) {
     List<Finding> found = new ArrayList<>();
     for (Part part : subject.train().parts()) {
       if (part instanceof Differential sides) {
-        assembly(subject.train(), sides).ifPresent(found::add);
+        assembly(sides).ifPresent(found::add);
         if (isLocked(subject.motion().mechanism().roles(), sides)) {
           found.add(
               Finding.of(
@@ -31,23 +35,14 @@ final class DifferentialRule implements Rule {
     return found;
   }
 
-  private static Optional<Finding> assembly(Train train, Differential sides) {
+  private static Optional<Finding> assembly(Differential sides) {
     if (goesTogether(sides, sides.spiders())) {
       return Optional.empty();
-    }
-    int fewer = sides.spiders() - 1;
-    while (!goesTogether(sides, fewer)) {
-      fewer--;
     }
     return Optional.of(
         Finding.of("spider-assembly", Severity.ERROR, List.of(sides.caseId()))
             .with("spiders", sides.spiders())
-            .with("teeth", 2 * sides.side())
-            .curedBy(
-                List.of(
-                    new Cure(
-                        "spiders " + sides.spiders() + " -> " + fewer,
-                        train.withPart(sides.withSpiders(fewer))))));
+            .with("teeth", 2 * sides.side()));
   }
 
   private static boolean goesTogether(Differential sides, int spiders) {

@@ -15,6 +15,11 @@ import steadycog.train.Roles;
 final class EndsRule implements Rule {
 
   @Override
+  public Needs needs() {
+    return Needs.MOTION;
+  }
+
+  @Override
   public List<Finding> check(Subject subject) {
     List<Finding> found = new ArrayList<>();
     Optional<Ends> assumed = subject.train().assumedEnds();

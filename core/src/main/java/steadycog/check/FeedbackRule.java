@@ -9,6 +9,11 @@ import steadycog.number.Ratio;
 final class FeedbackRule implements Rule {
 
   @Override
+  public Needs needs() {
+    return Needs.MOTION;
+  }
+
+  @Override
   public List<Finding> check(Subject subject) {
     return FeedbackPath.of(subject.train(), subject.motion()).stream()
         .map(FeedbackRule::finding)

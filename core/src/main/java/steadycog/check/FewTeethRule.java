@@ -21,12 +21,7 @@ final class FewTeethRule implements Rule {
                     "few-teeth", hopeless ? Severity.ERROR : Severity.WARNING, List.of(member.id()))
                 .with("teeth", count)
                 .with("least", hopeless ? FEWEST : COMFORTABLE)
-                .with("margin", count - (hopeless ? FEWEST : COMFORTABLE))
-                .curedBy(
-                    Cure.nearest(
-                        subject.train(),
-                        member.id(),
-                        teeth -> teeth >= (hopeless ? FEWEST : COMFORTABLE))));
+                .with("margin", count - (hopeless ? FEWEST : COMFORTABLE)));
       }
     }
     return found;

@@ -15,7 +15,7 @@ import steadycog.train.MemberId;
  * @param wording which words of the bundle say it: the code, or the code with a dot and a variant
  * @param members whom it concerns, in the order of the card
  * @param values the numbers behind it, by name, for machines and for the message
- * @param cures changes that put it right, the nearest first; none where there is no such change
+ * @param rule which of the rules found it, for {@link Inspection}
  */
 public record Finding(
     String code,
@@ -23,48 +23,64 @@ public record Finding(
     Severity severity,
     List<MemberId> members,
     Map<String, String> values,
-    List<Cure> cures) {
+    int rule) {
+
+  /** What makes two findings one: a code and whom it concerns. */
+  public record Key(String code, List<MemberId> members) {
+    /** {@code contact-ratio sun, planet}. */
+    @Override
+    public String toString() {
+      return (code + " " + named(members)).strip();
+    }
+  }
 
   public Finding {
     members = List.copyOf(members);
-    cures = List.copyOf(cures);
     values = Collections.unmodifiableMap(new LinkedHashMap<>(values));
   }
 
   public static Finding of(String code, Severity severity, List<MemberId> members) {
-    return new Finding(code, code, severity, members, Map.of(), List.of());
+    return new Finding(code, code, severity, members, Map.of(), -1);
   }
 
   /** The same finding said in the words of a variant: of {@code hunting}, {@code shared}. */
   Finding worded(String variant) {
-    return new Finding(code, code + "." + variant, severity, members, values, cures);
+    return new Finding(code, code + "." + variant, severity, members, values, rule);
+  }
+
+  /** The same finding under another code. */
+  Finding recoded(String changed) {
+    return new Finding(changed, changed, severity, members, values, rule);
   }
 
   /** The same finding, more or less severe. */
   Finding judged(Severity changed) {
-    return new Finding(code, wording, changed, members, values, cures);
+    return new Finding(code, wording, changed, members, values, rule);
   }
 
   /** The same finding with one more value. */
   Finding with(String name, Object value) {
     Map<String, String> more = new LinkedHashMap<>(values);
     more.put(name, value.toString());
-    return new Finding(code, wording, severity, members, more, cures);
+    return new Finding(code, wording, severity, members, more, rule);
   }
 
-  /** The same finding with its cure, if there is one. */
-  Finding curedBy(Optional<Cure> nearest) {
-    return curedBy(nearest.stream().toList());
+  Finding by(int found) {
+    return new Finding(code, wording, severity, members, values, found);
   }
 
-  /** The same finding with its cures, the nearest first. */
-  Finding curedBy(List<Cure> all) {
-    return new Finding(code, wording, severity, members, values, all);
+  public Key key() {
+    return new Key(code, members);
   }
 
-  /** The nearest change that puts it right, where there is one. */
-  public Optional<Cure> cure() {
-    return cures.stream().findFirst();
+  /** Whether it is worse than a note. */
+  public boolean isBad() {
+    return severity.compareTo(Severity.NOTE) > 0;
+  }
+
+  /** Whether it says the same as {@code other}, and not more severely. */
+  boolean isNoWorseThan(Finding other) {
+    return key().equals(other.key()) && severity.compareTo(other.severity) <= 0;
   }
 
   /** What is the matter, in words. */
@@ -72,12 +88,21 @@ public record Finding(
     return Words.message(this);
   }
 
-  /** What would put it right, in words. */
+  /** What would put it right, in words, where no change of the card is known that does. */
   public Optional<String> remedy() {
     return Words.remedy(this);
   }
 
+  /** What would do as well as a change of the card that puts it right. */
+  public Optional<String> also() {
+    return Words.also(this);
+  }
+
   String memberList() {
+    return named(members);
+  }
+
+  private static String named(List<MemberId> members) {
     return members.stream().map(MemberId::toString).collect(Collectors.joining(", "));
   }
 }

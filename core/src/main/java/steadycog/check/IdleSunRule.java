@@ -3,13 +3,15 @@ package steadycog.check;
 import java.util.Optional;
 import steadycog.number.Exact;
 import steadycog.shape.PlanetGeometry;
+import steadycog.shape.PlanetPlaces;
 import steadycog.train.Planetary;
 import steadycog.train.Planetary.Row;
 import steadycog.train.Train;
 
 /**
  * Whether an idle sun may be put into a row that has none, to carry the planets: it has S = R - 2 P
- * teeth and goes in only if (S + R)/N is whole (Müller, <i>Epicyclic Drive Trains</i>).
+ * teeth and goes in only if (S + R) t is whole for every planet's place t, of evenly spaced ones (S
+ * + R)/N (Müller, <i>Epicyclic Drive Trains</i>).
  */
 final class IdleSunRule extends PlanetaryRule {
   private static final int FEWEST = 8;
@@ -35,6 +37,17 @@ final class IdleSunRule extends PlanetaryRule {
     if (!central) {
       return Optional.of(found.worded("apart"));
     }
-    return Optional.of(found.worded((sun + ring) % set.count() == 0 ? "fits" : "misses"));
+    return Optional.of(found.worded(goesIn(set, sun + ring) ? "fits" : "misses"));
+  }
+
+  /** Whether the teeth agree in the place of every planet, even or not. */
+  private static boolean goesIn(Planetary set, int sum) {
+    PlanetPlaces places = new PlanetPlaces(set);
+    for (int k = 1; k < set.count(); k++) {
+      if (!Exact.isWhole(places.turnsTo(k).multiply(sum))) {
+        return false;
+      }
+    }
+    return true;
   }
 }

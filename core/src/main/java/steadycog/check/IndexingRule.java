@@ -42,7 +42,7 @@ final class IndexingRule extends TwoRowRule {
       return Optional.of(found.worded("alike"));
     }
     Finding listed = found.with("clocking", clocking(set, places));
-    return Optional.of(clocked ? listed.worded("clocked") : listed.curedBy(cures(train, set)));
+    return Optional.of(clocked ? listed.recoded("clocked-planets") : listed);
   }
 
   private static Severity severity(boolean alike, boolean clocked) {
@@ -56,14 +56,5 @@ final class IndexingRule extends TwoRowRule {
       all.add("planet " + (k + 1) + ": " + Exact.text(teeth) + " tooth");
     }
     return String.join(", ", all);
-  }
-
-  private static List<Cure> cures(Train train, Planetary set) {
-    List<Cure> cures = new ArrayList<>(PlanetaryRule.recounts(train, set));
-    AssemblyRule.nearest(AssemblyRule.workingCounts(set), set.count())
-        .ifPresent(n -> cures.addFirst(Cure.set(train, set, set.withCount(n))));
-    AssemblyRule.uneven(train, set).ifPresent(cures::add);
-    cures.add(Cure.set(train, set, set.spaced(Spacing.CLOCKED)));
-    return cures;
   }
 }

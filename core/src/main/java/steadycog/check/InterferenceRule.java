@@ -3,7 +3,6 @@ package steadycog.check;
 import java.util.Optional;
 import steadycog.shape.PairGeometry;
 import steadycog.train.Mesh;
-import steadycog.train.Teeth;
 import steadycog.train.Train;
 
 /** External pairs: the gear's tips must stay outside the pinion's interference point. */
@@ -24,13 +23,6 @@ final class InterferenceRule extends PairRule {
             .with("gear", mesh.gear())
             .with("teeth", mesh.teeth(mesh.pinion()).count())
             .with("margin", rounded(margin, 3))
-            .with("excess", rounded(-margin, 3))
-            .curedBy(nearestPinion(train, mesh, InterferenceRule::fits)));
-  }
-
-  private static boolean fits(Teeth one, Teeth other) {
-    boolean inOrder = one.count() <= other.count();
-    PairGeometry pair = inOrder ? PairGeometry.of(one, other) : PairGeometry.of(other, one);
-    return pair.interferenceMargin() >= 0;
+            .with("excess", rounded(-margin, 3)));
   }
 }

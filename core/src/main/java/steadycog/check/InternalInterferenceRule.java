@@ -3,7 +3,6 @@ package steadycog.check;
 import java.util.Optional;
 import steadycog.shape.PairGeometry;
 import steadycog.train.Mesh;
-import steadycog.train.Teeth;
 import steadycog.train.Train;
 
 /**
@@ -23,7 +22,7 @@ final class InternalInterferenceRule extends PairRule {
       return Optional.empty();
     }
     if (!pair.internalClear()) {
-      return Optional.of(clash(train, mesh, pair));
+      return Optional.of(clash(mesh, pair));
     }
     return pair.trimmingMargin() < 0
         ? Optional.of(base(mesh, Severity.NOTE, pair).worded("trimming"))
@@ -40,15 +39,14 @@ final class InternalInterferenceRule extends PairRule {
   }
 
   /** Involute interference spoils the motion; tips that collide stop it. */
-  private static Finding clash(Train train, Mesh mesh, PairGeometry pair) {
+  private static Finding clash(Mesh mesh, PairGeometry pair) {
     boolean collide = pair.trochoidMargin() < 0;
-    Finding finding =
-        base(mesh, collide ? Severity.ERROR : Severity.WARNING, pair)
-            .curedBy(nearestPinion(train, mesh, InternalInterferenceRule::fits));
+    Finding finding = base(mesh, collide ? Severity.ERROR : Severity.WARNING, pair);
     double addendum = largestAddendum(pair);
+    String what = collide ? "trochoid" : "involute";
     return addendum < SHORTEST
-        ? finding.worded("hopeless")
-        : finding.with("addendum", rounded(addendum, 2)).worded(collide ? "trochoid" : "involute");
+        ? finding.worded(what + "-hopeless")
+        : finding.with("addendum", rounded(addendum, 2)).worded(what);
   }
 
   /**
@@ -60,9 +58,5 @@ final class InternalInterferenceRule extends PairRule {
       addendum -= STEP;
     }
     return addendum;
-  }
-
-  private static boolean fits(Teeth pinion, Teeth ring) {
-    return ring.count() > pinion.count() && PairGeometry.of(pinion, ring).internalClear();
   }
 }

@@ -1,7 +1,6 @@
 package steadycog.check;
 
 import java.util.List;
-import java.util.Optional;
 import steadycog.shape.CycloidGeometry;
 import steadycog.train.Cycloidal;
 import steadycog.train.Train;
@@ -15,17 +14,11 @@ final class LobeCountRule extends CycloidalRule {
     if (off == 0) {
       return List.of();
     }
-    Cycloidal fitting = drive.withLobes(drive.pins() - 1);
-    Cure cure =
-        new Cure(
-            drive.discId() + " " + drive.lobes() + " -> " + fitting.lobes(),
-            train.withPart(fitting));
     return List.of(
         Finding.of("lobe-count", Severity.ERROR, List.of(drive.discId(), drive.ringId()))
             .with("lobes", drive.lobes())
             .with("pins", drive.pins())
             .with("needed", drive.lobes() + 1)
-            .with("margin", -off)
-            .curedBy(Optional.of(cure)));
+            .with("margin", -off));
   }
 }

@@ -2,8 +2,6 @@ package steadycog.check;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
-import steadycog.number.Quantity;
 import steadycog.shape.CycloidGeometry;
 import steadycog.train.Cycloidal;
 import steadycog.train.Train;
@@ -13,23 +11,11 @@ import steadycog.train.Train;
  * crosses itself (Litvin & Fuentes). Neighbouring pins must also leave each other room.
  */
 final class LobeUndercutRule extends CycloidalRule {
-  /** Pins stay this share below what would undercut, or touch. */
-  private static final double SAFE = 0.9;
-
   @Override
   List<Finding> check(Train train, Cycloidal drive, CycloidGeometry geometry) {
     List<Finding> found = new ArrayList<>();
     double margin = geometry.curvatureMargin();
     double clearance = geometry.pinClearance();
-    double touching = geometry.pinRadius() + clearance / 2;
-    double largest = 2 * SAFE * Math.min(geometry.leastCurvature(), touching);
-    Quantity smaller = atMost(largest);
-    Cure cure =
-        cure(
-            train,
-            drive,
-            "pin " + mm(2 * geometry.pinRadius()) + " -> " + smaller,
-            drive.sizes().withPin(smaller));
     boolean undercut = margin < 0;
     Finding lobes =
         Finding.of(
@@ -40,14 +26,14 @@ final class LobeUndercutRule extends CycloidalRule {
             .with("largest", mm(2 * geometry.leastCurvature()))
             .with("margin", PairRule.rounded(2 * margin, 2));
     if (geometry.shortening() < 1) {
-      found.add(undercut ? lobes.curedBy(Optional.of(cure)) : lobes.worded("clear"));
+      found.add(undercut ? lobes : lobes.worded("clear"));
     }
     boolean touch = clearance <= 0;
     Finding pins =
         Finding.of("pin-clearance", touch ? Severity.ERROR : Severity.OK, List.of(drive.ringId()))
             .with("length", mm(Math.abs(clearance)))
             .with("margin", PairRule.rounded(clearance, 2));
-    found.add(touch ? pins.curedBy(Optional.of(cure)) : pins.worded("clear"));
+    found.add(touch ? pins : pins.worded("clear"));
     return found;
   }
 }

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import steadycog.number.Figures;
 import steadycog.number.Ratio;
 import steadycog.torque.Backwards;
 import steadycog.torque.PowerFlow;
@@ -19,6 +20,11 @@ final class LossRule implements Rule {
   private static final double NEAR = 1.5;
 
   @Override
+  public Needs needs() {
+    return Needs.LOADING;
+  }
+
+  @Override
   public List<Finding> check(Subject subject) {
     List<Finding> found = new ArrayList<>();
     flow(subject).ifPresent(found::add);
@@ -32,6 +38,7 @@ final class LossRule implements Rule {
     List<MemberId> ends = ends(subject);
     return switch (flow.verdict()) {
       case RUNS, OPEN, NONE -> Optional.empty();
+      case LOWERS -> Optional.of(lowering(subject, flow));
       case LOCKS -> Optional.of(Finding.of("locks", Severity.ERROR, ends).with("ends", text(ends)));
       case SEVERAL ->
           Optional.of(
@@ -41,6 +48,17 @@ final class LossRule implements Rule {
       case IMPOSSIBLE -> Optional.of(Finding.of("no-flow", Severity.WARNING, ends));
       case UNTRIED -> Optional.of(Finding.of("untried-flow", Severity.WARNING, ends));
     };
+  }
+
+  /** A load that comes down: what the drive has to do for it. */
+  private static Finding lowering(Subject subject, PowerFlow flow) {
+    MemberId drive = subject.motion().mechanism().roles().drives().getFirst().member();
+    double torque =
+        flow.torques().external(drive).map(known -> Math.abs(known.doubleValue())).orElse(0.0);
+    return Finding.of("lowering", Severity.NOTE, ends(subject))
+        .with("drive", drive)
+        .with("take", subject.motion().mechanism().roles().take().orElseThrow().member())
+        .with("push", Figures.significant(torque, 3) + " Nm");
   }
 
   private static List<MemberId> ends(Subject subject) {

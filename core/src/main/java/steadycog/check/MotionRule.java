@@ -9,6 +9,11 @@ import steadycog.train.Roles;
 final class MotionRule implements Rule {
 
   @Override
+  public Needs needs() {
+    return Needs.MOTION;
+  }
+
+  @Override
   public List<Finding> check(Subject subject) {
     Motion motion = subject.motion();
     Roles roles = motion.mechanism().roles();
@@ -20,7 +25,7 @@ final class MotionRule implements Rule {
       case UNDETERMINED ->
           roles.drives().isEmpty()
               ? List.of(
-                  Finding.of("no-drive", Severity.WARNING, motion.floating())
+                  Finding.of("no-drive", Severity.NOTE, motion.floating())
                       .with("example", subject.train().parts().getFirst().shafts().getFirst()))
               : List.of(Finding.of("floating", Severity.WARNING, motion.floating()));
       case DETERMINED -> List.of();

@@ -1,7 +1,5 @@
 package steadycog.check;
 
-import java.util.ArrayList;
-import java.util.List;
 import java.util.Optional;
 import steadycog.shape.PlanetGeometry;
 import steadycog.train.Planetary;
@@ -28,11 +26,7 @@ final class NeighbourRule extends PlanetaryRule {
     if (margin >= NEAR) {
       return Optional.of(found.worded("clear"));
     }
-    List<Cure> cures = new ArrayList<>(recounts(train, set));
-    if (margin < 0) {
-      fewerPlanets(set).ifPresent(fewer -> cures.addFirst(Cure.set(train, set, fewer)));
-    }
-    return Optional.of((margin < 0 ? found : found.worded("near")).curedBy(cures));
+    return Optional.of(margin < 0 ? found : found.worded("near"));
   }
 
   private static Severity severity(double margin) {
@@ -40,15 +34,5 @@ final class NeighbourRule extends PlanetaryRule {
       return Severity.ERROR;
     }
     return margin < NEAR ? Severity.WARNING : Severity.OK;
-  }
-
-  private static Optional<Planetary> fewerPlanets(Planetary set) {
-    for (int n = set.count() - 1; n >= 2; n--) {
-      Planetary fewer = set.withCount(n);
-      if (Recount.goesTogether(fewer)) {
-        return Optional.of(fewer);
-      }
-    }
-    return Optional.empty();
   }
 }

@@ -1,8 +1,6 @@
 package steadycog.check;
 
 import java.util.List;
-import java.util.Optional;
-import steadycog.number.Quantity;
 import steadycog.shape.CycloidGeometry;
 import steadycog.train.Cycloidal;
 import steadycog.train.Train;
@@ -31,8 +29,7 @@ final class OutputHolesRule extends CycloidalRule {
     if (least >= THIN * geometry.circleRadius()) {
       return List.of(found.worded("clear"));
     }
-    Optional<Cure> cure = thinner(train, drive, geometry, least);
-    return List.of((least < 0 ? found : found.worded("thin")).curedBy(cure));
+    return List.of(least < 0 ? found : found.worded("thin"));
   }
 
   private static Severity severity(double least, CycloidGeometry geometry) {
@@ -40,23 +37,5 @@ final class OutputHolesRule extends CycloidalRule {
       return Severity.ERROR;
     }
     return least < THIN * geometry.circleRadius() ? Severity.WARNING : Severity.OK;
-  }
-
-  /** Thinner output pins, where any are left. */
-  private static Optional<Cure> thinner(
-      Train train, Cycloidal drive, CycloidGeometry geometry, double least) {
-    double missing = 2 * THIN * geometry.circleRadius() - least;
-    double radius = geometry.outputPinRadius() - missing;
-    if (radius <= 0) {
-      return Optional.empty();
-    }
-    Quantity pin = atMost(2 * radius);
-    Quantity circle = atMost(2 * geometry.outputCircleRadius());
-    return Optional.of(
-        cure(
-            train,
-            drive,
-            "output pins " + mm(2 * geometry.outputPinRadius()) + " -> " + pin,
-            drive.sizes().withOutputs(new Cycloidal.Outputs(geometry.outputs(), pin, circle))));
   }
 }

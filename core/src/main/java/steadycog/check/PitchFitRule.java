@@ -15,6 +15,9 @@ final class PitchFitRule extends PlanetaryRule {
   private static final int EASY = 1;
   private static final int MOST = 3;
 
+  /** So much shift is left to a ring that is taken up by the shifts of the others, modules. */
+  private static final double ORDINARY = 0.3;
+
   @Override
   Optional<Finding> check(Train train, Planetary set, int row) {
     PlanetGeometry geometry = PlanetGeometry.of(train, set);
@@ -40,15 +43,25 @@ final class PitchFitRule extends PlanetaryRule {
             .with("teethOff", Math.abs(off) == 1 ? "1 tooth" : Math.abs(off) + " teeth")
             .with("tooLarge", off > 0 ? "too large" : "too small")
             .with("needed", fitting)
-            .with("strain", strain(set, off))
-            .curedBy(recounts(train, set));
+            .with("strain", strain(set, off));
+    Finding shifted = found.with("shift", PairRule.rounded(geometry.shift(set.ringId(0)), 3));
+    if (reaches && takenUp(train, set, geometry)) {
+      return Optional.of(shifted.judged(Severity.OK).worded("taken-up"));
+    }
     return Optional.of(
         reaches
-            ? found
+            ? shifted
                 .with("workingAngle", degrees(geometry.workingAngle(set.meshes().getLast())))
-                .with("shift", PairRule.rounded(geometry.shift(set.ringId(0)), 3))
                 .worded("stretched")
             : found.worded("apart"));
+  }
+
+  /** Whether stated shifts of sun and planets leave the ring no more than an ordinary one. */
+  private static boolean takenUp(Train train, Planetary set, PlanetGeometry geometry) {
+    boolean stated =
+        geometry.distanceStated()
+            || set.wheels().stream().anyMatch(w -> train.sizes().shift(w.id()).isPresent());
+    return stated && Math.abs(geometry.shift(set.ringId(0))) <= ORDINARY;
   }
 
   private static Severity severity(int off, boolean reaches) {
@@ -75,10 +88,7 @@ final class PitchFitRule extends PlanetaryRule {
             .with("margin", PairRule.rounded(margin, 2));
     return Optional.of(
         margin < 0
-            ? found
-                .with("excess", PairRule.rounded(-margin, 2))
-                .curedBy(recounts(train, set))
-                .worded("pair")
+            ? found.with("excess", PairRule.rounded(-margin, 2)).worded("pair")
             : found.worded("pair-fits"));
   }
 }

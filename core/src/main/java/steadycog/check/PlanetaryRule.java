@@ -3,15 +3,15 @@ package steadycog.check;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import steadycog.number.Unit;
 import steadycog.train.Member;
 import steadycog.train.Part;
+import steadycog.train.Pitch;
 import steadycog.train.Planetary;
 import steadycog.train.Train;
 
 /** A rule that looks at one row of a planetary set at a time. */
 abstract class PlanetaryRule implements Rule {
-  private static final int MOST_RECOUNTS = 3;
-
   @Override
   public final List<Finding> check(Subject subject) {
     List<Finding> found = new ArrayList<>();
@@ -31,27 +31,26 @@ abstract class PlanetaryRule implements Rule {
     return Finding.of(code, severity, set.wheels(row).stream().map(Member::id).toList());
   }
 
-  /** Counts one or two teeth away that go together, as cures. */
-  static List<Cure> recounts(Train train, Planetary set) {
-    return Recount.near(set).stream()
-        .limit(MOST_RECOUNTS)
-        .map(other -> Cure.set(train, set, other))
-        .toList();
-  }
-
   /**
    * The module in mm behind a length in modules where it is known: {@code 2.00 modules (3.00 mm)}.
    */
   static String length(Train train, double modules) {
-    String text = PairRule.rounded(modules, 2) + " modules";
+    return length(train, modules, 2);
+  }
+
+  /** With more figures in inches than in mm. */
+  static String length(Train train, double modules, int decimals) {
+    String text = PairRule.rounded(modules, decimals) + " modules";
     return train
         .pitch()
-        .map(
-            pitch ->
-                text
-                    + " ("
-                    + PairRule.rounded(modules * pitch.moduleMm().doubleValue(), 2)
-                    + " mm)")
+        .map(pitch -> text + " (" + stated(pitch, modules, decimals) + ")")
         .orElse(text);
+  }
+
+  private static String stated(Pitch pitch, double modules, int decimals) {
+    double length = modules * pitch.moduleMm().doubleValue();
+    return pitch.inInches()
+        ? PairRule.rounded(Unit.IN.fromBase(length), decimals + 1) + " in"
+        : PairRule.rounded(length, decimals) + " mm";
   }
 }

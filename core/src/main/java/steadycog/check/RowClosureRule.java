@@ -31,11 +31,22 @@ final class RowClosureRule extends TwoRowRule {
     if (off == 0) {
       return Optional.of(found.worded("fits"));
     }
-    Finding cured = found.curedBy(PlanetaryRule.recounts(train, set));
+    if (takenUp(geometry)) {
+      return Optional.of(found.judged(Severity.OK).worded("taken-up"));
+    }
     return Optional.of(
         geometry.reaches()
-            ? cured.with("modules", modules(set, geometry)).worded("stretched")
-            : cured.worded("apart"));
+            ? found.with("modules", modules(set, geometry)).worded("stretched")
+            : found.worded("apart"));
+  }
+
+  /**
+   * Whether the designer has put the planets where every pair of teeth is an ordinary shifted one.
+   */
+  private static boolean takenUp(PlanetGeometry geometry) {
+    return geometry.distanceStated()
+        && geometry.reaches()
+        && geometry.leastWorkingAngle() >= PlanetGeometry.FLATTEST_WORKING;
   }
 
   private static Severity severity(int off, boolean reaches) {

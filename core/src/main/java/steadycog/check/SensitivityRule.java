@@ -25,6 +25,11 @@ final class SensitivityRule implements Rule {
   private record Change(Member wheel, int teeth, Optional<Ratio> ratio, double size) {}
 
   @Override
+  public Needs needs() {
+    return Needs.MOTION;
+  }
+
+  @Override
   public List<Finding> check(Subject subject) {
     List<Finding> found = new ArrayList<>();
     Optional<Ratio> ratio = subject.motion().ratio();

@@ -1,8 +1,6 @@
 package steadycog.check;
 
 import java.util.List;
-import java.util.Optional;
-import steadycog.number.Quantity;
 import steadycog.shape.CycloidGeometry;
 import steadycog.train.Cycloidal;
 import steadycog.train.Train;
@@ -14,7 +12,6 @@ import steadycog.train.Train;
 final class ShorteningRule extends CycloidalRule {
   private static final double LOW = 0.5;
   private static final double HIGH = 0.8;
-  private static final double GOOD = 0.65;
 
   @Override
   List<Finding> check(Train train, Cycloidal drive, CycloidGeometry geometry) {
@@ -30,15 +27,8 @@ final class ShorteningRule extends CycloidalRule {
     if (k >= LOW && k <= HIGH) {
       return List.of(found.worded("good"));
     }
-    Quantity better = atMost(GOOD * whole);
-    Cure cure =
-        cure(
-            train,
-            drive,
-            "eccentric " + mm(geometry.eccentricity()) + " -> " + better,
-            drive.sizes().withEccentricity(better));
     String variant = k >= 1 ? "loops" : k > HIGH ? "high" : "low";
-    return List.of(found.worded(variant).curedBy(Optional.of(cure)));
+    return List.of(found.worded(variant));
   }
 
   private static Severity severity(double k) {

@@ -22,7 +22,7 @@ final class StrainWaveRule implements Rule {
     List<Finding> found = new ArrayList<>();
     for (Part part : subject.train().parts()) {
       if (part instanceof StrainWave drive) {
-        found.add(lobes(subject.train(), drive));
+        found.add(lobes(drive));
         range(drive).ifPresent(found::add);
         module(subject.train(), drive).ifPresent(found::add);
         stress(subject.train(), drive).ifPresent(found::add);
@@ -36,29 +36,14 @@ final class StrainWaveRule implements Rule {
   }
 
   /** Nc - Nf must be a multiple of the lobes, or teeth cannot meet at all of them. */
-  private static Finding lobes(Train train, StrainWave drive) {
+  private static Finding lobes(StrainWave drive) {
     int over = drive.difference() % drive.lobes();
     Finding found =
         finding("lobe-multiple", over == 0 ? Severity.OK : Severity.ERROR, drive)
             .with("difference", drive.difference())
             .with("lobes", drive.lobes())
             .with("margin", -over);
-    if (over == 0) {
-      return found.worded("meets");
-    }
-    List<Cure> cures = new ArrayList<>();
-    int more = drive.circular() + drive.lobes() - over;
-    cures.add(circular(train, drive, more));
-    if (drive.difference() > drive.lobes()) {
-      cures.add(circular(train, drive, drive.circular() - over));
-    }
-    return found.curedBy(cures);
-  }
-
-  private static Cure circular(Train train, StrainWave drive, int count) {
-    return new Cure(
-        drive.circularId() + " " + drive.circular() + " -> " + count,
-        train.withPart(drive.counted(drive.flex(), count)));
+    return over == 0 ? found.worded("meets") : found;
   }
 
   private static Optional<Finding> range(StrainWave drive) {
@@ -109,12 +94,6 @@ final class StrainWaveRule implements Rule {
     if (stress <= allowable) {
       return Optional.of(judged.judged(Severity.OK).worded("within"));
     }
-    double thinner = geometry.wall(module) * module * allowable / stress;
-    var wall = CycloidalRule.atMost(thinner);
-    Cure cure =
-        new Cure(
-            "wall " + PairRule.rounded(geometry.wall(module) * module, 2) + " mm -> " + wall,
-            train.withPart(drive.sized(drive.sizes().withWall(wall))));
-    return Optional.of(judged.judged(Severity.ERROR).curedBy(Optional.of(cure)));
+    return Optional.of(judged.judged(Severity.ERROR));
   }
 }

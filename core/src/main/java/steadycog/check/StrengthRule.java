@@ -16,6 +16,11 @@ final class StrengthRule implements Rule {
   private static final double ENOUGH = 1.5;
 
   @Override
+  public Needs needs() {
+    return Needs.LOADING;
+  }
+
+  @Override
   public List<Finding> check(Subject subject) {
     Train train = subject.train();
     Torques torques = subject.loading().flow().torques();

@@ -2,15 +2,23 @@ package steadycog.check;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.motion.Mechanism;
+import steadycog.number.Figures;
+import steadycog.number.Unit;
 import steadycog.torque.StatedTorques;
 import steadycog.torque.Torques;
+import steadycog.train.Drive;
+import steadycog.train.MemberId;
 
 /** Torques that do not follow, and stated torques that disagree with each other. */
 final class TorqueRule implements Rule {
+
+  @Override
+  public Needs needs() {
+    return Needs.LOADING;
+  }
 
   @Override
   public List<Finding> check(Subject subject) {
@@ -36,8 +44,8 @@ final class TorqueRule implements Rule {
                     "torque-conflict",
                     right ? Severity.NOTE : Severity.ERROR,
                     List.of(stated.member()))
-                .with("stated", nm(stated.torque()))
-                .with("needed", nm(solved.get()))
+                .with("stated", doing(stated.torque(), stated.member(), mechanism))
+                .with("needed", doing(solved.get(), stated.member(), mechanism))
                 .with("reference", StatedTorques.reference(mechanism));
         found.add(right ? finding.worded("ideal") : finding);
       }
@@ -45,7 +53,20 @@ final class TorqueRule implements Rule {
     return found;
   }
 
-  private static String nm(BigFraction torque) {
-    return String.format(Locale.ROOT, "%.6g Nm", Math.abs(torque.doubleValue()));
+  /** {@code push 3 Nm}, {@code brake 5 W}: with or against its motion, as the card states it. */
+  private static String doing(BigFraction torque, MemberId member, Mechanism mechanism) {
+    Drive drive =
+        mechanism.roles().drives().stream()
+            .filter(one -> one.member().equals(member))
+            .findFirst()
+            .orElseThrow();
+    int way = drive.angularSpeed().signum() < 0 ? -1 : 1;
+    boolean power =
+        drive.effort().filter(e -> e.unit().dimension() == Unit.Dimension.POWER).isPresent();
+    double size = Math.abs(torque.doubleValue());
+    return (torque.signum() * way < 0 ? "brake " : "push ")
+        + (power
+            ? Figures.significant(size * Math.abs(drive.angularSpeed().inRadPerS()), 6) + " W"
+            : Figures.significant(size, 6) + " Nm");
   }
 }

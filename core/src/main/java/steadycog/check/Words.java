@@ -22,18 +22,24 @@ final class Words {
     return named ? filled : Character.toUpperCase(filled.charAt(0)) + filled.substring(1);
   }
 
-  /** The cure's words where there is a cure, else general advice, else nothing. */
   static Optional<String> remedy(Finding finding) {
-    String key = finding.wording() + (finding.cure().isPresent() ? ".cure" : ".remedy");
+    return said(finding, ".remedy");
+  }
+
+  static Optional<String> also(Finding finding) {
+    return said(finding, ".also");
+  }
+
+  private static Optional<String> said(Finding finding, String suffix) {
+    String key = finding.wording() + suffix;
     return BUNDLE.containsKey(key)
         ? Optional.of(fill(BUNDLE.getString(key), finding))
-        : finding.cure().map(cure -> cure.change() + ".");
+        : Optional.empty();
   }
 
   private static String fill(String template, Finding finding) {
     Map<String, String> values = new HashMap<>(finding.values());
     values.put("members", finding.memberList());
-    finding.cure().ifPresent(cure -> values.put("change", cure.change()));
     return SLOT.matcher(template)
         .replaceAll(slot -> Matcher.quoteReplacement(valueOf(slot.group(1), values, finding)));
   }

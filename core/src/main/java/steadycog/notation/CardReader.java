@@ -298,6 +298,7 @@ final class CardReader {
     Optional<Quantity> speed = Optional.empty();
     Optional<Quantity> effort = Optional.empty();
     Optional<Motor> motor = Optional.empty();
+    Token effortAt = place;
     while (!statement.atEnd()) {
       if (statement.peek().is("motor") && motor.isEmpty()) {
         motor = Optional.of(MotorText.read(statement));
@@ -315,9 +316,23 @@ final class CardReader {
         speed = Optional.of(given);
       } else {
         effort = Optional.of(given);
+        effortAt = at;
       }
     }
+    if (speed.isEmpty() && isPower(effort)) {
+      throw new BadStatement(
+          effortAt.problem(
+              effort.get()
+                  + " without a speed: its torque needs one, as drive "
+                  + member
+                  + " 1500 rpm "
+                  + effort.get()));
+    }
     return new Item.OfDrive(new Drive(member, speed, effort, motor));
+  }
+
+  private static boolean isPower(Optional<Quantity> effort) {
+    return effort.filter(e -> e.unit().dimension() == Unit.Dimension.POWER).isPresent();
   }
 
   private Item readTake(Statement statement, MemberNames names, List<Item> others)
@@ -331,7 +346,7 @@ final class CardReader {
     Optional<Quantity> load =
         statement.atEnd()
             ? Optional.empty()
-            : Optional.of(statement.expectQuantity(Unit.Dimension.TORQUE));
+            : Optional.of(statement.expectQuantity(Unit.Dimension.TORQUE, Unit.Dimension.POWER));
     statement.expectEnd("the end of the statement");
     return new Item.OfTake(new Take(member, load));
   }

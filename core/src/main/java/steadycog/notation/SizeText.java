@@ -24,8 +24,8 @@ import steadycog.train.WheelSize;
 /**
  * Sizes as they are written: {@code angle 20}, {@code width sun 8 mm}, {@code shift A 0.3}, {@code
  * bore A 5 mm flat 4.5 mm}, {@code clearance printed flank 0.1 mm}, {@code offset planet 0.08 mm},
- * {@code material sun steel}, {@code distance A-B 40 mm}, {@code sharing 1.2}. Without a member
- * width, bore and material are those of every wheel.
+ * {@code material sun steel}, {@code distance A-B 40 mm}, {@code sharing 1.2}, {@code tool planet
+ * 12}. Without a member width, bore and material are those of every wheel.
  */
 public final class SizeText {
   static final List<String> VERBS =
@@ -38,7 +38,8 @@ public final class SizeText {
           "offset",
           "material",
           "distance",
-          "sharing");
+          "sharing",
+          "tool");
 
   private static final String END = "the end of the statement";
   private static final String BENDING = "bending";
@@ -91,7 +92,7 @@ public final class SizeText {
           case "clearance" -> Sizes.UNSTATED.withClearance(readClearance(statement));
           case "distance" -> readDistance(statement, parts);
           case "sharing" -> readSharing(statement);
-          case "shift", "offset" -> readOwn(verb, statement, parts, names);
+          case "shift", "offset", "tool" -> readOwn(verb, statement, parts, names);
           default ->
               startsMember(verb, statement)
                   ? readOwn(verb, statement, parts, names)
@@ -147,8 +148,19 @@ public final class SizeText {
       }
       case "bore" -> WheelSize.NONE.withBore(Optional.of(readBore(statement)));
       case "offset" -> Statement.at(at, length(statement), WheelSize.NONE::withOffset);
+      case "tool" -> readTool(statement);
       default -> WheelSize.NONE.withMade(Optional.of(readMade(statement)));
     };
+  }
+
+  private static WheelSize readTool(Statement statement) throws BadStatement {
+    Token at = statement.peek();
+    String expected = "how many edges the tool has, as tool planet 12";
+    BigFraction edges = statement.expectNumber(expected);
+    if (!Exact.isWhole(edges) || Math.abs(edges.doubleValue()) > WheelSize.MOST_EDGES) {
+      throw Statement.unexpected(at, expected);
+    }
+    return Statement.at(at, Optional.of(edges.intValue()), WheelSize.NONE::withTool);
   }
 
   private static Optional<Quantity> length(Statement statement) throws BadStatement {
@@ -297,6 +309,7 @@ public final class SizeText {
         .or(() -> size.bore().map(bore -> "bore" + of + " " + bore))
         .or(() -> size.offset().map(length -> "offset" + of + " " + length))
         .or(() -> size.made().map(made -> "material" + of + " " + made))
+        .or(() -> size.tool().map(edges -> "tool" + of + " " + edges))
         .orElseThrow();
   }
 }

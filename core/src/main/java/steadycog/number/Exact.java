@@ -105,4 +105,12 @@ public final class Exact {
     BigInteger size = number.getNumerator().abs();
     return number.signum() < 0 ? size.negate() : size;
   }
+
+  /**
+   * Orders two numbers: negative where {@code a} is less. {@link BigFraction#compareTo} of
+   * commons-numbers 1.2 puts two negative numbers the wrong way round.
+   */
+  public static int compare(BigFraction a, BigFraction b) {
+    return a.subtract(b).signum();
+  }
 }

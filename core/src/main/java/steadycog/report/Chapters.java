@@ -192,6 +192,7 @@ final class Chapters {
         switch (verdict) {
           case RUNS -> study.efficiency().map(e -> Figures.percent(e, 1) + " comes out").orElse("");
           case LOCKS -> "it locks: the meshes take all that goes in";
+          case LOWERS -> "the drive has to help the load down";
           case SEVERAL -> "several flows of power agree with its losses";
           case OPEN -> "paths share the load in a way that stiffness decides";
           case IMPOSSIBLE, UNTRIED, NONE -> "";
@@ -396,9 +397,7 @@ final class Chapters {
     List<Block> blocks = new ArrayList<>();
     List<String> keys = new ArrayList<>();
     for (NamedStudy one : named.each()) {
-      for (steadycog.check.Finding finding : one.study().findings()) {
-        add(blocks, keys, finding);
-      }
+      one.study().findings().forEach(finding -> add(blocks, keys, finding));
     }
     named.plan().ifPresent(plan -> plan.findings().forEach(finding -> add(blocks, keys, finding)));
     List<String> told = new ArrayList<>(keys);

@@ -4,18 +4,15 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import org.apache.commons.numbers.fraction.BigFraction;
-import steadycog.check.Checks;
 import steadycog.check.Finding;
+import steadycog.check.Inspection;
 import steadycog.check.Severity;
 import steadycog.check.Subject;
 import steadycog.motion.Mechanism;
-import steadycog.motion.Motion;
 import steadycog.motion.MotionSolver;
 import steadycog.number.Ratio;
-import steadycog.shape.FaceLayout;
 import steadycog.shape.PlanetGeometry;
 import steadycog.torque.EachWay;
-import steadycog.torque.Loading;
 import steadycog.train.Bevel;
 import steadycog.train.Cycloidal;
 import steadycog.train.Differential;
@@ -78,16 +75,13 @@ public record Candidate(
    * ratio. Chains can be put so that nothing clashes, or not: that shows on the bench.
    */
   static Optional<Candidate> of(Kind kind, Train train, BigFraction target) {
-    Motion motion = MotionSolver.solve(Mechanism.of(train));
-    Loading loading = Loading.of(train, motion);
-
-    return motion
+    Subject subject = Subject.of(train);
+    return subject
+        .motion()
         .ratio()
         .map(
             ratio -> {
-              List<Finding> findings =
-                  Checks.withoutLayout(
-                      new Subject(train, motion, loading, () -> FaceLayout.of(train)));
+              List<Finding> findings = Inspection.of(subject).withoutLayout();
               return new Candidate(
                   kind,
                   train,
@@ -98,7 +92,7 @@ public record Candidate(
                   train.parts().stream().mapToInt(Candidate::planets).max().orElse(0),
                   train.parts().stream().mapToInt(Candidate::distortion).sum(),
                   findings.stream().anyMatch(f -> f.wording().equals("phasing.in-step")),
-                  loading.eachWay().orElseThrow(),
+                  subject.loading().eachWay().orElseThrow(),
                   findings.isEmpty() ? Severity.OK : findings.getFirst().severity());
             });
   }

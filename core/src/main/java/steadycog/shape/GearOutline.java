@@ -11,7 +11,9 @@ public final class GearOutline {
   public static final double DRAWN_THINNING = 0.02;
 
   private static final double RING_ROOT_ROUNDING = 0.2;
-  private static final double RIM = 2.2;
+
+  /** Material outside the roots of a ring, in modules: 1.2 tooth heights (AGMA 2001). */
+  static final double RIM = 2.75;
 
   private GearOutline() {}
 

@@ -125,6 +125,16 @@ public record PairGeometry(
     return teeth.count() / 2.0 + cut.rack().addendum() + cut.shift() - cut.shortening();
   }
 
+  /** Radius of curvature of the gear's flank at its tips, in modules. */
+  double gearTipCurvature() {
+    return reach(gearTip(), base(gear));
+  }
+
+  /** Radius of curvature of the pinion's flank at its tips, in modules. */
+  double pinionTipCurvature() {
+    return reach(pinionTip(), base(pinion));
+  }
+
   /** The working pressure angle in radians: the rack's at the standard distance. */
   public double working() {
     return acos(leastDistance() / centreDistance);

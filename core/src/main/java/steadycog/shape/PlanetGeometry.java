@@ -26,6 +26,9 @@ public final class PlanetGeometry {
   /** Flatter flanks than this no longer carry: the shared distance is kept from asking for them. */
   private static final double LEAST_WORKING = Math.toRadians(14.5);
 
+  /** Flatter ones leave hardly any curvature to the flanks, even where a designer asks for them. */
+  public static final double FLATTEST_WORKING = Math.toRadians(10);
+
   /** Steeper ones press the bearings apart and leave pointed teeth. */
   private static final double MOST_WORKING = Math.toRadians(30);
 
@@ -155,6 +158,28 @@ public final class PlanetGeometry {
         .flatMap(m -> sizes.distanceMm(part.body(m.a()), part.body(m.b())).stream())
         .map(mm -> mm / moduleMm)
         .findFirst();
+  }
+
+  /** Whether the card says where the planets stand. */
+  public boolean distanceStated() {
+    return !part.paired() && statedRadius().isPresent();
+  }
+
+  /** The least working pressure angle of its meshes, radians; not a number where one has none. */
+  public double leastWorkingAngle() {
+    return rows.stream()
+        .flatMap(List::stream)
+        .mapToDouble(this::workingAngle)
+        .reduce(Math.PI / 2, Math::min);
+  }
+
+  /** The least distance of the planets' axes at which no pair works at a flatter angle, modules. */
+  public double leastDistance(double flattest) {
+    int most = Integer.MIN_VALUE;
+    for (Mesh mesh : part.meshes()) {
+      most = Math.max(most, span(mesh));
+    }
+    return most / 2.0 * Math.cos(rack.pressureAngle()) / Math.cos(flattest);
   }
 
   /** Where nothing is stated: by the shifts of sun and planet, or between the rows. */

@@ -32,6 +32,19 @@ public final class Rims {
     return rims;
   }
 
+  /**
+   * Material round the roots of a ring of {@code set}, in modules: up to the roots of the wheel
+   * that is cut round it, else what rings are drawn and made with.
+   */
+  public static double thickness(Train train, Planetary set, MemberId ring) {
+    double own = rootRadius(train, set, ring);
+    return of(train).entrySet().stream()
+        .filter(rim -> rim.getValue().equals(ring))
+        .mapToDouble(rim -> rootRadius((Parallel) train.partOf(rim.getKey()), rim.getKey()) - own)
+        .min()
+        .orElse(GearOutline.RIM);
+  }
+
   private static void add(
       Train train, MemberId wheel, MemberId ring, Map<MemberId, MemberId> rims) {
     OptionalDouble least = hollow(train, ring);

@@ -257,7 +257,7 @@ public record EpicyclicWorking(
         turns.put(lever.member, speed.divide(lever.radius));
         points.add(new PitchLine.Point(lever.member, lever.radius, speed));
       }
-      points.sort((a, b) -> a.radius().compareTo(b.radius()));
+      points.sort((a, b) -> Exact.compare(a.radius(), b.radius()));
       return new PitchLine(points, turns);
     }
 

@@ -4,6 +4,9 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import steadycog.check.Finding;
+import steadycog.cure.Advice;
+import steadycog.cure.Cures;
+import steadycog.number.Pace;
 import steadycog.sizing.CutSheet;
 import steadycog.train.Train;
 
@@ -12,8 +15,15 @@ import steadycog.train.Train;
  *
  * @param study of the train, or of its first state where it has states
  * @param plan all its states, where it has any
+ * @param row the state that these are the results of, where they are of one
  */
-public record NamedStudy(String name, Study study, Optional<ShiftTable> plan) {
+public record NamedStudy(
+    String name, Study study, Optional<ShiftTable> plan, Optional<ShiftTable.Row> row) {
+
+  /** A train's results, not those of one of its states. */
+  public NamedStudy(String name, Study study, Optional<ShiftTable> plan) {
+    this(name, study, plan, Optional.empty());
+  }
 
   public static NamedStudy of(String name, Train train) {
     if (train.shifts().states().isEmpty()) {
@@ -25,10 +35,10 @@ public record NamedStudy(String name, Study study, Optional<ShiftTable> plan) {
 
   /** One study, or one a state, each called by the train's name and its state's. */
   public List<NamedStudy> each() {
-    return plan.isEmpty()
+    return plan.isEmpty() || row.isPresent()
         ? List.of(this)
         : plan.get().rows().stream()
-            .map(row -> new NamedStudy(title(row), row.study(), Optional.empty()))
+            .map(one -> new NamedStudy(title(one), one.study(), plan, Optional.of(one)))
             .toList();
   }
 
@@ -38,6 +48,17 @@ public record NamedStudy(String name, Study study, Optional<ShiftTable> plan) {
         .map(one -> one.study.cutSheet())
         .reduce(CutSheet::underBoth)
         .orElseGet(study::cutSheet);
+  }
+
+  /** Its findings with what puts them right; the cures' trains have all states. */
+  public List<Advice> advice() {
+    return cures().all(Pace.FREE);
+  }
+
+  private Cures cures() {
+    return row.isPresent()
+        ? Cures.of(plan.orElseThrow().train(), row.get().state())
+        : Cures.of(study.train());
   }
 
   private String title(ShiftTable.Row row) {

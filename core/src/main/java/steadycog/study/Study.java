@@ -3,8 +3,8 @@ package steadycog.study;
 import java.util.List;
 import java.util.Optional;
 import org.apache.commons.numbers.fraction.BigFraction;
-import steadycog.check.Checks;
 import steadycog.check.Finding;
+import steadycog.check.Inspection;
 import steadycog.check.Severity;
 import steadycog.check.Subject;
 import steadycog.motion.FeedbackPath;
@@ -59,7 +59,8 @@ public record Study(
 
   private static Study of(
       Train train, Motion motion, Loading loading, FaceLayout layout, Pace pace) {
-    List<Finding> findings = Checks.of(new Subject(train, motion, loading, () -> layout), pace);
+    List<Finding> findings =
+        Inspection.of(Subject.of(train, motion, loading, layout)).findings(pace);
     return new Study(train, motion, loading, layout, findings);
   }
 
@@ -260,6 +261,27 @@ public record Study(
       in += Math.max(0, power(torques, member).orElse(0.0));
     }
     return in > 0 && most > 0 ? Optional.of(most / in) : Optional.empty();
+  }
+
+  /**
+   * How often an edge of the tool on {@code member} comes by in one turn of the input, never
+   * negative: edges times its turns in space, of all equal planets together. Empty where it carries
+   * no tool or its turns do not follow.
+   */
+  public Optional<BigFraction> toolPasses(MemberId member) {
+    return train
+        .sizes()
+        .own(member)
+        .tool()
+        .flatMap(
+            edges ->
+                motion
+                    .turnsPerInputTurn(member)
+                    .map(turns -> turns.abs().multiply(edges * copies(member))));
+  }
+
+  private int copies(MemberId member) {
+    return train.partOf(member).copies(member);
   }
 
   /** Teeth that pass the mesh in one turn of the input. */

@@ -117,12 +117,20 @@ public record TorqueWorking(List<Step> steps, List<Balance> balances) {
     if (!Exact.isZero(outside)) {
       shares.add(new Share(mechanism.roles().of(member).word(), outside));
     }
+    BigFraction known = outside;
+    boolean open = false;
     for (int k = 0; k < mechanism.relations().size(); k++) {
       Relation.Cause cause = mechanism.relations().get(k).cause();
-      BigFraction torque = torques.relationTorque(k, mechanism.indexOf(member)).orElseThrow();
-      if (!Exact.isZero(torque) && !(cause instanceof Relation.Held)) {
-        shares.add(new Share(cause.toString(), torque));
+      Optional<BigFraction> torque = torques.relationTorque(k, mechanism.indexOf(member));
+      open |= torque.isEmpty();
+      if (torque.filter(t -> !Exact.isZero(t)).isPresent() && !(cause instanceof Relation.Held)) {
+        known = known.add(torque.get());
+        shares.add(new Share(cause.toString(), torque.get()));
       }
+    }
+    if (open) {
+      // How ties said twice share it does not follow, only what they pass in all.
+      shares.add(new Share("its ties together", known.negate()));
     }
     return shares;
   }

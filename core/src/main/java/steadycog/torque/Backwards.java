@@ -3,7 +3,6 @@ package steadycog.torque;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.IntStream;
 import steadycog.motion.Motion;
 import steadycog.torque.LossModel.Flows;
 import steadycog.torque.PowerFlow.Verdict;
@@ -16,7 +15,8 @@ import steadycog.train.MemberId;
  * @param verdict {@link Verdict#RUNS} where it can be driven backwards, {@link Verdict#LOCKS} where
  *     it holds itself: the former drive would have to be pushed as well
  * @param efficiency backwards; present only where it runs
- * @param tipping where the one would become the other; empty where no loss below a half does
+ * @param tipping where the one would become the other; empty where no loss below a half does, where
+ *     nothing is lost, and on fixed axes, which never lock
  */
 public record Backwards(Verdict verdict, Optional<Double> efficiency, Optional<Tipping> tipping) {
   /** Meshes that lose more than this are no gears. */
@@ -31,7 +31,7 @@ public record Backwards(Verdict verdict, Optional<Double> efficiency, Optional<T
    * The losses at which a train begins to hold itself.
    *
    * @param factor by which all losses 1 - h together would have to grow; below 1 where it holds
-   *     itself already. Infinite for a train without losses
+   *     itself already
    * @param shares the efficiency of each mesh there
    */
   public record Tipping(double factor, List<Double> shares) {
@@ -58,7 +58,9 @@ public record Backwards(Verdict verdict, Optional<Double> efficiency, Optional<T
     return new Backwards(
         verdict,
         PowerFlow.efficiency(now),
-        verdict.known() ? new Scaled(model, push, shares).tipping() : Optional.empty());
+        verdict.known() && model.canLock()
+            ? new Scaled(model, push, shares).tipping()
+            : Optional.empty());
   }
 
   /** Whether it can be driven backwards; empty where that is not known. */
@@ -68,7 +70,7 @@ public record Backwards(Verdict verdict, Optional<Double> efficiency, Optional<T
 
   /** How many times the present losses lie at the edge; empty where no such number is known. */
   public Optional<Double> lossFactor() {
-    return tipping.map(Tipping::factor).filter(Double::isFinite);
+    return tipping.map(Tipping::factor);
   }
 
   /** The push on the take-off, with the losses of each mesh scaled together. */
@@ -80,16 +82,13 @@ public record Backwards(Verdict verdict, Optional<Double> efficiency, Optional<T
     private final double[] losses;
 
     private final double worst;
-    private final boolean lossless;
 
     Scaled(LossModel model, Push push, double[] shares) {
       this.push = push;
       this.shares = shares;
-      lossless = IntStream.range(0, shares.length).noneMatch(k -> model.rolls(k) && shares[k] < 1);
       losses = new double[shares.length];
       for (int k = 0; k < losses.length; k++) {
-        // Without losses all grow alike.
-        losses[k] = !model.rolls(k) ? 0 : lossless ? 1 : 1 - shares[k];
+        losses[k] = model.rolls(k) ? 1 - shares[k] : 0;
       }
       worst = Arrays.stream(losses).max().orElse(0);
     }
@@ -122,10 +121,7 @@ public record Backwards(Verdict verdict, Optional<Double> efficiency, Optional<T
         }
       }
       double found = (runs + locks) / 2;
-      return Optional.of(
-          new Tipping(
-              lossless ? Double.POSITIVE_INFINITY : found,
-              Arrays.stream(at(found)).boxed().toList()));
+      return Optional.of(new Tipping(found, Arrays.stream(at(found)).boxed().toList()));
     }
   }
 }

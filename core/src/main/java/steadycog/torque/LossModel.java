@@ -24,7 +24,10 @@ final class LossModel {
   /** So many directions that do not follow from one another are tried in all ways at most. */
   static final int MOST_DIRECTIONS = 12;
 
-  /** Power below this share of the largest is rounding: its direction says nothing. */
+  /**
+   * Power below this share of what enters, or of what the largest mesh passes, is rounding: its
+   * direction says nothing.
+   */
   static final double NO_POWER = 1e-9;
 
   private final LossyMesh[] meshes;
@@ -36,6 +39,9 @@ final class LossModel {
 
   private final boolean[] held;
 
+  /** The shaft of the take-off; -1 where there is none. */
+  private final int take;
+
   /**
    * One way in which power passes the meshes that agrees with the torques that follow from it.
    *
@@ -43,10 +49,12 @@ final class LossModel {
    * @param force one a mesh: the multiplier f
    * @param in power that enters, in the units of torque times speed
    * @param out power that leaves at ends, not as losses
+   * @param delivered the part of it that leaves where it is wanted: at the take-off, or pushed
+   *     there at the drive
    */
-  record Flow(boolean[] aDrives, double[] force, double in, double out) {
+  record Flow(boolean[] aDrives, double[] force, double in, double out, double delivered) {
     boolean delivers() {
-      return out > NO_POWER * in;
+      return delivered > NO_POWER * in;
     }
 
     double efficiency() {
@@ -81,6 +89,8 @@ final class LossModel {
             .toArray(LossyMesh[]::new);
     mechanism.roles().drives().forEach(end -> addEnd(end.member(), mechanism));
     mechanism.roles().take().ifPresent(end -> addEnd(end.member(), mechanism));
+    take =
+        mechanism.roles().take().map(end -> shafts.of(mechanism.indexOf(end.member()))).orElse(-1);
   }
 
   private void addEnd(MemberId end, Mechanism mechanism) {
@@ -118,6 +128,21 @@ final class LossModel {
 
   double speed(int shaft) {
     return speed[shaft];
+  }
+
+  /** Whether power that leaves at {@code shaft} is wanted there when {@code pushed} is pushed. */
+  boolean wants(int shaft, int pushed) {
+    return take < 0 || pushed == take || shaft == take;
+  }
+
+  /** Whether some carrier turns: only then can losses keep a train from turning (Müller). */
+  boolean canLock() {
+    for (LossyMesh mesh : meshes) {
+      if (mesh.rolls() && mesh.shaftC() >= 0 && speed[mesh.shaftC()] != 0) {
+        return true;
+      }
+    }
+    return false;
   }
 
   /** How many drives and take-offs a shaft has. */

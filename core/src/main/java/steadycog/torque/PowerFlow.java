@@ -39,6 +39,11 @@ public record PowerFlow(
     RUNS,
     /** In every flow both ends must be pushed: the meshes take it all. */
     LOCKS,
+    /**
+     * The load pushes the way the train turns, and the drive has to help it along: a load is let
+     * down through a drive that holds itself.
+     */
+    LOWERS,
     /** Several flows deliver power: losses alone do not decide between them. */
     SEVERAL,
     /** No direction of power agrees with the torques that follow from it. */
@@ -57,7 +62,7 @@ public record PowerFlow(
 
     /** Whether the torques follow. */
     public boolean known() {
-      return this == RUNS || this == LOCKS;
+      return this == RUNS || this == LOCKS || this == LOWERS;
     }
   }
 
@@ -97,6 +102,9 @@ public record PowerFlow(
             ? model.push(given.body()).flows(shares)
             : model.push(given.body(), given.torque().doubleValue()).flows(shares);
     Verdict verdict = verdict(flows);
+    if (verdict == Verdict.LOCKS && isOverhauling(motion, given)) {
+      verdict = Verdict.LOWERS;
+    }
     if (verdict == Verdict.IMPOSSIBLE && locksFromItsDrive(model, shares, motion)) {
       return without(Verdict.LOCKS, motion, meshes);
     }
@@ -158,6 +166,18 @@ public record PowerFlow(
 
   static double[] shares(List<MeshEfficiency> meshes) {
     return meshes.stream().mapToDouble(mesh -> mesh.value().doubleValue()).toArray();
+  }
+
+  /** Whether the load that the card states pushes the take-off the way it turns. */
+  static boolean isOverhauling(Motion motion, TorqueSolver.Given given) {
+    return motion
+        .mechanism()
+        .roles()
+        .take()
+        .filter(take -> take.load().isPresent())
+        .flatMap(take -> motion.speed(take.member()))
+        .filter(speed -> speed.signum() * given.torque().signum() > 0)
+        .isPresent();
   }
 
   /** A load that nothing can turn: whether that is because its own drive locks. */

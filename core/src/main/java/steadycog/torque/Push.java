@@ -86,7 +86,8 @@ final class Push {
       if (mesh.rolls() && efficiency[k] < 1 && !solved.settled(k)) {
         return false;
       }
-      boolean carries = Math.abs(solved.value(k)) > LossModel.NO_POWER;
+      boolean carries =
+          Math.abs(solved.value(k) * mesh.na()) > LossModel.NO_POWER * Math.abs(torque);
       if (mesh.unknown() && (carries || !solved.settled(k))) {
         return false;
       }
@@ -98,7 +99,7 @@ final class Push {
   private Optional<Flow> flow(Elimination solved, double[] efficiency, boolean[] aDrives) {
     int meshes = model.meshes();
     double[] force = new double[meshes];
-    double most = 0;
+    double most = Math.abs(torque * model.speed(shaft));
     for (int k = 0; k < meshes; k++) {
       force[k] = solved.value(k);
       most = Math.max(most, Math.abs(model.mesh(k).given(force[k])));
@@ -133,22 +134,25 @@ final class Push {
     double given = torque * model.speed(shaft);
     double in = Math.max(0, given);
     double out = Math.max(0, -given);
+    double delivered = out;
     for (int k = 0; k < outside.length; k++) {
       if (model.ends(k) > (k == shaft ? 1 : 0)) {
         double power = outside[k] * model.speed(k);
         in += Math.max(0, power);
         out += Math.max(0, -power);
+        delivered += model.wants(k, shaft) ? Math.max(0, -power) : 0;
       }
     }
-    return new Flow(aDrives, force, in, out);
+    return new Flow(aDrives, force, in, out, delivered);
   }
 
-  private static boolean alike(Flow one, Flow other) {
-    double most = 0;
+  private boolean alike(Flow one, Flow other) {
+    double most = Math.abs(torque);
     double apart = 0;
     for (int k = 0; k < one.force().length; k++) {
-      most = Math.max(most, Math.abs(one.force()[k]));
-      apart = Math.max(apart, Math.abs(one.force()[k] - other.force()[k]));
+      double na = model.mesh(k).na();
+      most = Math.max(most, Math.abs(one.force()[k] * na));
+      apart = Math.max(apart, Math.abs((one.force()[k] - other.force()[k]) * na));
     }
     return apart <= ALIKE * most;
   }

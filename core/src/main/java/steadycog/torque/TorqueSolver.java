@@ -75,15 +75,25 @@ public final class TorqueSolver {
   private Optional<Given> given() {
     Optional<Take> take = mechanism.roles().take();
     if (take.isPresent() && take.get().load().isPresent()) {
-      return Optional.of(load(take.get()));
+      return load(take.get());
     }
     return mechanism.roles().drives().stream().findFirst().flatMap(this::effort);
   }
 
-  private Given load(Take take) {
-    int way = motion.speed(take.member()).map(AngularSpeed::signum).orElse(0);
-    BigFraction size = inNm(take.load().orElseThrow());
-    return new Given(mechanism.indexOf(take.member()), way < 0 ? size : size.negate());
+  /** Empty where a power is taken off at rest. */
+  private Optional<Given> load(Take take) {
+    Optional<AngularSpeed> speed = motion.speed(take.member());
+    int way = speed.map(AngularSpeed::signum).orElse(0);
+    Quantity load = take.load().orElseThrow();
+    boolean power = load.unit().dimension() == Unit.Dimension.POWER;
+    if (power && way == 0) {
+      return Optional.empty();
+    }
+    BigFraction size =
+        power
+            ? BigFraction.from(load.inBase() / Math.abs(speed.orElseThrow().inRadPerS()))
+            : inNm(load);
+    return Optional.of(new Given(mechanism.indexOf(take.member()), way < 0 ? size : size.negate()));
   }
 
   /** A stated torque pushes the way the drive turns. */
@@ -150,9 +160,20 @@ public final class TorqueSolver {
         external.set(mechanism.indexOf(member), system.value(r, 0));
       }
     }
-    boolean all =
-        external.stream().allMatch(Optional::isPresent)
-            && multipliers.stream().allMatch(Optional::isPresent);
+    boolean all = external.stream().allMatch(Optional::isPresent);
+    for (int r = 0; r < relations; r++) {
+      // What a tie said twice passes inside itself is nobody's load.
+      boolean tie =
+          switch (mechanism.relations().get(r).cause()) {
+            case Relation.Keyed keyed -> true;
+            case Relation.Joined joined -> true;
+            case Relation.Locked locked -> true;
+            case Relation.Meshing meshing -> false;
+            case Relation.Held held -> false;
+            case Relation.Driven driven -> false;
+          };
+      all &= tie || multipliers.get(r).isPresent();
+    }
     List<Map<Integer, Optional<BigFraction>>> acting = new ArrayList<>();
     for (int r = 0; r < relations; r++) {
       Map<Integer, Optional<BigFraction>> on = new HashMap<>();

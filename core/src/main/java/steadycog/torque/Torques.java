@@ -32,7 +32,7 @@ public record Torques(
 
   /** Whether the balance of torques has one answer. */
   public enum Status {
-    /** Every torque follows. */
+    /** Every torque follows, but perhaps what ties between the same bodies share. */
     DETERMINED,
     /** Paths share the load in a way that stiffness, not tooth counts, decides. */
     INDETERMINATE,

@@ -11,6 +11,9 @@ public sealed interface Pitch {
   /** The module in mm, exact and positive. */
   BigFraction moduleMm();
 
+  /** Whether it is stated in inches, so that lengths are wanted in them. */
+  boolean inInches();
+
   /** As a card states it: {@code module 1.5 mm} or {@code dp 16}. */
   String statement();
 
@@ -24,6 +27,11 @@ public sealed interface Pitch {
     @Override
     public BigFraction moduleMm() {
       return length.value().multiply(length.unit().factor());
+    }
+
+    @Override
+    public boolean inInches() {
+      return length.unit() == Unit.IN;
     }
 
     @Override
@@ -41,6 +49,11 @@ public sealed interface Pitch {
     @Override
     public BigFraction moduleMm() {
       return Unit.IN.factor().divide(teethPerInch);
+    }
+
+    @Override
+    public boolean inInches() {
+      return true;
     }
 
     @Override

@@ -251,6 +251,17 @@ public record Train(
   }
 
   /**
+   * The same train with what is changed in {@code inState}, which it was as it runs in {@code
+   * state}: parts and sizes in every state, other roles in this one.
+   */
+  public Train adopting(State state, Train inState) {
+    Train adopted = inState.withRoles(roles).withShifts(shifts);
+    return inState.roles.equals(in(state).roles)
+        ? adopted
+        : adopted.changing(state, now -> inState.roles);
+  }
+
+  /**
    * The same train with the roles in {@code state} changed. What held in every state before stays
    * so; a drive or take-off stays where it was stated; new holds and locks are the state's.
    */

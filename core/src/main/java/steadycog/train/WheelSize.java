@@ -18,23 +18,39 @@ import steadycog.number.Unit;
  * @param offset off each flank beyond the train's clearance, at right angles to it; negative for
  *     thicker teeth
  * @param made what it is made of
+ * @param tool edges of a cutter or brush that it carries, 1 to {@value #MOST_EDGES}
  */
 public record WheelSize(
     Optional<Quantity> width,
     Optional<BigFraction> shift,
     Optional<Bore> bore,
     Optional<Quantity> offset,
-    Optional<Made> made) {
+    Optional<Made> made,
+    Optional<Integer> tool) {
   /** Nothing stated. */
   public static final WheelSize NONE =
       new WheelSize(
-          Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
+          Optional.empty(),
+          Optional.empty(),
+          Optional.empty(),
+          Optional.empty(),
+          Optional.empty(),
+          Optional.empty());
 
   private static final double LEAST_SHIFT = -1;
   private static final double MOST_SHIFT = 1.5;
   private static final double MOST_OFFSET_MM = 2;
 
+  public static final int MOST_EDGES = 10_000;
+
   public WheelSize {
+    tool.ifPresent(
+        edges -> {
+          if (edges < 1 || edges > MOST_EDGES) {
+            throw new IllegalArgumentException(
+                "tool " + edges + ": expected 1 to " + MOST_EDGES + " edges");
+          }
+        });
     width.ifPresent(length -> Cycloidal.requireLength("width", length));
     shift.ifPresent(
         x -> {
@@ -54,23 +70,28 @@ public record WheelSize(
   }
 
   public WheelSize withWidth(Optional<Quantity> changed) {
-    return new WheelSize(changed, shift, bore, offset, made);
+    return new WheelSize(changed, shift, bore, offset, made, tool);
   }
 
   public WheelSize withShift(Optional<BigFraction> changed) {
-    return new WheelSize(width, changed, bore, offset, made);
+    return new WheelSize(width, changed, bore, offset, made, tool);
   }
 
   public WheelSize withBore(Optional<Bore> changed) {
-    return new WheelSize(width, shift, changed, offset, made);
+    return new WheelSize(width, shift, changed, offset, made, tool);
   }
 
   public WheelSize withOffset(Optional<Quantity> changed) {
-    return new WheelSize(width, shift, bore, changed, made);
+    return new WheelSize(width, shift, bore, changed, made, tool);
   }
 
   public WheelSize withMade(Optional<Made> changed) {
-    return new WheelSize(width, shift, bore, offset, changed);
+    return new WheelSize(width, shift, bore, offset, changed, tool);
+  }
+
+  /** The same with a tool of so many edges on it. */
+  public WheelSize withTool(Optional<Integer> changed) {
+    return new WheelSize(width, shift, bore, offset, made, changed);
   }
 
   /** These words and {@code more}; throws IllegalArgumentException where both say one thing. */
@@ -80,7 +101,8 @@ public record WheelSize(
         one("shift" + of, shift, more.shift),
         one("bore" + of, bore, more.bore),
         one("offset" + of, offset, more.offset),
-        one("material" + of, made, more.made));
+        one("material" + of, made, more.made),
+        one("tool" + of, tool, more.tool));
   }
 
   /** What is stated here, else what {@code common} says. */
@@ -90,7 +112,8 @@ public record WheelSize(
         shift.or(common::shift),
         bore.or(common::bore),
         offset.or(common::offset),
-        made.or(common::made));
+        made.or(common::made),
+        tool.or(common::tool));
   }
 
   static <T> Optional<T> one(String what, Optional<T> first, Optional<T> second) {
@@ -108,6 +131,7 @@ public record WheelSize(
     bore.ifPresent(given -> all.add(whole.apply(NONE.withBore(bore))));
     offset.ifPresent(given -> all.add(whole.apply(NONE.withOffset(offset))));
     made.ifPresent(given -> all.add(whole.apply(NONE.withMade(made))));
+    tool.ifPresent(given -> all.add(whole.apply(NONE.withTool(tool))));
     return all;
   }
 }

@@ -25,7 +25,7 @@ import steadycog.app.ledger.RoomTable;
 import steadycog.app.look.Later;
 import steadycog.app.look.Look;
 import steadycog.app.look.Sign;
-import steadycog.check.Finding;
+import steadycog.cure.Advice;
 import steadycog.report.Cautions;
 import steadycog.shape.Drives;
 import steadycog.sizing.CutSheet;
@@ -62,6 +62,9 @@ public final class CutStation extends HBox {
       List.of(
           "binding",
           "bore-wall",
+          "fillet",
+          "planet-room",
+          "ring-rim",
           "tooth-strength",
           "undercut",
           "contact-ratio",
@@ -158,6 +161,7 @@ public final class CutStation extends HBox {
             });
     Later later = Later.nextFrame(this::show);
     desk.benchProperty().addListener(o -> later.ask());
+    desk.cures().knownProperty().addListener(o -> later.ask());
     desk.preferencesProperty().addListener(o -> later.ask());
     desk.selectionProperty().addListener(o -> later.ask());
     setFocusTraversable(true);
@@ -244,7 +248,7 @@ public final class CutStation extends HBox {
             .toList(),
         -1);
     showRooms(now.study);
-    showFindings(now.study.findings());
+    showFindings();
     showTeeth(now, all);
     files.show(now.study);
   }
@@ -322,12 +326,12 @@ public final class CutStation extends HBox {
     rooms.show(all, module / desk.preferences().length().inBase());
   }
 
-  private void showFindings(List<Finding> all) {
+  private void showFindings() {
     findings.getChildren().clear();
-    for (Finding finding : all) {
-      if (CODES.contains(finding.code())) {
+    for (Advice advice : desk.cures().advice()) {
+      if (CODES.contains(advice.finding().code())) {
         FindingRow row = new FindingRow(desk);
-        row.show(finding);
+        row.show(advice, desk.cures().isDone());
         findings.getChildren().add(row);
       }
     }

@@ -19,7 +19,7 @@ import javafx.beans.property.SimpleDoubleProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.bench.BenchBook;
-import steadycog.check.Cure;
+import steadycog.cure.Cure;
 import steadycog.format.file.JobFiles;
 import steadycog.format.file.Stamp;
 import steadycog.format.json.UnreadableException;
@@ -73,6 +73,7 @@ public final class Desk {
   private final ReadOnlyObjectWrapper<Object> inView = new ReadOnlyObjectWrapper<>(new Object());
   private final History history = new History();
   private final BenchWork work;
+  private final CureWork cures;
   private final Crank crank = new Crank(this);
   private final Simulation simulation = new Simulation(this);
   private final PlanWork plan = new PlanWork(this);
@@ -102,6 +103,8 @@ public final class Desk {
    */
   public Desk(Consumer<Runnable> onScreen) {
     work = new BenchWork(onScreen);
+    cures = new CureWork(this, onScreen);
+    bench.addListener(o -> cures.seek());
   }
 
   // ---- what the views look at
@@ -119,6 +122,11 @@ public final class Desk {
   /** What becomes of the train in view while the bench is empty. */
   public BenchWork work() {
     return work;
+  }
+
+  /** What puts the train in view right. */
+  public CureWork cures() {
+    return cures;
   }
 
   /** Changes with the train that is in view, not with what is done to it. */
@@ -545,14 +553,9 @@ public final class Desk {
     changeTrain(Train::unplaced);
   }
 
-  /** Makes the change that puts a finding right. */
+  /** Makes the change that puts a finding, or all of them, right. */
   public void cure(Cure cure) {
-    boolean hasStates = bench.get().flatMap(Bench::state).isPresent();
-    changeTrain(
-        train ->
-            hasStates
-                ? cure.cured().withRoles(train.roles()).withShifts(train.shifts())
-                : cure.cured());
+    changeTrain(train -> cure.train());
   }
 
   /** Notes on the train in view; keystrokes of one word are one step to undo. */

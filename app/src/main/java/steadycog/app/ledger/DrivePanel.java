@@ -1,6 +1,5 @@
 package steadycog.app.ledger;
 
-import java.util.Optional;
 import javafx.scene.control.Label;
 import javafx.scene.control.Slider;
 import javafx.scene.control.Tooltip;
@@ -17,9 +16,9 @@ import steadycog.number.Ratio;
 import steadycog.shape.CycloidGeometry;
 import steadycog.study.Arrangements;
 import steadycog.study.Arrangements.Arrangement;
+import steadycog.study.Creep;
 import steadycog.study.Study;
 import steadycog.train.Cycloidal;
-import steadycog.train.MemberId;
 import steadycog.train.Part;
 import steadycog.train.StrainWave;
 
@@ -28,7 +27,6 @@ import steadycog.train.StrainWave;
  */
 final class DrivePanel extends VBox {
   private static final double MOST_TIMES = 10;
-  private static final int TEN = 10;
 
   private final Desk desk;
   private final Slider times = new Slider(1, MOST_TIMES, 1);
@@ -73,12 +71,12 @@ final class DrivePanel extends VBox {
     for (Part part : study.train().parts()) {
       if (part instanceof Cycloidal drive) {
         addArrangements("Take it off at the disc or at the ring: they differ by one", part);
-        addCreep(study, drive.eccentricId(), drive.discId(), "lobe", 1, drive.lobes());
+        addCreep(study, drive);
         addSizes(drive);
       } else if (part instanceof StrainWave drive) {
         addArrangements("A nominal ratio holds for one mounting only", part);
         addNominal(drive);
-        addCreep(study, drive.waveId(), drive.flexId(), "tooth", drive.difference(), drive.flex());
+        addCreep(study, drive);
         getChildren().add(exaggeration);
       }
     }
@@ -121,33 +119,10 @@ final class DrivePanel extends VBox {
   }
 
   /** How far teeth have crept past each other, in words that can be counted. */
-  private void addCreep(
-      Study study, MemberId fast, MemberId slow, String tooth, int each, int all) {
-    Optional<BigFraction> input = study.motion().turnsPerInputTurn(fast);
-    String many = each == 1 ? "one " + tooth : each + (tooth.equals("tooth") ? " teeth" : " lobes");
-    add(
-        "After one turn of the "
-            + name(fast)
-            + " against what is held, the "
-            + name(slow)
-            + " is "
-            + many
-            + " behind: "
-            + Sign.exact(BigFraction.of(each, all))
-            + " of a turn; after ten turns "
-            + each * TEN
-            + ", after a hundred "
-            + each * TEN * TEN
-            + "."
-            + (input.isPresent() ? "" : " Drive something to see it."));
-  }
-
-  private static String name(MemberId id) {
-    return switch (id.name()) {
-      case "wave" -> "generator";
-      case "flex" -> "flexspline";
-      default -> id.name();
-    };
+  private void addCreep(Study study, Part part) {
+    Creep creep = Creep.of(part).orElseThrow();
+    boolean driven = study.motion().turnsPerInputTurn(creep.fast()).isPresent();
+    add(creep.words() + (driven ? "" : " Drive something to see it."));
   }
 
   private void addSizes(Cycloidal drive) {

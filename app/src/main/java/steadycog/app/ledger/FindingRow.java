@@ -18,9 +18,11 @@ import steadycog.app.look.Glossary;
 import steadycog.app.look.Icon;
 import steadycog.app.look.IconView;
 import steadycog.app.look.Look;
-import steadycog.check.Cure;
+import steadycog.app.look.Sign;
 import steadycog.check.Finding;
 import steadycog.check.Severity;
+import steadycog.cure.Advice;
+import steadycog.cure.Cure;
 
 /** One finding with its margin, its cures to click, and advice; a click chooses its member. */
 public final class FindingRow extends HBox {
@@ -58,19 +60,30 @@ public final class FindingRow extends HBox {
     getChildren().addAll(icon, severity, words);
   }
 
-  /** Shows another finding. */
+  /** Shows a finding for which no change is offered. */
   public void show(Finding finding) {
+    show(Advice.of(finding), true);
+  }
+
+  /**
+   * Shows another finding.
+   *
+   * @param sought whether its cures have been looked for; until then nothing is advised either
+   */
+  public void show(Advice advised, boolean sought) {
+    Finding finding = advised.finding();
     String word = finding.severity().word();
     icon.show(icon(finding.severity()));
     STATES.forEach((each, state) -> pseudoClassStateChanged(state, each == finding.severity()));
     severity.setText(word);
     message.setText(typeset(finding.message()));
-    showCures(finding.cures());
-    String rest = advice(finding);
+    showCures(advised.cures());
+    boolean cured = !advised.cures().isEmpty();
+    String rest = (cured ? finding.also() : finding.remedy()).filter(r -> sought).orElse("");
     advice.setText(rest);
     Look.show(advice, !rest.isEmpty());
-    Look.show(cures, !rest.isEmpty() || finding.cure().isPresent());
-    setAccessibleText(word + ": " + finding.message() + " " + finding.remedy().orElse(""));
+    Look.show(cures, !rest.isEmpty() || cured);
+    setAccessibleText(word + ": " + finding.message() + " " + advised.fix().orElse(""));
     Optional<String> explained = Glossary.ofRule(finding.code());
     rule.setText(explained.orElse(""));
     severity.setTooltip(explained.isPresent() ? rule : null);
@@ -81,7 +94,7 @@ public final class FindingRow extends HBox {
   }
 
   /** Arrows and minus signs of print. */
-  private static String typeset(String text) {
+  static String typeset(String text) {
     return text.replace("->", "\u2192").replaceAll("(?<=\\s)-(?=\\d)", "\u2212");
   }
 
@@ -98,19 +111,17 @@ public final class FindingRow extends HBox {
     }
     for (int k = 0; k < all.size(); k++) {
       Cure cure = all.get(k);
-      buttons.get(k).setText(typeset(cure.change()));
+      buttons.get(k).setText(typeset(cure.change()) + ratio(cure));
       buttons.get(k).setOnAction(e -> desk.cure(cure));
     }
   }
 
-  /** What would do besides the cure, or general advice where there is none. */
-  private static String advice(Finding finding) {
-    String text = finding.remedy().orElse("");
-    if (finding.cure().isEmpty()) {
-      return text;
-    }
-    String rest = text.substring(finding.cure().get().change().length());
-    return rest.replaceFirst("^[,.]? *", "");
+  /** The new ratio, where it changes: {@code (3.5 : 1)}. */
+  private String ratio(Cure cure) {
+    return cure.ratio()
+        .filter(ratio -> cure.changesRatio())
+        .map(ratio -> "  (" + Sign.ratio(ratio, desk.preferences().trainValueLeads()) + ")")
+        .orElse("");
   }
 
   private static Icon icon(Severity severity) {

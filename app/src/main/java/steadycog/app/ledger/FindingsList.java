@@ -2,14 +2,12 @@ package steadycog.app.ledger;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import javafx.scene.control.Label;
 import javafx.scene.layout.VBox;
-import steadycog.app.desk.Bench;
 import steadycog.app.desk.Desk;
 import steadycog.app.look.Later;
 import steadycog.app.look.Look;
-import steadycog.check.Finding;
+import steadycog.cure.Advice;
 
 /** What has been found about the train, worst first; rows are kept from one train to the next. */
 final class FindingsList extends VBox {
@@ -21,17 +19,19 @@ final class FindingsList extends VBox {
     this.desk = desk;
     getStyleClass().addAll("panel", "findings");
     setId("findings");
-    getChildren().addAll(Look.label("Findings", "caption"), none);
-    Later later = Later.nextFrame(() -> show(desk.bench()));
+    getChildren().addAll(new PutRightBar(desk), none);
+    Later later = Later.nextFrame(this::show);
     desk.benchProperty().addListener(o -> later.ask());
-    show(desk.bench());
+    desk.cures().knownProperty().addListener(o -> later.ask());
+    desk.preferencesProperty().addListener(o -> later.ask());
+    show();
   }
 
-  private void show(Optional<Bench> bench) {
-    List<Finding> findings = bench.map(b -> b.study().findings()).orElse(List.of());
-    none.setText(bench.isPresent() ? "Nothing to object to." : "None yet.");
-    none.setVisible(findings.isEmpty());
-    none.setManaged(findings.isEmpty());
+  private void show() {
+    List<Advice> findings = desk.cures().advice();
+    boolean sought = desk.cures().isDone();
+    none.setText(desk.bench().isPresent() ? "Nothing to object to." : "None yet.");
+    Look.show(none, findings.isEmpty());
     while (rows.size() < findings.size()) {
       FindingRow row = new FindingRow(desk);
       rows.add(row);
@@ -42,7 +42,7 @@ final class FindingsList extends VBox {
       rows.get(k).setVisible(used);
       rows.get(k).setManaged(used);
       if (used) {
-        rows.get(k).show(findings.get(k));
+        rows.get(k).show(findings.get(k), sought);
       }
     }
   }

@@ -223,6 +223,7 @@ final class LossPanel extends VBox {
     return switch (verdict) {
       case NONE -> "Nothing takes the torque up, so no power passes.";
       case LOCKS -> "At these losses it locks: the meshes would take all that is put in.";
+      case LOWERS -> "The load pushes, and the meshes take all of it: the drive has to help.";
       case SEVERAL -> "Losses alone do not say how the power goes: see the findings.";
       case IMPOSSIBLE -> "No way of the power agrees with these losses: see the findings.";
       case OPEN -> "Paths share the load, so losses do not follow.";

@@ -89,11 +89,17 @@ final class SetPanel extends VBox {
   private void addPasses(Study study, Planetary set) {
     BigFraction each =
         study.motion().turnsPerInputTurn(set.planetIds().getLast()).orElseThrow().abs();
+    Optional<Integer> edges =
+        set.planetIds().stream()
+            .flatMap(id -> study.train().sizes().own(id).tool().stream())
+            .findFirst();
+    BigFraction one = each.multiply(edges.orElse(1));
     String all =
-        set.count() == 1 ? "" : ", all " + set.count() + " together " + count(each, set.count());
+        set.count() == 1 ? "" : ", all " + set.count() + " together " + count(one, set.count());
+    String tool =
+        edges.map(n -> "An edge of the " + n + " on a planet").orElse("A tool on a planet");
     Label passes =
-        Look.label(
-            "A tool on a planet passes " + count(each, 1) + " an input turn" + all + ".", "soft");
+        Look.label(tool + " passes " + count(one, 1) + " an input turn" + all + ".", "soft");
     passes.setWrapText(true);
     getChildren().add(passes);
   }

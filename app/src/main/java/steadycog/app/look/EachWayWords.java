@@ -62,6 +62,7 @@ public final class EachWayWords {
             () ->
                 switch (verdict) {
                   case LOCKS -> locked;
+                  case LOWERS -> "lowers";
                   case SEVERAL, IMPOSSIBLE, OPEN, UNTRIED -> "open";
                   case RUNS, NONE -> Sign.DASH;
                 });

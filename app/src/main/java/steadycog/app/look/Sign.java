@@ -46,6 +46,12 @@ public final class Sign {
     return ratio.reductionText().replace(" ", THIN);
   }
 
+  /** A ratio with its sign, as i or as e = 1/i: {@code −3.5 : 1}, {@code e = −1 : 3.5}. */
+  public static String ratio(Ratio ratio, boolean trainValueLeads) {
+    String sign = ratio.sameDirection() ? "" : MINUS;
+    return trainValueLeads ? "e = " + sign + trainValue(ratio) : sign + reduction(ratio);
+  }
+
   /** A ratio without its sign, rounded: {@code 1.444 : 1}. */
   public static String colon(BigFraction ratio, int decimals) {
     return Ratio.colon(ratio, decimals).replace(" ", THIN);

@@ -9,13 +9,18 @@ import java.util.Optional;
 import org.apache.commons.numbers.fraction.BigFraction;
 import org.jspecify.annotations.Nullable;
 import steadycog.check.Finding;
+import steadycog.cure.Advice;
+import steadycog.cure.Cure;
+import steadycog.cure.PutRight;
 import steadycog.motion.FeedbackPath;
 import steadycog.motion.Motion;
 import steadycog.motion.RatioBoard.Configuration;
+import steadycog.notation.Card;
 import steadycog.notation.CardPrinter;
 import steadycog.number.AngularSpeed;
 import steadycog.number.Exact;
 import steadycog.number.Mode;
+import steadycog.number.Ratio;
 import steadycog.number.Unit;
 import steadycog.search.StateHunt;
 import steadycog.search.StateHunt.FoundState;
@@ -57,9 +62,9 @@ public final class StudyJson {
     return PrettyJson.write(each(trains, StudyJson::findingsAlone));
   }
 
-  private static ObjectNode findingsAlone(Study study) {
+  private static ObjectNode findingsAlone(NamedStudy named) {
     ObjectNode node = JobJson.MAPPER.createObjectNode();
-    addFindings(node, study.findings());
+    addFindings(node, named.advice());
     return node;
   }
 
@@ -86,7 +91,7 @@ public final class StudyJson {
   }
 
   private interface Content {
-    ObjectNode of(Study study);
+    ObjectNode of(NamedStudy study);
   }
 
   private static ObjectNode each(List<NamedStudy> trains, Content content) {
@@ -103,13 +108,17 @@ public final class StudyJson {
   }
 
   private static ObjectNode one(NamedStudy train, Content content) {
-    return train.plan().map(plan -> plan(plan, content)).orElseGet(() -> content.of(train.study()));
+    return train
+        .plan()
+        .map(plan -> plan(plan, train.each(), content))
+        .orElseGet(() -> content.of(train));
   }
 
-  private static ObjectNode plan(ShiftTable plan, Content content) {
+  private static ObjectNode plan(ShiftTable plan, List<NamedStudy> named, Content content) {
     ObjectNode root = JobJson.MAPPER.createObjectNode();
     ArrayNode states = root.putArray("states");
-    for (ShiftTable.Row row : plan.rows()) {
+    for (NamedStudy one : named) {
+      ShiftTable.Row row = one.row().orElseThrow();
       ObjectNode node = states.addObject().put("state", row.state().name());
       ArrayNode engaged = node.putArray("engaged");
       for (int k = 0; k < plan.elements().size(); k++) {
@@ -121,13 +130,13 @@ public final class StudyJson {
       }
       putExact(node, "stepToNext", row.step());
       node.put("changesToNext", row.changes());
-      node.put("fastest", row.fastest().map(one -> one.member().toString()).orElse(null));
+      node.put("fastest", row.fastest().map(fastest -> fastest.member().toString()).orElse(null));
       putExact(node, "fastestTimesInput", row.fastest().map(Motion.Fastest::times));
       node.put("overspeed", row.overspeed());
-      node.setAll(content.of(row.study()));
+      node.setAll(content.of(one));
     }
     putExact(root, "spread", plan.spread());
-    addFindings(root, plan.findings());
+    addFindings(root, plan.findings().stream().map(Advice::of).toList());
     return root;
   }
 
@@ -157,7 +166,8 @@ public final class StudyJson {
     return PrettyJson.write(root);
   }
 
-  private static ObjectNode study(Study study) {
+  private static ObjectNode study(NamedStudy named) {
+    Study study = named.study();
     ObjectNode node = JobJson.MAPPER.createObjectNode();
     Motion motion = study.motion();
     node.put("freedoms", motion.freedoms());
@@ -184,10 +194,13 @@ public final class StudyJson {
     addTwoInputs(node, study);
     addFeedback(node, study);
     ArrayNode floating = node.putArray("floating");
-    motion.floating().forEach(member -> floating.add(member.toString()));
+    motion.floating().stream()
+        .map(member -> body(study, member))
+        .distinct()
+        .forEach(member -> floating.add(member.toString()));
     ArrayNode conflict = node.putArray("conflict");
     motion.conflict().forEach(cause -> conflict.add(cause.toString()));
-    addFindings(node, study.findings());
+    addFindings(node, named.advice());
     return node;
   }
 
@@ -280,6 +293,7 @@ public final class StudyJson {
         node, "idealTorqueNm", study.loading().ideal().external(id).map(BigFraction::doubleValue));
     addActing(node, working, id);
     putNumber(node, "powerW", study.power(id));
+    putExact(node, "toolPasses", study.toolPasses(id));
     putNumber(node, "carriedNm", study.torques().carried(id).map(BigFraction::doubleValue));
     Optional<AngularSpeed> relative = study.relativeToCarrier(id);
     putExact(node, "relativeToCarrier", relative.flatMap(known -> known.exactIn(unit)));
@@ -344,9 +358,10 @@ public final class StudyJson {
     putExact(feedback, "outputPerInput", path.map(FeedbackPath::outputPerInput));
   }
 
-  private static void addFindings(ObjectNode node, List<Finding> findings) {
+  private static void addFindings(ObjectNode node, List<Advice> all) {
     ArrayNode list = node.putArray("findings");
-    for (Finding finding : findings) {
+    for (Advice advice : all) {
+      Finding finding = advice.finding();
       ObjectNode each = list.addObject();
       each.put("code", finding.code()).put("severity", finding.severity().word());
       ArrayNode members = each.putArray("members");
@@ -356,8 +371,59 @@ public final class StudyJson {
       for (Map.Entry<String, String> value : finding.values().entrySet()) {
         putValue(values, value.getKey(), value.getValue());
       }
-      each.put("fix", finding.remedy().orElse(null));
+      each.put("fix", advice.fix().orElse(null));
+      ArrayNode cures = each.putArray("cures");
+      advice.cures().forEach(cure -> addCure(cures.addObject(), cure));
     }
+  }
+
+  private static void addCure(ObjectNode node, Cure cure) {
+    node.put("change", cure.change());
+    node.put("card", CardPrinter.print(cure.train()));
+    addConsequences(node, cure);
+  }
+
+  private static void addConsequences(ObjectNode node, Cure cure) {
+    putExact(node, "ratio", cure.ratio().map(Ratio::reduction));
+    putNumber(node, "ratioChange", cure.ratioChange());
+    addCodes(node, "clears", cure.clears());
+    addCodes(node, "brings", cure.brings());
+  }
+
+  /** The codes of findings, each once, and beside them whom each concerns. */
+  private static void addCodes(ObjectNode node, String name, List<Finding.Key> keys) {
+    ArrayNode codes = node.putArray(name);
+    keys.stream().map(Finding.Key::code).distinct().forEach(codes::add);
+    ArrayNode members = node.putArray(name + "Members");
+    for (Finding.Key key : keys) {
+      ObjectNode each = members.addObject().put("code", key.code());
+      ArrayNode ids = each.putArray("members");
+      key.members().forEach(member -> ids.add(member.toString()));
+    }
+  }
+
+  /** What {@code cure --json} prints: of {@code card}, what was found to put it right. */
+  public static String cure(Card card, PutRight.Outcome outcome) {
+    ObjectNode root = JobJson.MAPPER.createObjectNode().put("sound", outcome.isSound());
+    root.put("change", outcome.cure().map(Cure::change).orElse(null));
+    root.put(
+        "card",
+        outcome.isSound()
+            ? outcome.cure().map(cure -> card.revised(cure.train()).text()).orElse(card.text())
+            : null);
+    outcome.cure().ifPresent(cure -> addConsequences(root, cure));
+    ArrayNode still = root.putArray("still");
+    outcome.still().stream().map(Finding::code).distinct().forEach(still::add);
+    ArrayNode left = root.putArray("left");
+    outcome
+        .left()
+        .ifPresent(
+            finding ->
+                left.addObject()
+                    .put("code", finding.code())
+                    .put("message", finding.message())
+                    .put("fix", finding.remedy().orElse(null)));
+    return PrettyJson.write(root);
   }
 
   private static void putValue(ObjectNode node, String name, String value) {

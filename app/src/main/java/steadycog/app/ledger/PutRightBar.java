@@ -1,0 +1,122 @@
+package steadycog.app.ledger;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import steadycog.app.desk.CureWork;
+import steadycog.app.desk.CureWork.Proposal;
+import steadycog.app.desk.Desk;
+import steadycog.app.look.Flow;
+import steadycog.app.look.Look;
+import steadycog.app.look.Sign;
+import steadycog.check.Finding;
+import steadycog.cure.Cure;
+import steadycog.cure.PutRight.Outcome;
+import steadycog.number.Ratio;
+
+/**
+ * The head of the findings, with one button for the least change that puts all of them right. What
+ * it would change is shown here first, and made by the same button's second press.
+ */
+final class PutRightBar extends VBox {
+  private final Desk desk;
+  private final CureWork cures;
+  private final Button ask = Look.styled(new Button("Put it right"), "small");
+  private final Label change = Look.label("", "proposal");
+  private final Label does = Look.label("", "soft");
+  private final Button take = Look.styled(new Button("Make this change"), "main");
+  private final Button leave = new Button("Leave it");
+  private final VBox proposal;
+
+  PutRightBar(Desk desk) {
+    super(4);
+    this.desk = desk;
+    this.cures = desk.cures();
+    ask.setId("put-right");
+    ask.setTooltip(
+        new Tooltip(
+            "The least change after which nothing worse than a note is left (Ctrl+Enter);"
+                + " it is shown before it is made"));
+    take.setId("put-right-take");
+    leave.setId("put-right-leave");
+    change.setId("put-right-change");
+    does.setId("put-right-does");
+    change.setWrapText(true);
+    does.setWrapText(true);
+    ask.setOnAction(e -> cures.putRight());
+    take.setOnAction(e -> cures.putRight());
+    leave.setOnAction(e -> cures.leave());
+    Region space = new Region();
+    HBox.setHgrow(space, Priority.ALWAYS);
+    HBox head = new HBox(8, Look.label("Findings", "caption"), space, ask);
+    head.getStyleClass().add("findings-head");
+    Flow buttons = new Flow();
+    buttons.getChildren().addAll(take, leave);
+    proposal = Look.styled(new VBox(4, change, does, buttons), "put-right");
+    getChildren().addAll(head, proposal);
+    cures.proposalProperty().addListener(o -> show());
+    desk.benchProperty().addListener(o -> show());
+    desk.preferencesProperty().addListener(o -> show());
+    show();
+  }
+
+  private void show() {
+    boolean bad =
+        desk.bench().stream()
+            .flatMap(bench -> bench.study().findings().stream())
+            .anyMatch(Finding::isBad);
+    Proposal now = cures.proposalProperty().get();
+    Look.show(ask, bad && !(now instanceof Proposal.Found));
+    ask.setDisable(now instanceof Proposal.Seeking);
+    ask.setText(now instanceof Proposal.Seeking ? "Looking \u2026" : "Put it right");
+    Look.show(proposal, now instanceof Proposal.Found);
+    if (now instanceof Proposal.Found(Outcome outcome)) {
+      show(outcome);
+    }
+  }
+
+  private void show(Outcome outcome) {
+    Look.show(take, outcome.cure().isPresent());
+    leave.setText(outcome.cure().isPresent() ? "Leave it" : "Close");
+    if (outcome.cure().isPresent()) {
+      change.setText(FindingRow.typeset(outcome.cure().get().change()));
+      does.setText(does(outcome.cure().get(), outcome.still()));
+    } else {
+      Optional<Finding> left = outcome.left();
+      change.setText(
+          left.isPresent() ? "No change within reach puts it all right." : "All is right.");
+      does.setText(
+          left.map(finding -> finding.message() + finding.remedy().map(r -> " " + r).orElse(""))
+              .orElse(""));
+    }
+  }
+
+  private String does(Cure cure, List<Finding> still) {
+    Optional<Ratio> was = desk.bench().flatMap(bench -> bench.study().ratio());
+    String ratio =
+        cure.ratio()
+            .map(
+                now ->
+                    cure.changesRatio()
+                        ? "Ratio "
+                            + was.map(this::words).orElse(Sign.DASH)
+                            + " \u2192 "
+                            + words(now)
+                        : "Ratio stays " + words(now))
+            .map(said -> said + ". ")
+            .orElse("");
+    String notes = still.stream().map(Finding::code).distinct().collect(Collectors.joining(", "));
+    return ratio + (notes.isEmpty() ? "Nothing else is said." : "Still noted: " + notes + ".");
+  }
+
+  private String words(Ratio ratio) {
+    return Sign.ratio(ratio, desk.preferences().trainValueLeads());
+  }
+}

@@ -1,0 +1,77 @@
+package steadycog.cure;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import steadycog.number.Exact;
+import steadycog.number.Quantity;
+import steadycog.number.Unit;
+import steadycog.piece.Blank;
+import steadycog.train.Bore;
+import steadycog.train.MemberId;
+import steadycog.train.Pitch;
+import steadycog.train.Sizes;
+import steadycog.train.Train;
+import steadycog.train.WheelSize;
+
+/** Changes of bores, widths and the module. */
+final class SizeChanges {
+  /** Standard modules in mm (ISO 54, series I, and the small ones in use). */
+  private static final List<String> MODULES =
+      List.of(
+          "0.3", "0.4", "0.5", "0.6", "0.8", "1", "1.25", "1.5", "2", "2.5", "3", "4", "5", "6",
+          "8", "10");
+
+  private static final List<Double> WIDER = List.of(1.25, 1.5, 2.0, 2.5, 3.0);
+
+  private SizeChanges() {}
+
+  /** Smaller round bores of the wheels that state one. */
+  static List<Change> bores(Train train, List<MemberId> wheels) {
+    List<Change> all = new ArrayList<>();
+    for (MemberId wheel : wheels) {
+      WheelSize own = train.sizes().own(wheel);
+      if (own.bore().orElse(null) instanceof Bore.Round(Quantity size)) {
+        for (double share = 0.95; share > 0.05; share -= 0.05) {
+          Quantity smaller = DriveChanges.atMost(share * size.inBase());
+          all.add(
+              Change.sized(
+                      "bore " + wheel + " " + size + " -> " + smaller,
+                      train.withSizes(
+                          train
+                              .sizes()
+                              .with(wheel, own.withBore(Optional.of(new Bore.Round(smaller))))))
+                  .worth(2 - share));
+        }
+      }
+    }
+    return all;
+  }
+
+  /** Wider faces, and the next larger modules. */
+  static List<Change> strength(Train train, MemberId wheel) {
+    List<Change> all = new ArrayList<>();
+    double now = Blank.of(train, wheel).widthMm();
+    Sizes sizes = train.sizes();
+    for (double times : WIDER) {
+      Quantity width = DriveChanges.atMost(Math.ceil(times * now));
+      Sizes wider = sizes.withCommon(sizes.common().withWidth(Optional.of(width)));
+      for (MemberId stated : sizes.wheels().keySet()) {
+        wider = wider.with(stated, wider.own(stated).withWidth(Optional.empty()));
+      }
+      all.add(Change.sized("width " + width, train.withSizes(wider)).worth(times));
+    }
+    double module = train.pitch().map(pitch -> pitch.moduleMm().doubleValue()).orElse(1.0);
+    for (String next : MODULES) {
+      double larger = Exact.parse(next).doubleValue();
+      if (larger > module && larger <= 3 * module) {
+        all.add(
+            Change.sized(
+                    "module " + next + " mm",
+                    train.sized(new Pitch.Module(Quantity.of(next, Unit.MM))))
+                .worth(1 + larger / module));
+      }
+    }
+    return all;
+  }
+}

@@ -1,0 +1,136 @@
+package steadycog.cure;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Random;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import steadycog.RandomCards;
+import steadycog.check.Finding;
+import steadycog.check.Severity;
+import steadycog.notation.Card;
+import steadycog.notation.CardException;
+import steadycog.number.Pace;
+import steadycog.number.Ratio;
+import steadycog.study.Study;
+import steadycog.train.Train;
+
+/** Cures are judged by working their printed cards out anew, as somebody who takes them would. */
+class CuresTest {
+  /** So many random designs; {@code -Ddesigns=2000} for a long run. */
+  private static final int DESIGNS = Integer.getInteger("designs", 60);
+
+  private static List<Advice> advice(Train train) {
+    return Cures.of(train).all(Pace.FREE);
+  }
+
+  private static Study again(Train train) throws CardException {
+    return Study.of(Card.read(Card.of(train).text()).train());
+  }
+
+  private static Set<Finding.Key> keys(Study study, Severity least) {
+    return study.findings().stream()
+        .filter(finding -> finding.severity().compareTo(least) >= 0)
+        .map(Finding::key)
+        .collect(Collectors.toSet());
+  }
+
+  @Test
+  void everyCureClearsItsFindingBringsNothingAsBadAndSaysItsRatio() throws CardException {
+    Random random = new Random(19);
+    int cures = 0;
+    for (int k = 0; k < DESIGNS; k++) {
+      Train train = stateless(RandomCards.next(random).train());
+      Study before = Study.of(train);
+      for (Advice advice : advice(train)) {
+        for (Cure cure : advice.cures()) {
+          requireTrue(train, before, advice.finding(), cure);
+          cures++;
+        }
+        requireOrder(advice);
+      }
+    }
+    assertTrue(cures > DESIGNS, cures + " cures");
+  }
+
+  private static Train stateless(Train train) {
+    return train.shifts().states().isEmpty() ? train : train.in(train.shifts().states().getFirst());
+  }
+
+  private static void requireTrue(Train train, Study before, Finding finding, Cure cure)
+      throws CardException {
+    String said = Card.of(train).text() + finding.code() + finding.members() + ": " + cure.change();
+    Study after = again(cure.train());
+    assertFalse(keys(after, Severity.NOTE).contains(finding.key()), said);
+    Map<Finding.Key, Severity> was =
+        before.findings().stream()
+            .collect(
+                Collectors.toMap(
+                    Finding::key, Finding::severity, (a, b) -> a.compareTo(b) > 0 ? a : b));
+    for (Finding left : after.findings()) {
+      boolean asBad = left.severity().compareTo(finding.severity()) >= 0;
+      boolean old = was.getOrDefault(left.key(), Severity.OK).compareTo(left.severity()) >= 0;
+      assertTrue(!asBad || old, () -> said + " brings " + left.code() + left.members());
+    }
+    assertEquals(after.ratio(), cure.ratio(), said);
+    assertEquals(change(before.ratio(), after.ratio()), cure.ratioChange(), said);
+    Set<Finding.Key> gone = keys(before, Severity.NOTE);
+    gone.removeAll(keys(after, Severity.NOTE));
+    assertEquals(gone, Set.copyOf(cure.clears()), said);
+    Set<Finding.Key> come = keys(after, Severity.NOTE);
+    come.removeAll(keys(before, Severity.NOTE));
+    assertEquals(come, Set.copyOf(cure.brings()), said);
+  }
+
+  private static Optional<Double> change(Optional<Ratio> old, Optional<Ratio> now) {
+    return old.flatMap(
+        was ->
+            now.map(is -> is.reduction().divide(was.reduction()).subtract(1).doubleValue() + 0.0));
+  }
+
+  /** Least change of the ratio first; no turn round where something else is offered. */
+  private static void requireOrder(Advice advice) {
+    double last = 0;
+    boolean straight = advice.cures().stream().anyMatch(cure -> !cure.turnsRound());
+    for (Cure cure : advice.cures()) {
+      double change = Math.abs(cure.ratioChange().orElse(0.0));
+      assertTrue(change >= last, advice.finding().code());
+      assertFalse(straight && cure.turnsRound(), advice.finding().code());
+      last = change;
+    }
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "planetary sun 17 planet 17 x4 ring 51 | internal-interference | shift planet 0.2",
+        "planetary sun 17 planet 17 x4 ring 51 | undercut | shift sun 0.01",
+        "planetary sun 10 planet 20 x5 ring 50 | neighbour | planets x5 -> x3",
+        "planetary sun 30 planet 20 x3 ring 70 | assembly | planets x3 -> x4",
+        "parallel 15 ~ 45 = 15 ~ 45; coaxial A = D | undercut | shift A 0.13, shift B -0.13",
+        "parallel 9 ~ 25i | few-teeth | A 9 -> 18, B 25i -> 50i",
+        "parallel 11 ~ 17i | internal-interference | shift B 0.8",
+        "differential side 15 spider 10 x4 | spider-assembly | spiders x4 -> x3",
+        "cycloidal lobes 27 pins 30 | lobe-count | ring 30 -> 28",
+        "strainwave flex 160 circular 163 lobes 2 | lobe-multiple | circular 163 -> 162",
+        "parallel 20 ~ 40; module 1 mm; bore A 17.4 mm | bore-wall | bore A 17.4 mm -> 14.78 mm"
+      })
+  void theFirstCureIsTheOneAnEngineerWouldTake(String card, String code, String change)
+      throws CardException {
+    Advice found =
+        advice(Card.read(card).train()).stream()
+            .filter(advice -> advice.finding().code().equals(code))
+            .findFirst()
+            .orElseThrow();
+    assertEquals(change, found.cures().getFirst().change());
+  }
+}
