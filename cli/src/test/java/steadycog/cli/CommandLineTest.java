@@ -5,39 +5,15 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
-import java.io.ByteArrayInputStream;
-import java.io.InputStream;
-import java.io.PrintWriter;
-import java.io.StringWriter;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
-import picocli.CommandLine;
 import steadycog.format.demo.TernRock;
 import steadycog.format.file.JobFiles;
 
-class CommandLineTest {
+class CommandLineTest extends Shell {
   private static final String DOME =
       "parallel 18 ~ 72 = 20 ~ 80 = 17 ~ 136\ndrive A 1500 rpm 0.4 Nm\ntake F\n";
-
-  @TempDir Path folder;
-  private final StringWriter out = new StringWriter();
-  private final StringWriter err = new StringWriter();
-
-  private int run(String stdin, String... args) {
-    out.getBuffer().setLength(0);
-    err.getBuffer().setLength(0);
-    InputStream before = System.in;
-    System.setIn(new ByteArrayInputStream(stdin.getBytes(StandardCharsets.UTF_8)));
-    try {
-      CommandLine line = SteadyCog.commandLine();
-      return line.setOut(new PrintWriter(out)).setErr(new PrintWriter(err, true)).execute(args);
-    } finally {
-      System.setIn(before);
-    }
-  }
 
   @Test
   void solvesACardFromStandardInput() {
@@ -109,9 +85,9 @@ class CommandLineTest {
     assertEquals(1, run("parallel 20 ~ 40\ndrive A\nhold B\n", "check", "-"));
     assertTrue(out.toString().startsWith("error jam: It cannot turn: A ~ B"), out.toString());
     assertEquals(1, run("parallel 7 ~ 40\n", "solve", "-", "--json"));
-    assertTrue(out.toString().contains("\"fix\": \"A 7 -> 8."), out.toString());
+    assertTrue(out.toString().contains("\"fix\": \"A 7 -> 14, B 40 -> 80."), out.toString());
     assertEquals(0, run(DOME, "check", "-"));
-    assertTrue(out.toString().startsWith("warning undercut: E has 17 teeth"), out.toString());
+    assertTrue(out.toString().startsWith("note undercut: E has 17 teeth"), out.toString());
     assertEquals(0, run("parallel 30", "check", "-"));
   }
 

@@ -116,7 +116,11 @@ public final class PutRight {
     for (int round = 0; again && round < MOST_ROUNDS; round++) {
       again = false;
       for (State state : train.shifts().states()) {
-        Outcome one = new PutRight(now.in(state), keep, pace).found();
+        PutRight here = new PutRight(now.in(state), keep, pace);
+        if (here.isNeutral()) {
+          continue; // Wanted as a state; its teeth are those of the others.
+        }
+        Outcome one = here.found();
         if (!one.isSound()) {
           return one;
         }
@@ -139,6 +143,10 @@ public final class PutRight {
         .flatMap(state -> Inspection.of(train.in(state)).findings().stream())
         .max(Comparator.comparing(Finding::severity))
         .orElseThrow();
+  }
+
+  private boolean isNeutral() {
+    return before.findings().stream().anyMatch(finding -> finding.code().equals("floating"));
   }
 
   /** What was done in all states, with what it does in the first. */

@@ -101,4 +101,33 @@ class NumbersTest {
     assertEquals(mode, ratio.mode());
     assertEquals(BigFraction.ONE, ratio.trainValue().multiply(ratio.reduction()));
   }
+
+  @Test
+  void numbersAreOrderedAsOnALine() {
+    Random random = new Random(31);
+    for (int k = 0; k < 500; k++) {
+      BigFraction a = BigFraction.of(random.nextInt(-40, 41), random.nextInt(1, 20));
+      BigFraction b = BigFraction.of(random.nextInt(-40, 41), random.nextInt(1, 20));
+      int byDoubles = a.equals(b) ? 0 : a.doubleValue() < b.doubleValue() ? -1 : 1;
+      assertEquals(byDoubles, Exact.compare(a, b), a + " and " + b);
+      assertEquals(-byDoubles, Exact.compare(b, a));
+    }
+  }
+
+  @Test
+  void aValueIsWorkedOutWhenAskedForAndOnlyOnce() {
+    int[] worked = {0};
+    Once<Integer> once = Once.of(() -> ++worked[0]);
+    assertEquals(0, worked[0]);
+    assertEquals(1, once.get());
+    assertEquals(1, once.get());
+    Once<Integer> failing =
+        Once.of(
+            () -> {
+              throw new IllegalStateException("again " + ++worked[0]);
+            });
+    assertThrows(IllegalStateException.class, failing::get);
+    assertThrows(IllegalStateException.class, failing::get, "a failure is no value");
+    assertEquals(3, worked[0]);
+  }
 }

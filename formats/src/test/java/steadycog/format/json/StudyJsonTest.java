@@ -87,4 +87,69 @@ class StudyJsonTest {
     assertEquals(
         "hold B", solve("parallel 20 ~ 40\ndrive A\nhold B").get("conflict").get(1).asText());
   }
+
+  /** The contract's example: the handbook's set of 85 and what is offered for its rows. */
+  @Test
+  void everyFindingCarriesCuresAsScriptsExpectThem() throws Exception {
+    JsonNode node =
+        solve("planetary sun 12/- planet 18=18 x3 ring 48/51\ndrive sun\nhold ring1\ntake ring2\n");
+    for (JsonNode finding : node.get("findings")) {
+      assertTrue(finding.get("cures").isArray(), finding.toString());
+      for (JsonNode cure : finding.get("cures")) {
+        List<String> names = new ArrayList<>();
+        cure.fieldNames().forEachRemaining(names::add);
+        assertEquals(
+            List.of(
+                "change",
+                "card",
+                "ratio",
+                "ratioChange",
+                "clears",
+                "clearsMembers",
+                "brings",
+                "bringsMembers"),
+            names);
+        double now = Card.read(cure.get("card").asText()).train().parts().isEmpty() ? 0 : 1;
+        assertEquals(1, now);
+        assertTrue(cure.get("ratio").isTextual() && cure.get("ratioChange").isNumber());
+      }
+    }
+    assertEquals("85", node.at("/findings/0/cures/0/ratio").asText());
+    assertEquals(0, node.at("/findings/0/cures/0/ratioChange").asDouble());
+  }
+
+  @Test
+  void curesOfAStateKeepAllStates() throws Exception {
+    Card card =
+        Card.read(
+            """
+            planetary sun 17 planet 17 x4 ring 51
+            drive sun
+            state low: hold ring; take carrier
+            state back: hold carrier; take ring
+            """);
+    JsonNode node =
+        JobJson.MAPPER.readTree(StudyJson.check(List.of(NamedStudy.of("x", card.train()))));
+    assertEquals(2, node.get("states").size());
+    for (JsonNode state : node.get("states")) {
+      JsonNode cure = state.at("/findings/0/cures/0");
+      Card cured = Card.read(cure.get("card").asText());
+      assertEquals(2, cured.train().shifts().states().size(), cure.toString());
+      assertEquals(card.train().roles(), cured.train().roles());
+    }
+    assertEquals("4", node.at("/states/0/findings/0/cures/0/ratio").asText());
+    assertEquals("-3", node.at("/states/1/findings/0/cures/0/ratio").asText());
+  }
+
+  @Test
+  void aTrainWithoutARatioHasCuresWithoutOne() throws Exception {
+    JsonNode node = solve("planetary sun 17 planet 17 x4 ring 51\n");
+    for (JsonNode finding : node.get("findings")) {
+      for (JsonNode cure : finding.get("cures")) {
+        boolean roles = cure.get("change").asText().startsWith("drive");
+        assertEquals(roles, cure.get("ratio").isTextual(), cure.toString());
+        assertTrue(cure.get("ratioChange").isNull());
+      }
+    }
+  }
 }

@@ -1,0 +1,39 @@
+package steadycog.cli;
+
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import java.io.ByteArrayInputStream;
+import java.io.InputStream;
+import java.io.PrintWriter;
+import java.io.StringWriter;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import org.junit.jupiter.api.io.TempDir;
+import picocli.CommandLine;
+
+/** Types commands and keeps what they print. */
+abstract class Shell {
+  @TempDir Path folder;
+  final StringWriter out = new StringWriter();
+  final StringWriter err = new StringWriter();
+
+  /** Runs a command with {@code stdin} typed into it; returns its exit code. */
+  int run(String stdin, String... args) {
+    out.getBuffer().setLength(0);
+    err.getBuffer().setLength(0);
+    InputStream before = System.in;
+    System.setIn(new ByteArrayInputStream(stdin.getBytes(StandardCharsets.UTF_8)));
+    try {
+      CommandLine line = SteadyCog.commandLine();
+      return line.setOut(new PrintWriter(out)).setErr(new PrintWriter(err, true)).execute(args);
+    } finally {
+      System.setIn(before);
+    }
+  }
+
+  /** What the last command printed, read as JSON. */
+  JsonNode json() throws JsonProcessingException {
+    return new ObjectMapper().readTree(out.toString());
+  }
+}
