@@ -13,6 +13,7 @@ import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import steadycog.RandomCards;
 import steadycog.check.Finding;
 import steadycog.check.Severity;
@@ -132,5 +133,68 @@ class CuresTest {
             .findFirst()
             .orElseThrow();
     assertEquals(change, found.cures().getFirst().change());
+  }
+
+  /** At one ratio shifts and sizes stand before counts, and the least of them first. */
+  @Test
+  void shiftsComeBeforeCountsAtTheSameRatio() {
+    Random random = new Random(23);
+    int both = 0;
+    for (int k = 0; k < 60; k++) {
+      Train train = steadycog.RandomTrains.driven(random, 6);
+      for (Advice advice : advice(train)) {
+        boolean counted = false;
+        boolean mixed = false;
+        for (Cure cure : advice.cures()) {
+          boolean kept = cure.ratioChange().orElse(0.0) == 0;
+          boolean count = cure.change().contains(" -> ");
+          assertFalse(kept && counted && !count, advice.finding().code() + cure.change());
+          counted |= kept && count;
+          mixed |= counted;
+        }
+        both += mixed ? 1 : 0;
+        assertEquals(
+            advice.cures().size(),
+            advice.cures().stream().map(Cure::change).distinct().count(),
+            "nothing is offered twice");
+      }
+    }
+    assertTrue(both > 5, both + " with counts at the same ratio");
+  }
+
+  @ParameterizedTest
+  @ValueSource(strings = {"parallel 30", "s: shaft; t: shaft; join s = t", "bevel 11 ~ 43"})
+  void whereNothingIsWrongNothingIsOffered(String card) throws CardException {
+    for (Advice advice : advice(Card.read(card).train())) {
+      assertTrue(
+          advice.cures().isEmpty() || advice.finding().severity() == Severity.NOTE,
+          advice.finding().code());
+    }
+  }
+
+  @Test
+  void largeTrainsAreNotSearched() throws CardException {
+    Train large = Card.read("parallel 14" + " ~ 30 ~ 14".repeat(31)).train();
+    assertFalse(Cures.soughtFor(large));
+    for (Advice advice : advice(large)) {
+      assertEquals(List.of(), advice.cures());
+      assertEquals(advice.finding().remedy(), advice.fix());
+    }
+  }
+
+  @Test
+  void aFixSaysItsRatioOnlyWhereThatChanges() throws CardException {
+    for (Advice advice : advice(Card.read("parallel 15 ~ 45; drive A; take B").train())) {
+      String fix = advice.fix().orElse("");
+      boolean changes = advice.cures().stream().findFirst().filter(Cure::changesRatio).isPresent();
+      assertEquals(changes, fix.contains(", then \u2212"), fix);
+    }
+  }
+
+  @Test
+  void amountsAreNoPartOfAShape() {
+    assertEquals("shift planet2 ", Change.withoutAmount("shift planet2 -0.35"));
+    assertEquals("distance sun-planet  mm", Change.withoutAmount("distance sun-planet 15.75 mm"));
+    assertEquals("A  -> ", Change.withoutAmount("A 14 -> 15"));
   }
 }

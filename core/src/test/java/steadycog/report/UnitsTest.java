@@ -21,8 +21,8 @@ class UnitsTest {
         "drive A 3 deg/s 2 hp; take B 5 Nmm | DEG_PER_S | NMM | HP | MM",
         "drive A 60 rpm 2 Nm; take B 40 lbf-ft | RPM | NM | W | MM"
       })
-  void tablesAreInTheUnitsOfTheCard(
-      String said, Unit speed, Unit torque, Unit power, Unit length) throws CardException {
+  void tablesAreInTheUnitsOfTheCard(String said, Unit speed, Unit torque, Unit power, Unit length)
+      throws CardException {
     assertEquals(
         new Units(speed, torque, power, length),
         Units.of(Card.read("parallel 20 ~ 40; " + said).train()));
@@ -33,7 +33,9 @@ class UnitsTest {
     for (Unit unit : Unit.values()) {
       Units changed = Units.USUAL.with(unit);
       assertEquals(
-          unit.dimension() == Unit.Dimension.SPEED ? unit : Unit.RPM, changed.speed(), unit.symbol());
+          unit.dimension() == Unit.Dimension.SPEED ? unit : Unit.RPM,
+          changed.speed(),
+          unit.symbol());
       assertEquals(unit.dimension() == Unit.Dimension.TORQUE ? unit : Unit.NM, changed.torque());
       assertEquals(unit.dimension() == Unit.Dimension.POWER ? unit : Unit.W, changed.power());
       assertEquals(unit.dimension() == Unit.Dimension.LENGTH ? unit : Unit.MM, changed.length());

@@ -26,7 +26,8 @@ class CreepTest {
       Creep creep = Creep.of(drive).orElseThrow();
       MemberId held = drive.shafts().getLast();
       Train train =
-          Train.of(List.of(drive)).withRoles(Roles.between(creep.fast(), List.of(held), creep.slow()));
+          Train.of(List.of(drive))
+              .withRoles(Roles.between(creep.fast(), List.of(held), creep.slow()));
       BigFraction turns =
           MotionSolver.solve(Mechanism.of(train)).turnsPerInputTurn(creep.slow()).orElseThrow();
       assertEquals(BigFraction.of(-creep.each(), creep.all()), turns, drive.toString());

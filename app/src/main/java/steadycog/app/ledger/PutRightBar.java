@@ -50,7 +50,14 @@ final class PutRightBar extends VBox {
     does.setId("put-right-does");
     change.setWrapText(true);
     does.setWrapText(true);
-    ask.setOnAction(e -> cures.putRight());
+    ask.setOnAction(
+        e -> {
+          if (cures.proposalProperty().get() instanceof Proposal.Seeking) {
+            cures.leave();
+          } else {
+            cures.putRight();
+          }
+        });
     take.setOnAction(e -> cures.putRight());
     leave.setOnAction(e -> cures.leave());
     Region space = new Region();
@@ -74,8 +81,7 @@ final class PutRightBar extends VBox {
             .anyMatch(Finding::isBad);
     Proposal now = cures.proposalProperty().get();
     Look.show(ask, bad && !(now instanceof Proposal.Found));
-    ask.setDisable(now instanceof Proposal.Seeking);
-    ask.setText(now instanceof Proposal.Seeking ? "Looking \u2026" : "Put it right");
+    ask.setText(now instanceof Proposal.Seeking ? "Stop looking" : "Put it right");
     Look.show(proposal, now instanceof Proposal.Found);
     if (now instanceof Proposal.Found(Outcome outcome)) {
       show(outcome);
