@@ -3,6 +3,7 @@ package steadycog.app;
 import static org.mockito.Mockito.mock;
 
 import java.nio.file.Path;
+import java.util.concurrent.Callable;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 import javafx.event.ActionEvent;
@@ -75,12 +76,7 @@ abstract class InWindow {
 
   /** Waits until what puts the findings right has been looked for. */
   void cured() {
-    try {
-      WaitForAsyncUtils.waitFor(60, TimeUnit.SECONDS, opened.desk().cures()::isDone);
-    } catch (TimeoutException late) {
-      throw new AssertionError("no cures within a minute", late);
-    }
-    settle();
+    waitUntil(opened.desk().cures()::isDone);
   }
 
   String card() {
@@ -89,6 +85,16 @@ abstract class InWindow {
 
   void waitFor(String id, String words) throws TimeoutException {
     WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, () -> text(id).contains(words));
+    settle();
+  }
+
+  /** Waits for what follows an edit by a frame or two. */
+  void waitUntil(Callable<Boolean> holds) {
+    try {
+      WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, holds);
+    } catch (TimeoutException late) {
+      throw new AssertionError("it did not come about", late);
+    }
     settle();
   }
 

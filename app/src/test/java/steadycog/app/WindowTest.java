@@ -38,6 +38,7 @@ import steadycog.number.Unit;
 import steadycog.search.Candidate;
 import steadycog.search.Kind;
 import steadycog.search.Wanted;
+import steadycog.train.MemberId;
 
 /** The real window, driven by keys and mouse on the platform without a display. */
 class WindowTest extends InWindow {
@@ -665,5 +666,53 @@ class WindowTest extends InWindow {
         find("#train-line", TextArea.class).getText().startsWith("planetary sun 24 planet 15 x3"),
         find("#train-line", TextArea.class).getText());
     assertEquals("3.25\u2009:\u20091", text("#ratio"));
+  }
+
+  @Test
+  void aToolOnAPlanetIsCountedByItsEdges() {
+    putDown(
+        "planetary sun 24 planet 15 x3 ring 54\n"
+            + "drive sun\n"
+            + "hold ring\n"
+            + "take carrier\n"
+            + "tool planet 12\n");
+    waitUntil(() -> says("An edge of the 12 on a planet passes 48/5\u00a0times an input turn"));
+    assertTrue(says("all 3 together 144/5"));
+  }
+
+  @Test
+  void aLoadThatComesDownIsNoError() {
+    putDown(
+        "planetary sun 12/- planet 18=18 x3 ring 48/51\nefficiency external 0.95 internal 0.97\n"
+            + "drive sun 60 rpm\nhold ring1\ntake ring2 -85 Nm\n");
+    waitUntil(() -> says("the drive has to help"));
+    shows("#findings", "must push 0.00508 Nm to lower it");
+    assertTrue(
+        opened.desk().bench().orElseThrow().study().findings().stream()
+            .noneMatch(finding -> finding.severity().isError()));
+  }
+
+  @Test
+  void theCrownIsTurnedRoundByOneButton() {
+    putDown("bevel 11 ~ 43\n");
+    robot.interact(() -> opened.desk().select(Optional.of(new MemberId("", "crown"))));
+    settle();
+    fire("#role-turn-crown");
+    assertTrue(card().contains("crown left"), card());
+    fire("#role-turn-crown");
+    assertFalse(card().contains("left"), card());
+  }
+
+  @Test
+  void theRatioOfACureFollowsTheSchoolThatLeads() {
+    putDown("parallel 17 ~ 51\ndrive A\ntake B\n");
+    cured();
+    assertTrue(says("A 17 \u2192 18, B 51 \u2192 53  (\u22122.9444\u2009:\u20091)"));
+    robot.interact(
+        () -> {
+          var desk = opened.desk();
+          desk.preferencesProperty().set(desk.preferences().leading(true));
+        });
+    waitUntil(() -> says("(e = \u22121\u2009:\u20092.9444)"));
   }
 }

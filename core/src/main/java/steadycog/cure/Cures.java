@@ -69,15 +69,20 @@ public final class Cures {
     List<Finding> findings = before.findings();
     List<Advice> all = new ArrayList<>();
     for (int k = 0; k < findings.size(); k++) {
-      pace.at((double) k / findings.size());
-      all.add(new Advice(findings.get(k), of(findings.get(k))));
+      double share = (double) k / findings.size();
+      Pace here = none -> pace.at(share);
+      all.add(new Advice(findings.get(k), of(findings.get(k), here)));
     }
     return List.copyOf(all);
   }
 
   /** The cures of one finding of the train, best first; at most {@value #MOST}. */
   public List<Cure> of(Finding finding) {
-    return trials(finding).stream().map(trial -> trial.cure(whole)).toList();
+    return of(finding, Pace.FREE);
+  }
+
+  private List<Cure> of(Finding finding, Pace pace) {
+    return trials(finding, pace).stream().map(trial -> trial.cure(whole)).toList();
   }
 
   /**
@@ -85,7 +90,7 @@ public final class Cures {
    * tried than needed; then counts near those there are; and all others only where no change so far
    * keeps the ratio.
    */
-  private List<Trial> trials(Finding finding) {
+  private List<Trial> trials(Finding finding, Pace pace) {
     if (finding.severity() == Severity.OK || !soughtFor(before.train())) {
       return List.of();
     }
@@ -94,13 +99,13 @@ public final class Cures {
         proposals.free(finding).stream()
             .sorted(Comparator.comparingDouble(trial -> trial.change().effort()))
             .toList();
-    clean(free, finding, MOST - 1, found);
+    clean(free, finding, MOST - 1, found, pace);
     List<Trial> counts = proposals.counts(finding);
-    clean(bestFirst(counts.stream().filter(Cures::isNear), finding), finding, MOST, found);
+    clean(bestFirst(counts.stream().filter(Cures::isNear), finding), finding, MOST, found, pace);
     boolean kept = found.stream().anyMatch(Trial::keepsRatio);
     if (!kept && finding.isBad() || found.isEmpty()) {
       List<Trial> far = new ArrayList<>();
-      clean(bestFirst(counts.stream(), finding), finding, 1, far);
+      clean(bestFirst(counts.stream(), finding), finding, 1, far, pace);
       far.stream().filter(trial -> found.isEmpty() || trial.keepsRatio()).forEach(found::add);
     }
     boolean straight = found.stream().anyMatch(trial -> !trial.turnsRound());
@@ -123,10 +128,12 @@ public final class Cures {
   }
 
   /** Fills {@code found} up to {@code wanted} with the first that may be offered. */
-  private static void clean(List<Trial> ordered, Finding finding, int wanted, List<Trial> found) {
+  private static void clean(
+      List<Trial> ordered, Finding finding, int wanted, List<Trial> found, Pace pace) {
     int most = finding.isBad() ? MOST_TRIED : MOST_TRIED_FOR_A_NOTE;
     int tried = 0;
     for (Trial trial : ordered) {
+      pace.at(0);
       if (found.size() >= wanted || tried >= most) {
         break;
       }

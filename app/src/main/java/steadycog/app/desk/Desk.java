@@ -31,6 +31,7 @@ import steadycog.notation.CardException;
 import steadycog.notation.CardProblem;
 import steadycog.number.Quantity;
 import steadycog.search.Wanted;
+import steadycog.train.Bevel;
 import steadycog.train.Drive;
 import steadycog.train.Edited;
 import steadycog.train.Losses;
@@ -482,6 +483,13 @@ public final class Desk {
   /** The planetary set that a member of the train in view belongs to. */
   public Optional<Planetary> setOf(MemberId member) {
     return partOf(member).filter(Planetary.class::isInstance).map(Planetary.class::cast);
+  }
+
+  /** Puts the crown of a right-angle pair on the other side of its pinion. */
+  public void turnCrown(MemberId member) {
+    if (partOf(member).orElse(null) instanceof Bevel pair) {
+      changeTrain(train -> train.withPart(pair.onSide(pair.side().other())));
+    }
   }
 
   /** Lets a carrier hold more or fewer planets, or an eccentric discs, within what it can. */

@@ -20,6 +20,7 @@ import steadycog.app.look.Icon;
 import steadycog.app.look.Look;
 import steadycog.app.look.Sign;
 import steadycog.app.look.Typed;
+import steadycog.train.Bevel;
 import steadycog.train.Cycloidal;
 import steadycog.train.MemberId;
 import steadycog.train.Parallel;
@@ -37,6 +38,7 @@ final class RoleStrip extends FlowPane {
   private final List<Button> chainTools;
   private final List<Button> setTools;
   private final List<Button> discTools;
+  private final Button turnCrown;
   private final Button remove;
   private final Button rim;
   private final PartMenu parts;
@@ -113,6 +115,8 @@ final class RoleStrip extends FlowPane {
     getChildren().addAll(setTools);
     getChildren().add(addRow);
     getChildren().addAll(discTools);
+    turnCrown =
+        build("turn crown", "", "The crown on the other side of its pinion", desk::turnCrown);
     remove =
         build("remove", "Del", "Take this wheel, or a set's sun or ring, out", desk::removeWheel);
     rim =
@@ -122,7 +126,7 @@ final class RoleStrip extends FlowPane {
             "Teeth on the outside of this ring, carrier or disc, and a wheel that meshes with them",
             desk::meshWheel);
     parts = new PartMenu(desk);
-    getChildren().addAll(rim, remove, parts);
+    getChildren().addAll(rim, turnCrown, remove, parts);
     chosen.setMinWidth(Region.USE_PREF_SIZE);
     desk.selectionProperty().addListener((o, old, now) -> chosen(now));
     desk.pageProperty().addListener(o -> cancelLock());
@@ -154,13 +158,17 @@ final class RoleStrip extends FlowPane {
                 .isPresent());
     discTools.forEach(
         tool -> Look.show(tool, laying && part.filter(Cycloidal.class::isInstance).isPresent()));
+    Look.show(turnCrown, laying && part.filter(Bevel.class::isInstance).isPresent());
     Look.show(remove, laying);
     Look.show(rim, laying && desk.selection().filter(desk::canHaveRim).isPresent());
     Look.show(parts, laying && desk.bench().isPresent());
   }
 
   private Button build(String word, String key, String help, Consumer<MemberId> action) {
-    HBox face = new HBox(6, new Label(word), Look.label(key, "key"));
+    HBox face = new HBox(6, new Label(word));
+    if (!key.isEmpty()) {
+      face.getChildren().add(Look.label(key, "key"));
+    }
     face.setAlignment(Pos.CENTER_LEFT);
     return dressed(face, word, key, help, action);
   }
@@ -177,8 +185,8 @@ final class RoleStrip extends FlowPane {
       HBox face, String word, String key, String help, Consumer<MemberId> action) {
     Button button = new Button();
     button.setGraphic(face);
-    button.setId("role-" + key);
-    button.setAccessibleText(word + ", key " + key);
+    button.setId("role-" + (key.isEmpty() ? word.replace(' ', '-') : key));
+    button.setAccessibleText(key.isEmpty() ? word : word + ", key " + key);
     button.setTooltip(new Tooltip(help));
     button.setFocusTraversable(false);
     button.setOnAction(e -> desk.selection().ifPresent(action));
