@@ -13,11 +13,15 @@ import org.openjdk.jmh.annotations.Scope;
 import org.openjdk.jmh.annotations.Setup;
 import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
+import steadycog.cure.Advice;
+import steadycog.cure.Cures;
+import steadycog.cure.PutRight;
 import steadycog.motion.Mechanism;
 import steadycog.motion.Motion;
 import steadycog.motion.MotionSolver;
 import steadycog.notation.Card;
 import steadycog.notation.CardException;
+import steadycog.number.Pace;
 import steadycog.study.ConfigurationBoard;
 import steadycog.study.Study;
 import steadycog.torque.Loading;
@@ -64,5 +68,16 @@ public class SetBenchmark {
   @Benchmark
   public Study study() {
     return Study.of(train);
+  }
+
+  /** What puts each of its findings right, which the window looks for aside. */
+  @Benchmark
+  public List<Advice> cures() {
+    return Cures.of(train).all(Pace.FREE);
+  }
+
+  @Benchmark
+  public PutRight.Outcome putRight() {
+    return PutRight.of(train, PutRight.Keep.NOTHING, Pace.FREE);
   }
 }
