@@ -62,7 +62,7 @@ class FreshViewTest extends InWindow {
     for (int round = 0; round < COMPARED; round++) {
       for (int k = 0; k < BETWEEN; k++) {
         robot.interact(() -> done.add(act(random)));
-        settle();
+        pulse();
         Uncaught.check(done);
       }
       judge(done);
@@ -82,7 +82,7 @@ class FreshViewTest extends InWindow {
               opened.desk().showSheet(shown);
             });
         done.add(station + " " + index);
-        settle();
+        pulse();
         Uncaught.check(done);
       }
       Station last = Station.values()[index % Station.values().length];

@@ -47,8 +47,18 @@ abstract class InWindow {
     FxToolkit.cleanupStages();
   }
 
-  static void settle() {
+  /** Lets what has been asked of the interface's thread be done. */
+  static void pulse() {
     WaitForAsyncUtils.waitForFxEvents();
+  }
+
+  /**
+   * Lets everything come to rest that follows an edit, the cures that are looked for aside as well:
+   * nodes are looked up from the test's thread, and none may come or go meanwhile.
+   */
+  void settle() {
+    pulse();
+    waitUntil(opened.desk().cures()::isDone);
   }
 
   <N extends Node> N find(String id, Class<N> kind) {
@@ -74,11 +84,6 @@ abstract class InWindow {
     settle();
   }
 
-  /** Waits until what puts the findings right has been looked for. */
-  void cured() {
-    waitUntil(opened.desk().cures()::isDone);
-  }
-
   String card() {
     return find("#train-line", TextArea.class).getText();
   }
@@ -91,11 +96,11 @@ abstract class InWindow {
   /** Waits for what follows an edit by a frame or two. */
   void waitUntil(Callable<Boolean> holds) {
     try {
-      WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, holds);
+      WaitForAsyncUtils.waitFor(60, TimeUnit.SECONDS, holds);
     } catch (TimeoutException late) {
       throw new AssertionError("it did not come about", late);
     }
-    settle();
+    pulse();
   }
 
   void type(String card) {

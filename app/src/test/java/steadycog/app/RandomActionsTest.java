@@ -80,7 +80,7 @@ class RandomActionsTest extends InWindow {
         done.removeFirst();
       }
       done.add(act(random));
-      settle();
+      pulse();
       Uncaught.check("seed " + seed + ", action " + k + ": " + done);
       robot.interact(() -> isOneTrain(done));
       if (k % (LONG / 4) == LONG / 4 - 1) {

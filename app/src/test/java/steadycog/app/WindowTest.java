@@ -229,7 +229,6 @@ class WindowTest extends InWindow {
   void aCureIsOneClickAndUndoable() {
     type("parallel 14 ~ 30");
     shows("#findings", "reach past the involute");
-    cured();
     robot.clickOn("shift A 0.1");
     settle();
     assertEquals("parallel 14 ~ 30\nshift A 0.1\n", opened.desk().sheet().text());
@@ -276,7 +275,6 @@ class WindowTest extends InWindow {
         state low: hold ring; take carrier
         state back: hold carrier; take ring
         """);
-    cured();
     robot.clickOn("shift planet 0.2");
     settle();
     assertTrue(card().contains("state back: hold carrier; take ring"), card());
@@ -706,7 +704,6 @@ class WindowTest extends InWindow {
   @Test
   void theRatioOfACureFollowsTheSchoolThatLeads() {
     putDown("parallel 17 ~ 51\ndrive A\ntake B\n");
-    cured();
     assertTrue(says("A 17 \u2192 18, B 51 \u2192 53  (\u22122.9444\u2009:\u20091)"));
     robot.interact(
         () -> {

@@ -26,8 +26,6 @@ import steadycog.cure.Cure;
 
 /** One finding with its margin, its cures to click, and advice; a click chooses its member. */
 public final class FindingRow extends HBox {
-  private static final double SEVERITY_WIDTH = 58;
-
   private final Desk desk;
   private static final Map<Severity, PseudoClass> STATES = new EnumMap<>(Severity.class);
 
@@ -48,7 +46,7 @@ public final class FindingRow extends HBox {
   public FindingRow(Desk desk) {
     this.desk = desk;
     getStyleClass().add("finding");
-    severity.setMinWidth(SEVERITY_WIDTH);
+    severity.setMinWidth(USE_PREF_SIZE);
     message.setWrapText(true);
     advice.setWrapText(true);
     rule.setWrapText(true);

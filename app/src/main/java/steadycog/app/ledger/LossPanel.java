@@ -137,13 +137,13 @@ final class LossPanel extends VBox {
     sum.setText(sum(study));
     Optional<Backwards> backwards = study.loading().backwards();
     Look.show(back, backwards.isPresent());
-    Look.show(bar, backwards.filter(b -> b.verdict().known()).isPresent());
+    Look.show(bar, backwards.flatMap(Backwards::tipping).isPresent());
     boolean holds = backwards.filter(b -> b.verdict() == Verdict.LOCKS).isPresent();
     Look.show(caution, holds);
     backwards.ifPresent(
         b -> {
           back.setText(back(study, b));
-          bar.show(b);
+          b.tipping().ifPresent(tipping -> bar.show(b.drivable().orElse(true), tipping));
         });
   }
 

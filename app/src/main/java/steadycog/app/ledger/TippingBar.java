@@ -34,8 +34,8 @@ final class TippingBar extends Pane {
     widthProperty().addListener(o -> draw());
   }
 
-  void show(Backwards backwards) {
-    tip = backwards.tipping().map(Backwards.Tipping::factor).orElse(Double.POSITIVE_INFINITY);
+  void show(boolean turnsBack, Backwards.Tipping tipping) {
+    tip = tipping.factor();
     String where =
         tip > REACH
             ? "more than 8 times these losses to the edge"
@@ -43,8 +43,7 @@ final class TippingBar extends Pane {
                 ? "less than an eighth of these losses to the edge"
                 : String.format(java.util.Locale.ROOT, "edge at %.2f times these losses", tip);
     losses.setText(where);
-    setAccessibleText(
-        (backwards.drivable().orElse(true) ? "turns back; " : "holds itself; ") + where);
+    setAccessibleText((turnsBack ? "turns back; " : "holds itself; ") + where);
     draw();
   }
 
