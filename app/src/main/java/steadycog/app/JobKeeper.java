@@ -98,7 +98,8 @@ final class JobKeeper {
 
   /** The same for all files that were worked on lately, at the start. */
   void tidyRecent() {
-    recent.all().forEach(JobKeeper::tidy);
+    List<Path> all = recent.all();
+    Thread.ofPlatform().daemon().name("tidying").start(() -> all.forEach(JobKeeper::tidy));
   }
 
   /** Opens a file that was dropped on the window or chosen from the recent ones. */

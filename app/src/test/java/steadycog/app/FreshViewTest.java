@@ -22,6 +22,7 @@ import steadycog.app.desk.Station;
 import steadycog.format.demo.TernRock;
 import steadycog.train.Member;
 import steadycog.train.MemberId;
+import steadycog.train.ShiftPlan;
 
 /**
  * A fresh view is the judge: whatever has been done in a window, it shows what a new window shows
@@ -135,7 +136,7 @@ class FreshViewTest extends InWindow {
       case 10 -> desk.stationProperty().set(Station.values()[random.nextInt(6)]);
       case 11 -> desk.crank().tooth(random.nextInt(9) - 4);
       case 12 -> desk.crank().turn(random.nextInt(3) - 1);
-      case 13 -> desk.plan().getClass();
+      case 13 -> editPlan(desk, random);
       case 14 -> {
         opened.stage().setWidth(960 + 40 * random.nextInt(20));
         opened.stage().setHeight(640 + 30 * random.nextInt(15));
@@ -157,6 +158,23 @@ class FreshViewTest extends InWindow {
   }
 
   /** Opens a new window in the same state, waits until both have come to rest, and compares. */
+  private static void editPlan(Desk desk, Random random) {
+    ShiftPlan plan = desk.bench().map(b -> b.card().train().shifts()).orElse(ShiftPlan.NONE);
+    if (plan.states().isEmpty() || random.nextInt(3) == 0) {
+      desk.plan().addState();
+      return;
+    }
+    String name = plan.states().get(random.nextInt(plan.states().size())).name();
+    switch (random.nextInt(3)) {
+      case 0 -> desk.plan().remove(name);
+      case 1 -> desk.plan().move(name, 1);
+      default ->
+          plan.elements().stream()
+              .findFirst()
+              .ifPresent(element -> desk.plan().toggle(name, element));
+    }
+  }
+
   private void judge(List<String> done) throws Exception {
     Stage[] stage = new Stage[1];
     robot.interact(

@@ -57,7 +57,11 @@ final class CureCommand implements Callable<Integer> {
   private void say(Card card, Outcome outcome) {
     Optional<Cure> cure = outcome.cure();
     if (!outcome.isSound()) {
-      input.remark("no change within reach: " + line(outcome.left().orElseThrow()));
+      input.remark(
+          (outcome.searched()
+                  ? "no change within reach: "
+                  : "too large to try changes, the worst is ")
+              + line(outcome.left().orElseThrow()));
       return;
     }
     String text = cure.map(found -> card.revised(found.train()).text()).orElse(card.text());

@@ -24,9 +24,15 @@ import steadycog.train.WheelSize;
  * @param words as {@code A 14 -> 15, shift B 0.2}
  * @param train after it
  * @param counts how many tooth counts differ
+ * @param arranged whether the number or the spacing of planets differs
  * @param effort how much is changed, to choose the least: teeth, or what is worth as much
  */
-record Change(String words, Train train, int counts, double effort) {
+record Change(String words, Train train, int counts, boolean arranged, double effort) {
+  /** A change that leaves the planets as they are. */
+  Change(String words, Train train, int counts, double effort) {
+    this(words, train, counts, false, effort);
+  }
+
   /** A module of shift is as much work to think about as so many teeth. */
   private static final double SHIFT = 1;
 
@@ -62,6 +68,7 @@ record Change(String words, Train train, int counts, double effort) {
         PlanetaryWords.change(old, changed),
         train.withPart(changed),
         PlanetaryWords.counts(old, changed),
+        old.count() != changed.count() || old.spacing() != changed.spacing(),
         PlanetaryWords.effort(old, changed));
   }
 
@@ -106,12 +113,13 @@ record Change(String words, Train train, int counts, double effort) {
         words.isEmpty() ? next.words : words + ", " + next.words,
         next.train,
         counts + next.counts,
+        arranged || next.arranged,
         effort + next.effort);
   }
 
   /** The same, thought of as more or less work. */
   Change worth(double changed) {
-    return new Change(words, train, counts, changed);
+    return new Change(words, train, counts, arranged, changed);
   }
 
   /** What is changed, without the amounts. */
@@ -122,6 +130,11 @@ record Change(String words, Train train, int counts, double effort) {
   /** {@code shift planet2 0.5} without its number, but with that of the name. */
   static String withoutAmount(String said) {
     return AMOUNT.matcher(said).replaceAll("");
+  }
+
+  /** Counts that differ; another number or spacing of planets weighs as one. */
+  int weight() {
+    return counts + (arranged ? 1 : 0);
   }
 
   boolean isEmpty() {

@@ -41,22 +41,29 @@ public final class PutRight {
    * @param cure the change; empty where none is needed or none was found
    * @param left the worst finding that no change within reach puts right; empty where all is right
    * @param still the notes that are left after it
+   * @param searched false where the train is too large for changes to be tried, see {@link
+   *     Cures#soughtFor}
    */
-  public record Outcome(Optional<Cure> cure, Optional<Finding> left, List<Finding> still) {
+  public record Outcome(
+      Optional<Cure> cure, Optional<Finding> left, List<Finding> still, boolean searched) {
     public Outcome {
       still = List.copyOf(still);
     }
 
     private static Outcome of(Cure cure, Inspection after) {
-      return new Outcome(Optional.of(cure), Optional.empty(), notes(after));
+      return new Outcome(Optional.of(cure), Optional.empty(), notes(after), true);
     }
 
     private static Outcome sound(Inspection now) {
-      return new Outcome(Optional.empty(), Optional.empty(), notes(now));
+      return new Outcome(Optional.empty(), Optional.empty(), notes(now), true);
     }
 
     private static Outcome stuck(Finding finding) {
-      return new Outcome(Optional.empty(), Optional.of(finding), List.of());
+      return new Outcome(Optional.empty(), Optional.of(finding), List.of(), true);
+    }
+
+    private static Outcome tooLarge(Finding finding) {
+      return new Outcome(Optional.empty(), Optional.of(finding), List.of(), false);
     }
 
     private static List<Finding> notes(Inspection inspection) {
@@ -87,7 +94,7 @@ public final class PutRight {
 
   private static final Comparator<Trial> LEAST_FIRST =
       Comparator.comparing(Trial::turnsRound)
-          .thenComparingInt(PutRight::weight)
+          .thenComparingInt(trial -> trial.change().weight())
           .thenComparingDouble(PutRight::cost);
 
   private final Train train;
@@ -162,6 +169,9 @@ public final class PutRight {
     if (bad.isEmpty()) {
       return Outcome.sound(before);
     }
+    if (!Cures.soughtFor(train)) {
+      return Outcome.tooLarge(bad.getFirst());
+    }
     List<Trial> single = single(bad);
     for (double limit : new double[] {FAR, Double.POSITIVE_INFINITY}) {
       for (int weight = 0; weight <= MOST_COUNTS; weight++) {
@@ -179,7 +189,7 @@ public final class PutRight {
   private Optional<Trial> least(List<Trial> single, int weight, double limit) {
     Optional<Trial> atOnce =
         single.stream()
-            .filter(trial -> weight(trial) == weight && isWithin(trial, limit))
+            .filter(trial -> trial.change().weight() == weight && isWithin(trial, limit))
             .sorted(LEAST_FIRST)
             .filter(trial -> trial.after().isSound())
             .findFirst();
@@ -232,19 +242,6 @@ public final class PutRight {
     return trial.change().effort() + Math.abs(trial.ratioChange()) / A_TOOTH;
   }
 
-  /** Counts changed; another number or spacing of planets weighs as one. */
-  private static int weight(Trial trial) {
-    return weight(trial.change());
-  }
-
-  private static int weight(Change change) {
-    boolean arranged =
-        change.words().contains("planets x")
-            || change.words().contains("space ")
-            || change.words().contains("clock ");
-    return change.counts() + (arranged ? 1 : 0);
-  }
-
   /**
    * Cures of the worst finding one after the other, the least change in all first, until nothing
    * bad is left; no more than {@code most} counts in all.
@@ -252,8 +249,7 @@ public final class PutRight {
   private Optional<Trial> stepwise(int most, double limit) {
     PriorityQueue<Change> open =
         new PriorityQueue<>(
-            Comparator.comparingInt((Change change) -> weight(change))
-                .thenComparingDouble(Change::effort));
+            Comparator.comparingInt(Change::weight).thenComparingDouble(Change::effort));
     open.add(new Change("", train, 0, 0));
     for (int step = 0; step < MOST_STEPS && !open.isEmpty(); step++) {
       Change sofar = open.poll();
@@ -271,7 +267,7 @@ public final class PutRight {
 
   private boolean fits(Change change, int most, double limit) {
     Trial whole = new Trial(before, change);
-    return weight(change) <= most && allowed(whole) && isWithin(whole, limit);
+    return change.weight() <= most && allowed(whole) && isWithin(whole, limit);
   }
 
   private static List<Trial> ways(Inspection here, Finding finding, Predicate<Trial> allowed) {

@@ -134,6 +134,8 @@ class FindingsTest {
           "parallel 10 ~ 33i",
           "planetary sun 30 planet 8 x3 ring 46",
           "parallel 17 ~ 40",
+          "planetary sun 12/- planet 18=18 x3 ring 48/51; hold ring1; drive sun; take ring2 -9 Nm;"
+              + " efficiency external 0.9 internal 0.95",
           "planetary sun 75=75 planet 61=52 x5 ring 199=190",
           "planetary sun 19=19 planet 60=52 x2 clocked ring 139=134; module 2 mm;"
               + " clearance flank 0.3 mm",

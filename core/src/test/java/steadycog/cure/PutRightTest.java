@@ -216,6 +216,14 @@ class PutRightTest {
   }
 
   @Test
+  void aTrainTooLargeToTryChangesIsSaidToBe() throws CardException {
+    Outcome outcome =
+        putRight("parallel 14" + " ~ 30 ~ 14".repeat(31) + "; drive A; take B", Keep.NOTHING);
+    assertFalse(outcome.searched() || outcome.isSound());
+    assertEquals("interference", outcome.left().orElseThrow().code());
+  }
+
+  @Test
   void everyStateIsPutRight() throws CardException {
     Train train =
         Card.read(

@@ -100,7 +100,7 @@ class CardTest {
         "paralel 18 ~ 72| 1:1: found 'paralel', expected a part (parallel, planetary, cycloidal,"
             + " strainwave, bevel, differential, shaft) or drive, hold, take, lock, join, coaxial,"
             + " brake, clutch, state, place, efficiency, friction, module, dp, angle, width, shift,"
-            + " bore, clearance, offset, material, distance or sharing",
+            + " bore, clearance, offset, material, distance, sharing or tool",
         "planetary| 1:10: found the end of the statement, expected planet with a tooth count, as in"
             + " planet 15 x3",
         "planetary planet 15 x3| 1:23: found the end of the statement, expected a sun or a ring for"
@@ -134,8 +134,13 @@ class CardTest {
         "parallel 18 ~ 72;drive A;hold a| 1:31: A has a role already (line 1): it cannot hold too",
         "parallel 18 ~ 72;take A;take B| 1:30: a second take-off: a ratio needs exactly one",
         "parallel 18 ~ 72;lock A = A| 1:27: A tied to itself: name another member",
+        "parallel 18 ~ 72;drive A 5 W| 1:26: 5 W without a speed: its torque needs one, as drive A"
+            + " 1500 rpm 5 W",
+        "parallel 18 ~ 72;tool A 2.5| 1:25: found '2.5', expected how many edges the tool has, as"
+            + " tool planet 12",
+        "parallel 18 ~ 72;tool A 12;tool A 6| 1:28: a second tool of A: leave one",
         "parallel 18 ~ 72;take B 5 rpm| 1:27: found 'rpm', expected Nm, Nmm, lbf-ft, lbf-in or"
-            + " kgf-cm",
+            + " kgf-cm, or W or hp",
         "parallel 18 ~ 72;parallel 9 ~ 9| 1:18: a second part: with several parts each needs a"
             + " name, as in winch: …",
         "a: parallel 18 ~ 72;a: parallel 9 ~ 9| 1:21: a second part named 'a': rename one",

@@ -65,7 +65,12 @@ final class MotorPanel extends VBox {
     shelf.setOnAction(e -> takeShelved());
     set(typed, "motor-typed", 13, "0.42 Nm 5200 rpm", "Stall torque and no-load speed");
     Typed.on(typed, this::takeTyped, this::complain, desk.inViewProperty());
-    set(load, "motor-load", 7, "left to the drive", "Torque that the driven machine asks for");
+    set(
+        load,
+        "motor-load",
+        7,
+        "left to the drive",
+        "Torque or power that the driven machine asks for");
     Typed.on(load, this::takeLoad, this::complain, desk.inViewProperty());
     verdict.setWrapText(true);
     verdict.setId("motor-verdict");
@@ -207,11 +212,14 @@ final class MotorPanel extends VBox {
   }
 
   private Optional<String> takeLoad(String text) {
-    Optional<Quantity> torque = QuantityText.read(text, Unit.Dimension.TORQUE);
-    if (torque.isEmpty() && !text.isEmpty()) {
-      return Optional.of("Not a load: type a torque, as 40 Nm; left empty the drive decides.");
+    Optional<Quantity> asked =
+        QuantityText.read(text, Unit.Dimension.TORQUE)
+            .or(() -> QuantityText.read(text, Unit.Dimension.POWER));
+    if (asked.isEmpty() && !text.isEmpty()) {
+      return Optional.of(
+          "Not a load: type a torque or a power, as 40 Nm or 50 W; left empty the drive decides.");
     }
-    desk.load(torque);
+    desk.load(asked);
     Platform.runLater(this::show);
     return Optional.empty();
   }

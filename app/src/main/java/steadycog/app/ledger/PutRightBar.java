@@ -97,7 +97,9 @@ final class PutRightBar extends VBox {
     } else {
       Optional<Finding> left = outcome.left();
       change.setText(
-          left.isPresent() ? "No change within reach puts it all right." : "All is right.");
+          !outcome.searched()
+              ? "Too large a train to try changes."
+              : left.isPresent() ? "No change within reach puts it all right." : "All is right.");
       does.setText(
           left.map(finding -> finding.message() + finding.remedy().map(r -> " " + r).orElse(""))
               .orElse(""));

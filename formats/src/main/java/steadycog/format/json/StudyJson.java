@@ -405,6 +405,7 @@ public final class StudyJson {
   /** What {@code cure --json} prints: of {@code card}, what was found to put it right. */
   public static String cure(Card card, PutRight.Outcome outcome) {
     ObjectNode root = JobJson.MAPPER.createObjectNode().put("sound", outcome.isSound());
+    root.put("searched", outcome.searched());
     root.put("change", outcome.cure().map(Cure::change).orElse(null));
     root.put(
         "card",
