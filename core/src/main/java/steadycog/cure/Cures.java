@@ -3,7 +3,8 @@ package steadycog.cure;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.function.UnaryOperator;
+import java.util.Optional;
+import java.util.function.Function;
 import java.util.stream.Stream;
 import steadycog.check.Finding;
 import steadycog.check.Inspection;
@@ -41,9 +42,11 @@ public final class Cures {
 
   private final Inspection before;
   private final Proposals proposals;
-  private final UnaryOperator<Train> whole;
 
-  private Cures(Inspection before, UnaryOperator<Train> whole) {
+  /** The train with all its states for one that was changed in one of them, where there is one. */
+  private final Function<Train, Optional<Train>> whole;
+
+  private Cures(Inspection before, Function<Train, Optional<Train>> whole) {
     this.before = before;
     this.proposals = new Proposals(before);
     this.whole = whole;
@@ -51,7 +54,7 @@ public final class Cures {
 
   /** For a train that runs in one way. */
   public static Cures of(Train train) {
-    return new Cures(Inspection.of(train), UnaryOperator.identity());
+    return new Cures(Inspection.of(train), Optional::of);
   }
 
   /** For a train in one of its states: the cures' trains have all of them. */
@@ -82,7 +85,13 @@ public final class Cures {
   }
 
   private List<Cure> of(Finding finding, Pace pace) {
-    return trials(finding, pace).stream().map(trial -> trial.cure(whole)).toList();
+    return trials(finding, pace).stream()
+        .map(trial -> trial.cure(whole(trial).orElseThrow()))
+        .toList();
+  }
+
+  private Optional<Train> whole(Trial trial) {
+    return whole.apply(trial.change().train());
   }
 
   /**
@@ -128,7 +137,7 @@ public final class Cures {
   }
 
   /** Fills {@code found} up to {@code wanted} with the first that may be offered. */
-  private static void clean(
+  private void clean(
       List<Trial> ordered, Finding finding, int wanted, List<Trial> found, Pace pace) {
     int most = finding.isBad() ? MOST_TRIED : MOST_TRIED_FOR_A_NOTE;
     int tried = 0;
@@ -140,7 +149,7 @@ public final class Cures {
       boolean another = found.stream().noneMatch(trial::isLike);
       if (another && trial.clears(finding) && !trial.losesRatio()) {
         tried++;
-        if (trial.isClean(finding)) {
+        if (trial.isClean(finding) && whole(trial).isPresent()) {
           found.add(trial);
         }
       }

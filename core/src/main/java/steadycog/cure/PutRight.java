@@ -8,7 +8,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.PriorityQueue;
 import java.util.function.Predicate;
-import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 import steadycog.check.Finding;
 import steadycog.check.Inspection;
@@ -133,7 +132,11 @@ public final class PutRight {
         }
         if (one.cure().isPresent()) {
           again = true;
-          now = now.adopting(state, one.cure().get().train());
+          Optional<Train> adopted = now.adopting(state, one.cure().get().train());
+          if (adopted.isEmpty()) {
+            return Outcome.stuck(worst(now));
+          }
+          now = adopted.get();
           words.add(one.cure().get().change());
         }
       }
@@ -160,8 +163,7 @@ public final class PutRight {
   private static Cure inStates(Train train, Train now, List<String> words) {
     State first = train.shifts().states().getFirst();
     Change change = new Change(String.join(", ", words), now.in(first), 0, 0);
-    Train cured = now;
-    return new Trial(Inspection.of(train.in(first)), change).cure(none -> cured);
+    return new Trial(Inspection.of(train.in(first)), change).cure(now);
   }
 
   private Outcome found() {
@@ -303,7 +305,7 @@ public final class PutRight {
         said.put(Change.withoutAmount(words), words);
       }
     }
-    Cure cure = trial.cure(UnaryOperator.identity());
+    Cure cure = trial.cure();
     return new Cure(
         String.join(", ", said.values()),
         cure.train(),

@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.check.Finding;
@@ -79,13 +78,18 @@ final class Trial {
     return after().addsNothing(finding.severity(), before);
   }
 
-  /** What it does; {@code whole} gives the train with all its states. */
-  Cure cure(UnaryOperator<Train> whole) {
+  /** What it does, with the train it makes. */
+  Cure cure() {
+    return cure(change.train());
+  }
+
+  /** The same with {@code whole}, which has all states of the train. */
+  Cure cure(Train whole) {
     List<Finding.Key> was = keys(before);
     List<Finding.Key> is = keys(after());
     return new Cure(
         change.words(),
-        whole.apply(change.train()),
+        whole,
         after().ratio(),
         times.get().map(t -> t.subtract(BigFraction.ONE)).map(Trial::number),
         without(was, is),

@@ -252,13 +252,19 @@ public record Train(
 
   /**
    * The same train with what is changed in {@code inState}, which it was as it runs in {@code
-   * state}: parts and sizes in every state, other roles in this one.
+   * state}: parts and sizes in every state, other roles in this one. Empty where a new role is at
+   * odds with one that its member has in another state.
    */
-  public Train adopting(State state, Train inState) {
+  public Optional<Train> adopting(State state, Train inState) {
     Train adopted = inState.withRoles(roles).withShifts(shifts);
-    return inState.roles.equals(in(state).roles)
-        ? adopted
-        : adopted.changing(state, now -> inState.roles);
+    if (inState.roles.equals(in(state).roles)) {
+      return Optional.of(adopted);
+    }
+    try {
+      return Optional.of(adopted.changing(state, now -> inState.roles));
+    } catch (IllegalArgumentException atOdds) {
+      return Optional.empty();
+    }
   }
 
   /**
