@@ -38,7 +38,7 @@ record Change(String words, Train train, int counts, boolean arranged, double ef
 
   private static final double ONE_SHIFT = 0.3;
 
-  private static final Pattern AMOUNT = Pattern.compile("(?<![\\w-])-?\\d+(\\.\\d+)?");
+  private static final Pattern AMOUNT = Pattern.compile("(?<![\\w-])-?x?\\d+(\\.\\d+)?");
 
   /** Other counts on some wheels. */
   static Change teeth(Train train, Map<MemberId, Integer> counts) {

@@ -196,5 +196,6 @@ class CuresTest {
     assertEquals("shift planet2 ", Change.withoutAmount("shift planet2 -0.35"));
     assertEquals("distance sun-planet  mm", Change.withoutAmount("distance sun-planet 15.75 mm"));
     assertEquals("A  -> ", Change.withoutAmount("A 14 -> 15"));
+    assertEquals("planets  -> ", Change.withoutAmount("planets x3 -> x4"));
   }
 }
