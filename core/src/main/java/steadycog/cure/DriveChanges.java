@@ -65,7 +65,7 @@ final class DriveChanges {
     return all;
   }
 
-  /** Thinner output pins, fewer of them, both, and a smaller bore. */
+  /** Thinner output pins, fewer of them, and both. */
   private static void outputs(Train train, Cycloidal drive, CycloidGeometry now, List<Change> all) {
     Quantity circle = atMost(2 * now.outputCircleRadius());
     double pin = 2 * now.outputPinRadius();

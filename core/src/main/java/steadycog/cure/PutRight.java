@@ -184,7 +184,19 @@ public final class PutRight {
         }
       }
     }
-    return Outcome.stuck(bad.getFirst());
+    return Outcome.stuck(unmet(bad));
+  }
+
+  /** The worst finding that no change clears at all; where each can be cleared, the worst. */
+  private Finding unmet(List<Finding> bad) {
+    Proposals proposals = new Proposals(before);
+    return bad.stream()
+        .filter(
+            finding ->
+                proposals.of(finding).stream()
+                    .noneMatch(trial -> allowed(trial) && trial.clears(finding)))
+        .findFirst()
+        .orElse(bad.getFirst());
   }
 
   /** The least change with so many counts whose ratio moves by no more than {@code limit}. */

@@ -33,8 +33,9 @@ class PutRightTest {
   /** So many near-misses; {@code -Ddesigns=2000} for a long run. */
   private static final int DESIGNS = Integer.getInteger("designs", 90);
 
+  private static final String FOCUSER_ROLES = "drive sun; hold ring1; take ring2";
   private static final String FOCUSER =
-      "planetary sun 12/- planet 18=18 x3 ring 48/51; drive sun; hold ring1; take ring2";
+      "planetary sun 12/- planet 18=18 x3 ring 48/51; " + FOCUSER_ROLES;
 
   private static Outcome putRight(String card, Keep keep) throws CardException {
     return PutRight.of(Card.read(card).train(), keep, Pace.FREE);
@@ -213,6 +214,15 @@ class PutRightTest {
     assertFalse(outcome.isSound());
     assertEquals("few-teeth", outcome.left().orElseThrow().code());
     assertEquals(Optional.empty(), outcome.cure());
+  }
+
+  @Test
+  void theRuleThatNoChangeMeetsIsNamedBeforeThoseThatSomeWould() throws CardException {
+    String hot = "; efficiency external 0.8 internal 0.85; ";
+    Outcome outcome =
+        putRight(
+            "planetary sun 20/- planet 22=22 x3 ring 64/65" + hot + FOCUSER_ROLES, Keep.NOTHING);
+    assertEquals("more-heat", outcome.left().orElseThrow().code(), "indexing could be cured");
   }
 
   @Test

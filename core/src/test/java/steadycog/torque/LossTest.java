@@ -528,4 +528,51 @@ class LossTest {
             .ideal()
             .status());
   }
+
+  @Test
+  void aLockOnKeyedWheelsIsNoSplitEither() throws CardException {
+    String chain = "parallel 20 ~ 40 = 20 ~ 50|drive A 2 Nm|take D|";
+    Loading plain = loading(chain);
+    Loading locked = loading(chain + "lock B = C");
+    assertEquals(Torques.Status.DETERMINED, locked.ideal().status());
+    assertEquals(plain.ideal().external(), locked.ideal().external());
+    assertEquals(plain.flow().efficiency(), locked.flow().efficiency());
+    assertEquals(
+        Optional.empty(),
+        locked.ideal().throughClutch(new Join(new MemberId("", "B"), new MemberId("", "C"))),
+        "how key and clutch share it does not follow");
+  }
+
+  /** Where two inputs drive, a flow counts only if something comes out where it is taken off. */
+  @Test
+  void withTwoDrivesTheTakeOffDelivers() throws CardException {
+    Random random = new Random(47);
+    int runs = 0;
+    for (int k = 0; k < 300; k++) {
+      int sun = random.nextInt(12, 40);
+      int planet = random.nextInt(12, 30);
+      String card =
+          "planetary sun "
+              + sun
+              + " planet "
+              + planet
+              + " x3 ring "
+              + (sun + 2 * planet)
+              + "|drive sun "
+              + random.nextInt(-90, 90)
+              + " rpm 1 Nm|drive ring "
+              + random.nextInt(-90, 90)
+              + " rpm|take carrier|efficiency external 0.8 internal 0.8";
+      Loading loading = loading(card);
+      if (loading.flow().verdict() == Verdict.RUNS) {
+        Motion motion = motion(Card.read(card.replace('|', '\n')).train());
+        MemberId carrier = new MemberId("", "carrier");
+        double torque = loading.flow().torques().external(carrier).orElseThrow().doubleValue();
+        double speed = motion.speed(carrier).orElseThrow().inRadPerS();
+        assertTrue(torque * speed < 1e-9, card);
+        runs++;
+      }
+    }
+    assertTrue(runs > 100, runs + " run");
+  }
 }
