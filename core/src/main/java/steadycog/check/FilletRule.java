@@ -37,8 +37,9 @@ final class FilletRule extends PairRule {
   }
 
   private static Finding finding(Train train, Mesh mesh, Fillet fillet, MemberId wheel) {
-    double play = MeshFigures.of(train, mesh).map(MeshFigures::play).orElse(0.0);
-    double module = MeshFigures.of(train, mesh).map(MeshFigures::moduleMm).orElse(1.0);
+    Optional<MeshFigures> figures = MeshFigures.of(train, mesh);
+    double play = figures.map(MeshFigures::play).orElse(0.0);
+    double module = figures.map(MeshFigures::moduleMm).orElse(1.0);
     boolean stated = train.pitch().isPresent() && play > FILM * module;
     boolean binds = stated && fillet.excess() * module > play;
     Finding finding =

@@ -97,20 +97,6 @@ public final class Inspection {
     return true;
   }
 
-  /** The worst finding; cheap rules first, and an error ends it. */
-  public Severity worst() {
-    Severity worst = Severity.OK;
-    for (int rule : Checks.cheapestFirst()) {
-      for (Finding finding : by(rule)) {
-        worst = finding.severity().compareTo(worst) > 0 ? finding.severity() : worst;
-      }
-      if (worst.isError()) {
-        break;
-      }
-    }
-    return worst;
-  }
-
   /** Whether nothing worse than a note is found; cheap rules first. */
   public boolean isSound() {
     for (int rule : Checks.cheapestFirst()) {

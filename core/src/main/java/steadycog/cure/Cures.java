@@ -80,10 +80,6 @@ public final class Cures {
   }
 
   /** The cures of one finding of the train, best first; at most {@value #MOST}. */
-  public List<Cure> of(Finding finding) {
-    return of(finding, Pace.FREE);
-  }
-
   private List<Cure> of(Finding finding, Pace pace) {
     return trials(finding, pace).stream()
         .map(trial -> trial.cure(whole(trial).orElseThrow()))

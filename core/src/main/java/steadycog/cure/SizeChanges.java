@@ -7,6 +7,7 @@ import steadycog.number.Exact;
 import steadycog.number.Quantity;
 import steadycog.number.Unit;
 import steadycog.piece.Blank;
+import steadycog.shape.Drives;
 import steadycog.train.Bore;
 import steadycog.train.MemberId;
 import steadycog.train.Pitch;
@@ -61,7 +62,7 @@ final class SizeChanges {
       }
       all.add(Change.sized("width " + width, train.withSizes(wider)).worth(times));
     }
-    double module = train.pitch().map(pitch -> pitch.moduleMm().doubleValue()).orElse(1.0);
+    double module = Drives.moduleMm(train);
     for (String next : MODULES) {
       double larger = Exact.parse(next).doubleValue();
       if (larger > module && larger <= 3 * module) {
