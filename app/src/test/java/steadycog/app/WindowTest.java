@@ -607,9 +607,9 @@ class WindowTest extends InWindow {
     robot.clickOn("#kind-planetary").clickOn("#kind-parallel").clickOn("#kind-strainwave");
     TableView<?> table = find("#candidates", TableView.class);
     WaitForAsyncUtils.waitFor(
-        60, TimeUnit.SECONDS, () -> text("#find-status").contains("proven best"));
+        60, TimeUnit.SECONDS, () -> text("#find-status").contains("proven of"));
     assertFalse(table.getItems().isEmpty());
-    assertEquals("two-row,cycloidal", opened.desk().job().wanted().text(Wanted.Field.KIND));
+    assertEquals("two-row,cycloidal", opened.desk().sheet().wanted().text(Wanted.Field.KIND));
     robot.interact(() -> table.getSelectionModel().select(1));
     robot.clickOn("#keep");
     robot.interact(() -> table.getSelectionModel().select(0));

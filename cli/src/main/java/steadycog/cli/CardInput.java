@@ -86,7 +86,7 @@ final class CardInput {
       throw new UnreadableException(
           1, 1, "no train '" + name + "', expected one of: " + String.join(", ", names));
     }
-    return new Job(job.title(), found, job.wanted());
+    return new Job(job.title(), found);
   }
 
   private static void requireCards(Job job) throws UnreadableException {

@@ -25,7 +25,11 @@ import steadycog.number.Figures;
 import steadycog.search.Candidate;
 import steadycog.search.Found;
 import steadycog.search.Hunt;
+import steadycog.search.Loosen;
+import steadycog.search.Loosen.Hint;
 import steadycog.search.Nearby;
+import steadycog.search.Query;
+import steadycog.search.Rank;
 import steadycog.search.Wanted;
 import steadycog.search.Wanted.Field;
 import steadycog.search.Watch;
@@ -70,7 +74,7 @@ final class FindCommand implements Callable<Integer> {
   @Option(names = "--per-stage", description = "the largest step of a stage, such as 8")
   Optional<String> perStage = Optional.empty();
 
-  @Option(names = "--distortion", description = "teeth by which rows may differ (default 2)")
+  @Option(names = "--distortion", description = "teeth by which rings may be off (default 2)")
   Optional<String> distortion = Optional.empty();
 
   @Option(names = "--diameter", description = "the largest wheel: 40 modules, or 60 mm at 1.5 mm")
@@ -82,7 +86,7 @@ final class FindCommand implements Callable<Integer> {
   @Option(names = "--driven", description = "counts that must be driven")
   Optional<String> driven = Optional.empty();
 
-  @Option(names = "--stock", description = "the wheels one owns, such as 24,36x2,48")
+  @Option(names = "--stock", description = "the wheels one owns, such as 24,36x2,72i")
   Optional<String> stock = Optional.empty();
 
   @Option(names = "--top", description = "how many are listed (default 20)")
@@ -94,16 +98,21 @@ final class FindCommand implements Callable<Integer> {
   @Option(names = "--opposite", description = "the output turns the other way")
   boolean opposite;
 
-  @Option(names = "--coaxial", description = "two pairs with input and output in line")
+  @Option(names = "--coaxial", description = "input and output in line")
   boolean coaxial;
 
-  @Option(names = "--sound", description = "no errors in trains of pairs either")
-  boolean sound;
+  @Option(names = "--any", description = "trains with errors too, marked as such")
+  boolean any;
+
+  @Option(
+      names = "--rank",
+      description = "what comes first: error (default), size, stages, efficiency or diameter")
+  Optional<String> rank = Optional.empty();
 
   @Option(
       names = "--near",
       paramLabel = "CARD",
-      description = "change as few counts of this train as possible, to the target or to no errors")
+      description = "change as little of this train as possible, to the target or to no errors")
   Optional<String> near = Optional.empty();
 
   @Option(
@@ -137,12 +146,16 @@ final class FindCommand implements Callable<Integer> {
   }
 
   private int find() {
-    Found found = Hunt.run(wanted().query(), Watch.NONE);
+    Wanted wanted = wanted();
+    Found found = Hunt.run(wanted.query(), Watch.NONE);
+    List<Hint> hints = found.candidates().isEmpty() ? Loosen.of(wanted, Watch.NONE) : List.of();
     PrintWriter out = spec.commandLine().getOut();
     out.print(
         json
-            ? FoundJson.write(found)
-            : csv ? FoundCsv.write(found.candidates()) : table(found.candidates()) + said(found));
+            ? FoundJson.write(found, hints)
+            : csv
+                ? FoundCsv.write(found.candidates())
+                : table(found.candidates()) + said(found, hints));
     out.flush();
     return Exit.DONE;
   }
@@ -165,12 +178,13 @@ final class FindCommand implements Callable<Integer> {
     driver.ifPresent(text -> texts.put(Field.DRIVER, text));
     driven.ifPresent(text -> texts.put(Field.DRIVEN, text));
     stock.ifPresent(text -> texts.put(Field.STOCK, text));
+    rank.ifPresent(text -> texts.put(Field.RANK, text));
     top.ifPresent(text -> texts.put(Field.TOP, text));
     losses.ifPresent(text -> texts.put(Field.LOSSES, text));
     efficiency.ifPresent(text -> texts.put(Field.EFFICIENCY, text));
     backwards.ifPresent(text -> texts.put(Field.BACKWARDS, text));
     texts.put(Field.DIRECTION, same ? "same" : opposite ? "opposite" : "");
-    return new Wanted(texts).with(Field.COAXIAL, coaxial).with(Field.SOUND, sound);
+    return new Wanted(texts).with(Field.COAXIAL, coaxial).with(Field.ANY, any);
   }
 
   private int near(String source) {
@@ -182,9 +196,7 @@ final class FindCommand implements Callable<Integer> {
         return refuse(source + ":1:1: expected one train with a card");
       }
       Wanted wanted = wanted();
-      Nearby.Changes changes =
-          Nearby.of(
-              card.get().train(), wanted.target(), wanted.tolerance(), wanted.top(), Watch.NONE);
+      Nearby.Changes changes = Nearby.of(card.get().train(), wanted, Watch.NONE);
       PrintWriter out = spec.commandLine().getOut();
       out.print(json ? FoundJson.write(changes) : table(changes));
       out.flush();
@@ -198,14 +210,14 @@ final class FindCommand implements Callable<Integer> {
 
   private static String table(Nearby.Changes changes) {
     if (changes.list().isEmpty()) {
-      return "Nothing within three changed counts; "
+      return "Nothing within three changed counts and the limits; "
           + changes.examined()
-          + " trains examined. Widen the tolerance, or look without --near.\n";
+          + " trains examined. Widen the tolerance or a limit, or look without --near.\n";
     }
     TextTable table = new TextTable(1, "change", "i = in/out", "error ppm", "teeth changed");
     for (Nearby.Change change : changes.list()) {
       table.add(
-          change.words(),
+          change.words().isEmpty() ? "none needed" : change.words(),
           Exact.text(change.candidate().ratio().reduction()),
           ppm(change.candidate()),
           Integer.toString(change.teeth()));
@@ -228,7 +240,7 @@ final class FindCommand implements Callable<Integer> {
             "findings");
     for (Candidate candidate : candidates) {
       table.add(
-          Card.of(candidate.train()).text().strip().replace("\n", "; "),
+          card(candidate),
           Exact.text(candidate.ratio().reduction()),
           ppm(candidate),
           Integer.toString(candidate.size()),
@@ -236,7 +248,7 @@ final class FindCommand implements Callable<Integer> {
           Integer.toString(candidate.distortion()),
           Shares.forwards(candidate.eachWay()),
           Shares.backwards(candidate.eachWay().backwards()),
-          candidate.worst().word());
+          candidate.trouble().map(rule -> "error: " + rule).orElse(candidate.worst().word()));
     }
     return table.toString();
   }
@@ -245,23 +257,41 @@ final class FindCommand implements Callable<Integer> {
     return Figures.significant(candidate.errorPpm(), 5);
   }
 
-  /** What was covered, and where nothing was found why. */
-  private static String said(Found found) {
+  /** What was covered, and where nothing was found why and what would help. */
+  private static String said(Found found, List<Hint> hints) {
+    Query query = found.query();
+    boolean byError = query.listing().rank() == Rank.ERROR;
     List<String> words = new ArrayList<>();
     words.add(
         found.candidates().isEmpty()
             ? "Nothing found."
-            : found.provenBest()
-                ? "Proven best within the limits."
-                : "Cut short: not proven best.");
+            : (found.provenBest() ? "Proven: " : "Cut short, not proven: ")
+                + query.listing().rank().best()
+                + " first"
+                + (byError ? "." : ", within " + query.tolerance().orElseThrow() + "."));
     words.add(found.examined() + " combinations covered.");
     found
         .rejected()
         .forEach((rule, times) -> words.add(times + " near enough but refused: " + rule + "."));
     if (found.candidates().isEmpty()) {
-      words.add(found.advice());
+      words.add(
+          hints.isEmpty()
+              ? "No single limit stands in the way: loosen several."
+              : "Loosen one of these limits, and there is something:");
+      hints.forEach(hint -> words.add("  " + option(hint) + "  for  " + card(hint.first())));
     }
     return "\n" + String.join("\n", words) + "\n";
+  }
+
+  private static String option(Hint hint) {
+    boolean direction = hint.field() == Field.DIRECTION;
+    return hint.text().isEmpty()
+        ? "without " + (direction ? "--same or --opposite" : "--" + hint.field().key())
+        : "--" + hint.field().key() + " " + hint.text();
+  }
+
+  private static String card(Candidate candidate) {
+    return Card.of(candidate.train()).text().strip().replace("\n", "; ");
   }
 
   private int refuse(String reason) {

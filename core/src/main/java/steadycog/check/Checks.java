@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import steadycog.train.Planetary;
+import steadycog.train.Train;
 
 /** The rules, in the order in which their findings are told. */
 public final class Checks {
@@ -97,5 +98,18 @@ public final class Checks {
    */
   public static Optional<String> trouble(Planetary set) {
     return SetTrouble.of(set);
+  }
+
+  /** The same for a set as {@code train} sizes it; its ring may be shifted to fit. */
+  public static Optional<String> trouble(Train train, Planetary set) {
+    return SetTrouble.of(train, set);
+  }
+
+  /**
+   * Whether the teeth of a set ask for no change of their shifts: no undercut, no interference with
+   * flanks, enough contact.
+   */
+  public static boolean isClean(Train train, Planetary set) {
+    return SetTrouble.clean(train, set);
   }
 }

@@ -3,32 +3,20 @@ package steadycog.job;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
-import steadycog.search.Wanted;
 
 /**
  * Everything that one file holds.
  *
  * @param title may be empty
  * @param sheets at least one
- * @param wanted what teeth are looked for
  */
-public record Job(String title, List<Sheet> sheets, Wanted wanted) {
+public record Job(String title, List<Sheet> sheets) {
 
   public Job {
     sheets = List.copyOf(sheets);
     if (sheets.isEmpty()) {
       throw new IllegalArgumentException("a job needs at least one train");
     }
-  }
-
-  /** A job in which nothing is looked for yet. */
-  public Job(String title, List<Sheet> sheets) {
-    this(title, sheets, Wanted.NOTHING);
-  }
-
-  /** The same job looking for something else. */
-  public Job wanting(Wanted changed) {
-    return new Job(title, sheets, changed);
   }
 
   /** A job with one empty train. */
@@ -40,21 +28,21 @@ public record Job(String title, List<Sheet> sheets, Wanted wanted) {
   public Job with(int index, Sheet sheet) {
     List<Sheet> changed = new ArrayList<>(sheets);
     changed.set(index, sheet);
-    return new Job(title, changed, wanted);
+    return new Job(title, changed);
   }
 
   /** The same job with {@code sheet} put in before {@code index}. */
   public Job adding(int index, Sheet sheet) {
     List<Sheet> changed = new ArrayList<>(sheets);
     changed.add(index, sheet);
-    return new Job(title, changed, wanted);
+    return new Job(title, changed);
   }
 
   /** The same job without the train at {@code index}; the last one leaves an empty train behind. */
   public Job without(int index) {
     List<Sheet> changed = new ArrayList<>(sheets);
     changed.remove(Objects.checkIndex(index, sheets.size()));
-    return new Job(title, changed.isEmpty() ? empty().sheets : changed, wanted);
+    return new Job(title, changed.isEmpty() ? empty().sheets : changed);
   }
 
   /** {@code base}, or with the first number behind it that no train has yet. */

@@ -36,9 +36,6 @@ public final class JobDifference {
         words.add("\u2212 " + sheet.name() + ": only in the file");
       }
     }
-    if (!mine.wanted().equals(theirs.wanted())) {
-      words.add("what is looked for under Find teeth");
-    }
   }
 
   private static Optional<Sheet> named(Job job, String name) {
@@ -48,6 +45,9 @@ public final class JobDifference {
   private void compare(Sheet mine, Sheet theirs) {
     lines(mine.name(), mine.text(), theirs.text());
     lines(mine.name() + ", notes", mine.notes(), theirs.notes());
+    if (!mine.wanted().equals(theirs.wanted())) {
+      words.add(mine.name() + ": what is looked for under Find teeth");
+    }
     if (!mine.book().equals(theirs.book())) {
       words.add(
           mine.name()

@@ -4,6 +4,7 @@ import java.util.Optional;
 import steadycog.bench.BenchBook;
 import steadycog.notation.Card;
 import steadycog.notation.CardException;
+import steadycog.search.Wanted;
 
 /**
  * One train of a job.
@@ -13,9 +14,15 @@ import steadycog.notation.CardException;
  * @param draft what stands in the train line while it cannot be read
  * @param notes whatever its designer wants to remember; may be empty
  * @param book what was built and tested of it
+ * @param wanted what teeth are looked for in its place
  */
 public record Sheet(
-    String name, Optional<Card> card, Optional<String> draft, String notes, BenchBook book) {
+    String name,
+    Optional<Card> card,
+    Optional<String> draft,
+    String notes,
+    BenchBook book,
+    Wanted wanted) {
 
   public Sheet {
     if (name.isBlank()) {
@@ -25,7 +32,7 @@ public record Sheet(
 
   /** A train of which nothing has been built yet. */
   public Sheet(String name, Optional<Card> card, Optional<String> draft, String notes) {
-    this(name, card, draft, notes, BenchBook.EMPTY);
+    this(name, card, draft, notes, BenchBook.EMPTY, Wanted.NOTHING);
   }
 
   public static Sheet of(String name, Card card) {
@@ -45,30 +52,35 @@ public record Sheet(
   /** This sheet after {@code text} has been typed: a new card if it can be read, else a draft. */
   public Sheet typed(String text) {
     if (text.isBlank() && card.isEmpty()) {
-      return new Sheet(name, Optional.empty(), Optional.empty(), notes, book);
+      return new Sheet(name, Optional.empty(), Optional.empty(), notes, book, wanted);
     }
     try {
       return with(Card.read(text));
     } catch (CardException unreadable) {
-      return new Sheet(name, card, Optional.of(text), notes, book);
+      return new Sheet(name, card, Optional.of(text), notes, book, wanted);
     }
   }
 
   /** This sheet with its card changed from the drawing; a draft gives way to it. */
   public Sheet with(Card changed) {
-    return new Sheet(name, Optional.of(changed), Optional.empty(), notes, book);
+    return new Sheet(name, Optional.of(changed), Optional.empty(), notes, book, wanted);
   }
 
   public Sheet named(String changed) {
-    return new Sheet(changed, card, draft, notes, book);
+    return new Sheet(changed, card, draft, notes, book, wanted);
   }
 
   public Sheet noting(String changed) {
-    return new Sheet(name, card, draft, changed, book);
+    return new Sheet(name, card, draft, changed, book, wanted);
   }
 
   /** This sheet with something else in its bench book. */
   public Sheet booking(BenchBook changed) {
-    return new Sheet(name, card, draft, notes, changed);
+    return new Sheet(name, card, draft, notes, changed, wanted);
+  }
+
+  /** This sheet looking for something else. */
+  public Sheet wanting(Wanted changed) {
+    return new Sheet(name, card, draft, notes, book, changed);
   }
 }

@@ -1,6 +1,5 @@
 package steadycog.search;
 
-import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import org.apache.commons.numbers.fraction.BigFraction;
@@ -8,8 +7,6 @@ import steadycog.check.Finding;
 import steadycog.check.Inspection;
 import steadycog.check.Severity;
 import steadycog.check.Subject;
-import steadycog.motion.Mechanism;
-import steadycog.motion.MotionSolver;
 import steadycog.number.Ratio;
 import steadycog.shape.PlanetGeometry;
 import steadycog.torque.EachWay;
@@ -29,6 +26,7 @@ import steadycog.train.Train;
  * A train that was found, with its roles, ready for the bench.
  *
  * @param error (i - target) / target, of sizes, signed
+ * @param stages pairs of wheels and sets in series; an idler is none
  * @param size sum of all teeth, each planet once
  * @param diameter of the largest wheel over its teeth, in modules
  * @param planets on a carrier; 0 where there is none
@@ -36,80 +34,98 @@ import steadycog.train.Train;
  * @param inStep whether all planets of a set mesh in step, the noisier way
  * @param eachWay under load, forwards and backwards
  * @param worst the worst that any rule finds
+ * @param trouble the rule that its first error breaks; empty where it has none
  */
 public record Candidate(
     Kind kind,
     Train train,
     Ratio ratio,
     double error,
+    int stages,
     int size,
     double diameter,
     int planets,
     int distortion,
     boolean inStep,
     EachWay eachWay,
-    Severity worst) {
-  /** A tooth of distortion is worth any number of teeth in size. */
-  private static final double TOOTH_OF_DISTORTION = 100_000;
+    Severity worst,
+    Optional<String> trouble) {
+  /** What a wheel has over its teeth, and a ring over its rim, more than its count, in modules. */
+  static final double TIPS = 2;
 
-  /** The smaller error first, then less distortion, then the smaller train. */
-  static final Comparator<Candidate> BEST_FIRST =
-      Comparator.comparingDouble((Candidate c) -> Math.abs(c.error))
-          .thenComparingDouble(Candidate::rank)
-          .thenComparing(c -> c.train.parts().toString());
+  static final double RIM = 2.5;
 
-  static double rank(int distortion, double size) {
-    return distortion * TOOTH_OF_DISTORTION + size;
+  /** What it is compared by; without a module its diameter is endless. */
+  Measures measures() {
+    return new Measures(
+        Math.abs(error), stages, size, inOrder(diameter), share(eachWay.efficiency().orElse(0.0)));
   }
 
-  double rank() {
-    return rank(distortion, size);
+  /** Efficiencies come out of a solver: what differs only by its rounding is equal. */
+  static double share(double efficiency) {
+    return Math.rint(efficiency * 1e12) / 1e12;
   }
 
   public double errorPpm() {
     return error * 1e6;
   }
 
-  /**
-   * Judges a train by every rule that need not know where wheels are put; empty where it has no
-   * ratio. Chains can be put so that nothing clashes, or not: that shows on the bench.
-   */
-  static Optional<Candidate> of(Kind kind, Train train, BigFraction target) {
-    Subject subject = Subject.of(train);
+  /** Judges a train by every rule; empty where it has no ratio. */
+  static Optional<Candidate> of(Kind kind, Subject subject, BigFraction target) {
+    Train train = subject.train();
+    Optional<EachWay> eachWay = subject.loading().eachWay();
     return subject
         .motion()
         .ratio()
+        .filter(ratio -> eachWay.isPresent())
         .map(
             ratio -> {
-              List<Finding> findings = Inspection.of(subject).withoutLayout();
+              List<Finding> findings = Inspection.of(subject).findings();
               return new Candidate(
                   kind,
                   train,
                   ratio,
                   error(ratio, target),
+                  stages(train),
                   size(train),
                   train.parts().stream().mapToDouble(Candidate::diameter).max().orElse(0),
                   train.parts().stream().mapToInt(Candidate::planets).max().orElse(0),
                   train.parts().stream().mapToInt(Candidate::distortion).sum(),
                   findings.stream().anyMatch(f -> f.wording().equals("phasing.in-step")),
-                  subject.loading().eachWay().orElseThrow(),
-                  findings.isEmpty() ? Severity.OK : findings.getFirst().severity());
+                  eachWay.orElseThrow(),
+                  findings.isEmpty() ? Severity.OK : findings.getFirst().severity(),
+                  firstError(findings));
             });
   }
 
-  /** Size of the error of a train as a share; infinite where it has no ratio. */
-  static double error(Train train, BigFraction target) {
-    return MotionSolver.solve(Mechanism.of(train))
-        .ratio()
-        .map(ratio -> Math.abs(error(ratio, target)))
-        .orElse(Double.POSITIVE_INFINITY);
+  private static Optional<String> firstError(List<Finding> findings) {
+    return findings.stream()
+        .filter(finding -> finding.severity() == Severity.ERROR)
+        .map(Finding::code)
+        .findFirst();
   }
 
-  static double rank(Train train) {
-    return rank(train.parts().stream().mapToInt(Candidate::distortion).sum(), size(train));
+  /** Pairs of wheels and sets through which the power goes one after the other. */
+  static int stages(Train train) {
+    int stages = 0;
+    for (Part part : train.parts()) {
+      stages +=
+          switch (part) {
+            case Parallel chain ->
+                1 + (int) chain.links().stream().filter(Parallel.Link.SHAFT::equals).count();
+            case Shaft none -> 0;
+            case Planetary set -> 1;
+            case Cycloidal drive -> 1;
+            case StrainWave drive -> 1;
+            case Bevel pair -> 1;
+            case Differential sides -> 1;
+          };
+    }
+    return stages;
   }
 
-  private static double error(Ratio ratio, BigFraction target) {
+  /** (i - target) / target, of sizes. */
+  static double error(Ratio ratio, BigFraction target) {
     return ratio.reduction().abs().subtract(target).divide(target).doubleValue();
   }
 
@@ -134,14 +150,27 @@ public record Candidate(
     return last;
   }
 
-  private static double diameter(Part part) {
+  /** Where a diameter stands among others: behind all where there is no module. */
+  private static double inOrder(double diameter) {
+    return diameter == 0 ? Double.POSITIVE_INFINITY : diameter;
+  }
+
+  static double diameterInOrder(Part part) {
+    return inOrder(diameter(part));
+  }
+
+  static double diameter(Part part) {
     return switch (part) {
-      case Parallel chain -> largest(part) + 2;
-      case Planetary set -> largest(part) + (set.ringIds().isEmpty() ? 2 : 2.5);
+      case Parallel chain ->
+          chain.wheels().stream()
+              .mapToDouble(teeth -> teeth.count() + (teeth.internal() ? RIM : TIPS))
+              .max()
+              .orElse(0);
+      case Planetary set -> largest(part) + (set.ringIds().isEmpty() ? TIPS : RIM);
       case Cycloidal drive -> 0;
-      case StrainWave drive -> drive.circular() + 2.5;
-      case Bevel pair -> largest(part) + 2;
-      case Differential sides -> largest(part) + 2;
+      case StrainWave drive -> drive.circular() + RIM;
+      case Bevel pair -> largest(part) + TIPS;
+      case Differential sides -> largest(part) + TIPS;
       case Shaft none -> 0;
     };
   }

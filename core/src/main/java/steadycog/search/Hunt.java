@@ -5,21 +5,21 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Stream;
+import java.util.concurrent.atomic.AtomicInteger;
 import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.check.Severity;
+import steadycog.check.Subject;
+import steadycog.number.Ratio;
+import steadycog.torque.EachWay;
 import steadycog.train.Train;
 
 /**
- * Runs searches. Reach is widened step by step, from errors of a thousand-millionth on: as soon as
- * enough candidates are found within a reach nothing beyond it can be better.
+ * Runs searches. Every source is swept step by step, what comes first in the order of candidates
+ * first: a step that can bring nothing better than what is found is left out.
  */
 public final class Hunt {
   /** Without a tolerance nothing further off than this is listed. */
   public static final double FURTHEST = 0.5;
-
-  private static final double FIRST_REACH = 1e-9;
-  private static final double WIDENING = 100;
 
   private static final List<Kind> QUICKEST_FIRST =
       List.of(Kind.CYCLOIDAL, Kind.STRAIN_WAVE, Kind.PARALLEL, Kind.TWO_ROW, Kind.PLANETARY);
@@ -27,20 +27,26 @@ public final class Hunt {
   /** Leads that are built and checked at a time, by all threads together. */
   private static final int BLOCK = 64;
 
+  /** So many trains that run otherwise than asked, one after the other, and a step is given up. */
+  private static final int MOST_IN_VAIN = 4_000;
+
+  private final AtomicInteger inVain = new AtomicInteger();
   private final Query query;
   private final Watch watch;
+  private final Rank rank;
   private final Tally tally = new Tally();
-  private final Map<Kind, List<Candidate>> found = new EnumMap<>(Kind.class);
+  private final Map<Kind, Best> found = new EnumMap<>(Kind.class);
   private boolean proven = true;
 
   private Hunt(Query query, Watch watch) {
     this.query = query;
     this.watch = watch;
+    this.rank = query.listing().rank();
   }
 
   /**
-   * Looks for trains; with several kinds each gets its share of the list. Uses all processors;
-   * memory is bounded whatever is asked for.
+   * Looks for trains; with several kinds each gets its share of the list, and what one leaves goes
+   * to the others. Uses all processors; memory is bounded whatever is asked for.
    */
   public static Found run(Query query, Watch watch) {
     return new Hunt(query, watch).run();
@@ -52,7 +58,8 @@ public final class Hunt {
         run(source(kind));
       }
     }
-    return new Found(listed(), tally.examined(), tally.rejected(), proven && !watch.cancelled());
+    boolean whole = proven && !watch.cancelled();
+    return new Found(query, listed(), tally.examined(), tally.rejected(), whole);
   }
 
   private Source source(Kind kind) {
@@ -65,90 +72,172 @@ public final class Hunt {
   }
 
   private void run(Source source) {
-    Best best = new Best(query.top());
-    double widest = Math.min(FURTHEST, query.mostError());
-    double above = -1;
-    for (double reach = FIRST_REACH; above < widest; reach *= WIDENING) {
-      double upTo = Math.min(reach, widest);
-      Leads leads = new Leads();
-      source.sweep(new Reach(query.limits(), above, upTo, leads, tally, watch));
-      boolean enough = check(source.kind(), leads, best);
-      if (enough || watch.cancelled()) {
+    Best best = new Best(query.listing().top(), rank);
+    found.put(source.kind(), best);
+    for (Step step : source.steps()) {
+      if (watch.cancelled()) {
         return;
       }
-      if (leads.dropped()) {
-        proven = false;
-        return;
+      if (best.mayTake(step.bound())) {
+        Leads leads = new Leads(rank, best);
+        source.sweep(new Reach(query, step, leads, tally, watch));
+        check(source.kind(), leads, best);
+        if (leads.dropped().filter(best::mayTake).isPresent()) {
+          proven = false;
+          return;
+        }
       }
-      above = upTo;
     }
   }
 
-  /** Builds leads in order until none left can be among the best; tells whether that came. */
-  private boolean check(Kind kind, Leads leads, Best best) {
+  /** Builds leads in order until none left can be among the best. */
+  private void check(Kind kind, Leads leads, Best best) {
     List<Lead> all = leads.inOrder();
+    inVain.set(0);
     for (int from = 0; from < all.size() && !watch.cancelled(); from += BLOCK) {
-      Lead first = all.get(from);
-      if (!best.wouldTake(first.error(), first.least())) {
-        return true;
+      if (inVain.get() > MOST_IN_VAIN) {
+        leads.cutShort();
+        return;
+      }
+      if (!best.mayTake(all.get(from).key())) {
+        return;
       }
       List<Lead> block = all.subList(from, Math.min(all.size(), from + BLOCK));
-      List<Train> built = block.parallelStream().flatMap(lead -> built(lead, best)).toList();
-      boolean more = false;
-      for (Train train : built) {
-        more |= offer(kind, train, best);
-      }
-      if (more) {
-        found.put(kind, best.list());
+      long more =
+          block.parallelStream()
+              .filter(lead -> best.mayTake(lead.key()))
+              .filter(lead -> new Judging(kind, lead, best).run())
+              .count();
+      if (more > 0) {
+        inVain.set(0);
         watch.found(listed());
       }
     }
-    return best.full() && !leads.dropped();
   }
 
-  private Stream<Train> built(Lead lead, Best best) {
-    return watch.cancelled()
-        ? Stream.empty()
-        : lead.builder().build(tally, rank -> best.wouldTake(lead.error(), rank)).stream();
-  }
+  /** The trains of one lead, judged as they are built. */
+  private final class Judging implements Room {
+    private final Kind kind;
+    private final Lead lead;
+    private final Best best;
+    private boolean listed;
 
-  /** Rules are the dear part: only what would be among the best is judged by them. */
-  private boolean offer(Kind kind, Train train, Best best) {
-    BigFraction target = query.target().ratio();
-    double error = Candidate.error(train, target);
-    boolean near = best.wouldTake(error, Candidate.rank(train)) && !watch.cancelled();
-    return near
-        && Candidate.of(kind, train.withLosses(query.running().losses()), target)
-            .filter(this::allowed)
-            .filter(best::offer)
-            .isPresent();
-  }
+    Judging(Kind kind, Lead lead, Best best) {
+      this.kind = kind;
+      this.lead = lead;
+      this.best = best;
+    }
 
-  private boolean allowed(Candidate candidate) {
-    boolean sound = candidate.worst() != Severity.ERROR;
-    if (!sound && (candidate.kind() != Kind.PARALLEL || query.limits().sound())) {
-      tally.reject("errors");
+    /** Whether any of them is among the best. */
+    boolean run() {
+      lead.builder().build(this);
+      return listed;
+    }
+
+    @Override
+    public boolean takes(double size, double diameter) {
+      return !cancelled() && best.mayTake(rank.key(lead.atBest().sized(size, diameter)));
+    }
+
+    @Override
+    public void reject(String rule) {
+      tally.reject(rule);
+    }
+
+    @Override
+    public boolean cancelled() {
+      return watch.cancelled();
+    }
+
+    @Override
+    public boolean offer(Fit fit) {
+      String trouble = fit.trouble();
+      for (Train way : fit.ways()) {
+        if (!query.wheels().allow(way)) {
+          trouble = "stock";
+          continue;
+        }
+        Optional<Candidate> candidate = candidate(way);
+        if (candidate.isEmpty()) {
+          return true;
+        }
+        if (candidate.get().worst() != Severity.ERROR) {
+          list(candidate.get());
+          return true;
+        }
+        trouble = trouble.isEmpty() ? candidate.get().trouble().orElseThrow() : trouble;
+      }
+      if (query.listing().any() && query.wheels().allow(fit.plain())) {
+        candidate(fit.plain()).ifPresent(this::list);
+        return true;
+      }
+      tally.reject(trouble);
       return false;
     }
-    Optional<String> refusal = query.running().refusal(candidate.eachWay());
-    if (refusal.isPresent()) {
-      tally.reject(refusal.get());
-      return false;
+
+    /** Rules are the dear part: only what would be among the best is judged by them. */
+    private Optional<Candidate> candidate(Train train) {
+      BigFraction target = query.target().ratio();
+      Subject subject = Subject.of(train.withLosses(query.running().losses()));
+      Optional<Ratio> ratio = subject.motion().ratio();
+      if (ratio.isEmpty() || watch.cancelled()) {
+        return Optional.empty();
+      }
+      Optional<String> refusal = running(subject);
+      if (refusal.isPresent()) {
+        tally.reject(refusal.get());
+        inVain.incrementAndGet();
+        return Optional.empty();
+      }
+      Measures known =
+          new Measures(
+              Math.abs(Candidate.error(ratio.get(), target)),
+              Candidate.stages(train),
+              Candidate.size(train),
+              lead.atBest().diameter(),
+              rank == Rank.EFFICIENCY
+                  ? Candidate.share(
+                      subject.loading().eachWay().flatMap(EachWay::efficiency).orElse(0.0))
+                  : 1);
+      return best.mayTake(rank.key(known)) ? Candidate.of(kind, subject, target) : Optional.empty();
     }
-    double most = query.tolerance().map(t -> t.share(candidate.lastTeeth())).orElse(FURTHEST);
-    if (Math.abs(candidate.error()) > most) {
-      tally.reject("tolerance");
-      return false;
+
+    private void list(Candidate candidate) {
+      Optional<String> refusal = refusal(candidate);
+      refusal.ifPresent(tally::reject);
+      if (refusal.isEmpty() && best.offer(candidate)) {
+        listed = true;
+      }
     }
-    return true;
+
+    private Optional<String> refusal(Candidate candidate) {
+      double most = query.tolerance().map(t -> t.share(candidate.lastTeeth())).orElse(FURTHEST);
+      return Math.abs(candidate.error()) > most ? Optional.of("tolerance") : Optional.empty();
+    }
+
+    /** How a train runs is cheaper to know than whether it is free of errors. */
+    private Optional<String> running(Subject subject) {
+      return query.running().asksNothing()
+          ? Optional.empty()
+          : subject.loading().eachWay().flatMap(query.running()::refusal);
+    }
   }
 
-  /** The best of every kind, in one order. */
+  /** The best of every kind, dealt in turn until the list is full, in one order. */
   private List<Candidate> listed() {
-    int each = Math.ceilDiv(query.top(), Math.max(1, query.kinds().size()));
+    List<List<Candidate>> kinds = found.values().stream().map(Best::list).toList();
     List<Candidate> all = new ArrayList<>();
-    found.values().forEach(list -> all.addAll(list.subList(0, Math.min(list.size(), each))));
-    all.sort(Candidate.BEST_FIRST);
+    for (int turn = 0; turn < query.listing().top(); turn++) {
+      List<Candidate> next = new ArrayList<>();
+      for (List<Candidate> kind : kinds) {
+        if (turn < kind.size()) {
+          next.add(kind.get(turn));
+        }
+      }
+      next.sort(Best.order(rank));
+      all.addAll(next.subList(0, Math.min(next.size(), query.listing().top() - all.size())));
+    }
+    all.sort(Best.order(rank));
     return all;
   }
 }

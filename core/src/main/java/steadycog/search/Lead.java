@@ -1,29 +1,20 @@
 package steadycog.search;
 
-import java.util.List;
-import steadycog.train.Train;
-
 /**
  * Tooth counts that come near the target, not yet built or checked.
  *
- * @param error size of the error as a share
- * @param least what their {@link Candidate#rank} is at least
+ * @param atBest what a train of them can at best be; its error and stages are theirs
+ * @param key where that would stand
  */
-record Lead(double error, double least, Builder builder) implements Comparable<Lead> {
+record Lead(Measures atBest, Key key, Builder builder) implements Comparable<Lead> {
 
-  /** Builds the trains of a lead that are of use, and tells a tally which it must turn down. */
+  /** Builds the trains of a lead for which there is room, the smaller ones first. */
   interface Builder {
-    List<Train> build(Tally tally, Room room);
-  }
-
-  /** Whether there is room for a train of the lead's error among the best. */
-  interface Room {
-    boolean takes(double rank);
+    void build(Room room);
   }
 
   @Override
   public int compareTo(Lead other) {
-    int byError = Double.compare(error, other.error);
-    return byError != 0 ? byError : Double.compare(least, other.least);
+    return key.compareTo(other.key);
   }
 }

@@ -3,44 +3,59 @@ package steadycog.search;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import java.util.PriorityQueue;
 
-/** The best leads, a bounded number of them; may be filled by several threads. */
+/** The best leads of a step, a bounded number of them; may be filled by several threads. */
 final class Leads {
   private static final int MOST = 50_000;
 
+  private final Rank rank;
+  private final Best best;
   private final PriorityQueue<Lead> worstFirst = new PriorityQueue<>(Comparator.reverseOrder());
-  private volatile double threshold = Double.POSITIVE_INFINITY;
-  private volatile boolean dropped;
+  private volatile double furthest = Double.POSITIVE_INFINITY;
+  private Optional<Key> dropped = Optional.empty();
 
-  /** No lead with a larger error is kept. */
-  double threshold() {
-    return threshold;
+  Leads(Rank rank, Best best) {
+    this.rank = rank;
+    this.best = best;
   }
 
-  /** Keeps the lead, and of too many drops the worst. */
-  void add(double error, double least, Lead.Builder builder) {
-    if (error <= threshold) {
-      synchronized (this) {
-        worstFirst.add(new Lead(error, least, builder));
-        if (worstFirst.size() > MOST) {
-          worstFirst.poll();
-          dropped = true;
-          threshold = worstFirst.element().error();
+  /** No lead with a larger error is kept. */
+  double furthest() {
+    return furthest;
+  }
+
+  /** Keeps the lead if it may still be among the best, and of too many drops the worst. */
+  void add(Measures atBest, Lead.Builder builder) {
+    Key key = rank.key(atBest);
+    if (!best.mayTake(key)) {
+      return;
+    }
+    synchronized (this) {
+      worstFirst.add(new Lead(atBest, key, builder));
+      if (worstFirst.size() > MOST) {
+        drop(worstFirst.remove().key());
+        if (rank == Rank.ERROR) {
+          furthest = worstFirst.element().atBest().error();
         }
       }
-    } else {
-      dropped = true;
+    }
+  }
+
+  private void drop(Key key) {
+    if (dropped.isEmpty() || key.compareTo(dropped.get()) < 0) {
+      dropped = Optional.of(key);
     }
   }
 
   /** Says that there may be leads that were not looked for, the reach being beyond bounds. */
-  void cutShort() {
-    dropped = true;
+  synchronized void cutShort() {
+    drop(Key.LEAST);
   }
 
-  /** Whether there were, or may have been, more than are kept. */
-  boolean dropped() {
+  /** The best of those that were not kept. */
+  synchronized Optional<Key> dropped() {
     return dropped;
   }
 

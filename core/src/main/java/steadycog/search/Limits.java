@@ -1,6 +1,9 @@
 package steadycog.search;
 
 import java.util.Optional;
+import steadycog.train.Part;
+import steadycog.train.Planetary;
+import steadycog.train.Train;
 
 /**
  * What trains are let in.
@@ -9,12 +12,13 @@ import java.util.Optional;
  * @param teeth of wheels, suns and planets
  * @param ring of rings, which follow from the others; empty for whatever follows
  * @param planets on a carrier
- * @param perStage the largest step of one pair, 5 for 1 : 5 to 5 : 1; empty for any
+ * @param perStage the largest step of one pair or set, 5 for 1 : 5 to 5 : 1; empty for any
  * @param direction of the output against the input
- * @param distortion by how many teeth in all the rows of two-row planets may differ
+ * @param distortion by how many teeth a ring may differ from S + 2 P, and in all the rows of
+ *     two-row planets from each other
  * @param diameter of the largest wheel over its teeth, in modules; empty for any
- * @param coaxial whether input and output of two pairs must be in line
- * @param sound whether pairs of wheels must be free of errors too; sets always are
+ * @param coaxial whether input and output must be in line: two pairs of one centre distance, or
+ *     sets alone
  */
 public record Limits(
     Range stages,
@@ -25,8 +29,7 @@ public record Limits(
     Direction direction,
     int distortion,
     Optional<Double> diameter,
-    boolean coaxial,
-    boolean sound) {
+    boolean coaxial) {
   /** More pairs than these have products beyond reach. */
   public static final int MOST_STAGES = 5;
 
@@ -47,7 +50,19 @@ public record Limits(
           Direction.ANY,
           2,
           Optional.empty(),
-          false,
+          false);
+
+  /** What is taken near a train that is there: it may be whatever it is. */
+  static final Limits WIDEST =
+      new Limits(
+          new Range(1, MOST_STAGES),
+          new Range(FEWEST_TEETH, MOST_TEETH),
+          Optional.empty(),
+          new Range(1, 12),
+          Optional.empty(),
+          Direction.ANY,
+          MOST_DISTORTION,
+          Optional.empty(),
           false);
 
   /** Which way the output turns. */
@@ -89,8 +104,28 @@ public record Limits(
     return (int) Math.min(teeth.to(), diameter.map(d -> d - 2).orElse((double) MOST_TEETH));
   }
 
+  /** Whether a pair or set may make this step, up or down. */
+  boolean allowsStep(double ratio) {
+    double step = Math.max(Math.abs(ratio), 1 / Math.abs(ratio));
+    return step <= perStage.orElse(Double.MAX_VALUE) * (1 + 1e-12);
+  }
+
   boolean allowsRing(int count) {
     return ring.map(range -> range.contains(count)).orElse(true)
-        && diameter.map(d -> count + 2.5 <= d).orElse(true);
+        && diameter.map(d -> count + Candidate.RIM <= d).orElse(true);
+  }
+
+  /** Whether a train's counts, rings, planets and diameters lie within these limits. */
+  boolean allow(Train train) {
+    for (Part part : train.parts()) {
+      if (Candidate.diameter(part) > diameter.orElse(Double.MAX_VALUE)
+          || part instanceof Planetary set && !planets.contains(set.count())) {
+        return false;
+      }
+    }
+    return train.involuteWheels().stream()
+        .flatMap(wheel -> wheel.teeth().stream())
+        .allMatch(
+            wheel -> wheel.internal() ? allowsRing(wheel.count()) : teeth.contains(wheel.count()));
   }
 }

@@ -3,18 +3,25 @@ package steadycog.search;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.check.Severity;
+import steadycog.check.Subject;
+import steadycog.number.Exact;
+import steadycog.number.Ratio;
 import steadycog.train.Bevel;
 import steadycog.train.Cycloidal;
 import steadycog.train.Differential;
 import steadycog.train.Member;
+import steadycog.train.MemberId;
 import steadycog.train.Parallel;
 import steadycog.train.Part;
 import steadycog.train.Planetary;
+import steadycog.train.Planetary.Spacing;
 import steadycog.train.Shaft;
 import steadycog.train.StrainWave;
 import steadycog.train.Teeth;
@@ -22,8 +29,10 @@ import steadycog.train.Train;
 
 /**
  * Looks near a train that is there already: as few wheels as possible are given other counts, so
- * that it reaches a ratio or is free of errors. One wheel is tried first, then two together, then
- * three; the fewest that do it are listed, and no more wheels are tried then.
+ * that it reaches a ratio or is free of errors. The train as it is comes first, then one wheel,
+ * then two together, then three; the fewest that do it are listed, and no more wheels are tried
+ * then. Where counts alone do not do it their planets may go in in other numbers or places, and
+ * wheels be shifted, as little as will do.
  */
 public final class Nearby {
   private static final int MOST_WHEELS = 3;
@@ -37,59 +46,65 @@ public final class Nearby {
   /**
    * A train near the one there is.
    *
-   * @param words what is changed: {@code A 18 -> 19, B 72 -> 71}
+   * @param words what is changed: {@code A 18 -> 19, B 72 -> 71}; empty where nothing is
    * @param wheels how many counts differ
    * @param teeth by how many teeth in all
+   * @param others how much else is changed: 0 where counts alone do it
    */
-  public record Change(Candidate candidate, String words, int wheels, int teeth) {}
+  public record Change(Candidate candidate, String words, int wheels, int teeth, int others) {}
 
   /** What was found, in order; see {@link Found} for the rest. */
-  public record Changes(List<Change> list, long examined, boolean whole) {}
+  public record Changes(Query query, List<Change> list, long examined, boolean whole) {
+    public Found found() {
+      List<Candidate> candidates = list.stream().map(Change::candidate).toList();
+      return new Found(query, candidates, examined, Map.of(), whole);
+    }
+  }
 
   /** A wheel and a change of its count. */
   private record Step(Member wheel, int by) {}
 
   private final Train train;
-  private final Optional<Target> target;
-  private final BigFraction wanted;
+  private final boolean toRatio;
+  private final Query query;
   private final double tolerance;
-  private final int top;
   private final Watch watch;
   private final Tally tally = new Tally();
 
-  private Nearby(Train train, Optional<Target> target, Tolerance tolerance, int top, Watch watch) {
+  private Nearby(Train train, boolean toRatio, Query query, Tolerance within, Watch watch) {
     this.train = train;
-    this.target = target;
-    this.top = top;
+    this.toRatio = toRatio;
+    this.query = query;
     this.watch = watch;
-    this.wanted =
-        target
-            .map(Target::ratio)
-            .or(
-                () ->
-                    Candidate.of(kind(train), train, BigFraction.ONE)
-                        .map(now -> now.ratio().reduction().abs()))
+    this.tolerance = within.share(Candidate.size(train));
+  }
+
+  /**
+   * Trains near {@code train} that make the wanted target within the tolerance (without one, within
+   * as small a one as gives any), or without a target any that are free of errors, as all are. Of
+   * what is wanted all limits that are said hold.
+   *
+   * @throws IllegalArgumentException where the train has no ratio, or what is wanted cannot be
+   *     understood
+   */
+  public static Changes of(Train train, Wanted wanted, Watch watch) {
+    Ratio now =
+        Subject.of(train)
+            .motion()
+            .ratio()
             .orElseThrow(
                 () ->
                     new IllegalArgumentException(
                         "the train has no ratio yet: drive a member, hold and take off others"));
-    this.tolerance = tolerance.share(Candidate.size(train));
-  }
-
-  /**
-   * Trains near {@code train} that make {@code target} within the tolerance (without one, within as
-   * small a one as gives any), or without a target whose findings hold no error. All of them are
-   * free of errors.
-   *
-   * @throws IllegalArgumentException where the train has no ratio
-   */
-  public static Changes of(
-      Train train, Optional<Target> target, Optional<Tolerance> tolerance, int top, Watch watch) {
-    List<Tolerance> tolerances = tolerance.map(List::of).orElse(USUAL);
-    Changes changes = new Changes(List.of(), 0, true);
+    Optional<Target> target = wanted.target();
+    BigFraction size = now.reduction().abs();
+    Query query =
+        wanted.query(target.orElseGet(() -> new Target(size, Exact.text(size))), Limits.WIDEST);
+    List<Tolerance> tolerances = wanted.tolerance().map(List::of).orElse(USUAL);
+    Changes changes = new Changes(query, List.of(), 0, true);
     for (Tolerance next : target.isPresent() ? tolerances : tolerances.subList(0, 1)) {
-      Changes more = new Nearby(train, target, next, top, watch).run();
-      changes = new Changes(more.list, changes.examined + more.examined, more.whole);
+      Changes more = new Nearby(train, target.isPresent(), query, next, watch).run();
+      changes = new Changes(query, more.list, changes.examined + more.examined, more.whole);
       if (!more.list.isEmpty() || !more.whole) {
         return changes;
       }
@@ -101,7 +116,7 @@ public final class Nearby {
     List<Member> wheels =
         train.members().stream().filter(member -> member.teeth().isPresent()).toList();
     List<Change> found = new ArrayList<>();
-    for (int many = 1; many <= Math.min(MOST_WHEELS, wheels.size()) && found.isEmpty(); many++) {
+    for (int many = 0; many <= Math.min(MOST_WHEELS, wheels.size()) && found.isEmpty(); many++) {
       List<List<Step>> all = new ArrayList<>();
       choose(wheels, 0, many, new ArrayList<>(), all);
       AtomicInteger done = new AtomicInteger();
@@ -110,10 +125,8 @@ public final class Nearby {
               .parallel()
               .mapToObj(
                   k -> {
-                    watch.progress(
-                        kind(train),
-                        done.incrementAndGet() / (double) all.size(),
-                        tally.examined());
+                    double share = done.incrementAndGet() / (double) all.size();
+                    watch.progress(kind(train), share, tally.examined());
                     return watch.cancelled() ? Optional.<Change>empty() : changed(all.get(k));
                   })
               .flatMap(Optional::stream)
@@ -123,9 +136,10 @@ public final class Nearby {
     found.sort(
         Comparator.comparingInt(Change::wheels)
             .thenComparingInt(Change::teeth)
-            .thenComparing(Change::candidate, Candidate.BEST_FIRST));
-    List<Change> best = found.subList(0, Math.min(top, found.size()));
-    return new Changes(List.copyOf(best), tally.examined(), !watch.cancelled());
+            .thenComparingInt(Change::others)
+            .thenComparing(Change::candidate, Best.order(query.listing().rank())));
+    List<Change> best = found.subList(0, Math.min(query.listing().top(), found.size()));
+    return new Changes(query, List.copyOf(best), tally.examined(), !watch.cancelled());
   }
 
   private void choose(
@@ -134,7 +148,7 @@ public final class Nearby {
       all.add(List.copyOf(chosen));
       return;
     }
-    int reach = target.isPresent() ? REACH_FOR_RATIO : REACH_FOR_CURE;
+    int reach = toRatio ? REACH_FOR_RATIO : REACH_FOR_CURE;
     for (int k = from; k < wheels.size(); k++) {
       int count = wheels.get(k).teeth().orElseThrow().count();
       for (int by = -reach; by <= reach; by++) {
@@ -163,13 +177,115 @@ public final class Nearby {
     } catch (IllegalArgumentException impossible) {
       return Optional.empty();
     }
-    if (target.isPresent() && Candidate.error(other, wanted) > tolerance) {
-      return Optional.empty();
+    Optional<Ratio> ratio = Subject.of(other).motion().ratio();
+    boolean wanted =
+        ratio
+            .filter(
+                made ->
+                    query.limits().direction().allows(made.reduction().signum())
+                        && (!toRatio
+                            || Math.abs(Candidate.error(made, query.target().ratio()))
+                                <= tolerance))
+            .isPresent();
+    return wanted ? adapted(other, words, steps.size(), teeth) : Optional.empty();
+  }
+
+  /** The least that must be done beyond the counts: nothing, planets, shifts, or both. */
+  private Optional<Change> adapted(Train counted, List<String> words, int wheels, int teeth) {
+    int others = 0;
+    for (Train other : (Iterable<Train>) adaptations(counted)::iterator) {
+      Optional<Candidate> candidate =
+          query.limits().allow(other)
+              ? Candidate.of(kind(train), Subject.of(other), query.target().ratio())
+              : Optional.empty();
+      if (candidate.filter(this::isWanted).isPresent()) {
+        List<String> all = new ArrayList<>(words);
+        all.addAll(said(other));
+        return Optional.of(
+            new Change(candidate.get(), String.join(", ", all), wheels, teeth, others));
+      }
+      others++;
     }
-    int sum = teeth;
-    return Candidate.of(kind(train), other, wanted)
-        .filter(candidate -> candidate.worst() != Severity.ERROR)
-        .map(candidate -> new Change(candidate, String.join(", ", words), steps.size(), sum));
+    return Optional.empty();
+  }
+
+  private boolean isWanted(Candidate candidate) {
+    return candidate.worst() != Severity.ERROR
+        && query.wheels().allow(candidate.train())
+        && query.running().refusal(candidate.eachWay()).isEmpty();
+  }
+
+  private static Stream<Train> adaptations(Train counted) {
+    List<Train> all = new ArrayList<>(List.of(counted));
+    for (Part part : counted.parts()) {
+      if (part instanceof Planetary set) {
+        for (Train before : List.copyOf(all)) {
+          numbers(set).forEach(other -> all.add(before.withPart(other)));
+        }
+      }
+    }
+    Stream<Train> shifted = all.stream().flatMap(Nearby::shifted);
+    return Stream.concat(all.stream(), shifted.filter(other -> !all.contains(other)));
+  }
+
+  /** With the least shifts that its sets ask for, and its chains. */
+  private static Stream<Train> shifted(Train train) {
+    Train shifted = train;
+    for (Part part : train.parts()) {
+      if (part instanceof Planetary set) {
+        shifted = fitted(shifted, set);
+      }
+    }
+    boolean chain = train.parts().stream().anyMatch(Parallel.class::isInstance);
+    return chain ? ChainFit.of(shifted).stream() : Stream.of(shifted);
+  }
+
+  /** Other places of the planets, then other numbers of them, the nearest first. */
+  private static List<Planetary> numbers(Planetary set) {
+    List<Planetary> all = new ArrayList<>();
+    for (int n = 1; n <= Planetary.MOST_PLANETS; n++) {
+      all.add(set.withCount(n).spaced(Spacing.EQUAL));
+      all.add(set.withCount(n).spaced(Spacing.UNEVEN));
+    }
+    all.remove(set);
+    all.sort(
+        Comparator.comparingInt((Planetary other) -> Math.abs(other.count() - set.count()))
+            .thenComparing(Planetary::spacing));
+    return all;
+  }
+
+  private static Train fitted(Train train, Planetary set) {
+    Range many = new Range(set.count(), set.count());
+    return SetFit.of(many, set.named("")).ways().stream()
+        .filter(way -> way.set().spacing() == set.spacing())
+        .findFirst()
+        .map(way -> way.named(set.name()).sizing(train))
+        .orElse(train);
+  }
+
+  /** What other than counts differs from the train that there is. */
+  private List<String> said(Train other) {
+    List<String> words = new ArrayList<>();
+    for (Part part : other.parts()) {
+      Part before = train.parts().get(other.parts().indexOf(part));
+      if (part instanceof Planetary now && before instanceof Planetary old) {
+        String planet = now.planetIds().getFirst().toString();
+        if (now.count() != old.count()) {
+          words.add(planet + " x" + old.count() + " -> x" + now.count());
+        }
+        if (now.spacing() != old.spacing()) {
+          words.add(planet + " spaced " + now.spacing().name().toLowerCase(java.util.Locale.ROOT));
+        }
+      }
+    }
+    for (Member member : other.members()) {
+      MemberId wheel = member.id();
+      Optional<BigFraction> now = other.sizes().shift(wheel);
+      if (!now.equals(train.sizes().shift(wheel))) {
+        words.add("shift " + wheel + " " + Exact.plain(now.orElse(BigFraction.ZERO)));
+      }
+    }
+    return words;
   }
 
   /** The kind by which a train would be looked for. */

@@ -2,9 +2,12 @@ package steadycog.search;
 
 import java.math.BigInteger;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import steadycog.train.Join;
 import steadycog.train.MemberId;
 import steadycog.train.Parallel;
@@ -14,11 +17,30 @@ import steadycog.train.Roles;
 import steadycog.train.Teeth;
 import steadycog.train.Train;
 
-/** Which driver meshes with which driven wheel: of the same wheels one train is made, the best. */
+/**
+ * Which driver meshes with which driven wheel: of the same wheels one train is made, the best.
+ * Where the output must turn the other way than so many external pairs turn it, one is made with
+ * one pair internal, and another with an idler.
+ */
 final class Pairing {
-  private Pairing() {}
+  private final Query query;
+  private final Room room;
+  private final List<Integer> drivers;
+  private final List<Integer> driven;
 
-  private record Pair(int driver, int driven) {
+  private Pairing(Query query, Room room, List<Integer> drivers, List<Integer> driven) {
+    this.query = query;
+    this.room = room;
+    this.drivers = drivers;
+    this.driven = driven;
+  }
+
+  /**
+   * A driver with what it drives.
+   *
+   * @param idler the count of a wheel between them; 0 where they mesh
+   */
+  private record Pair(int driver, int driven, boolean internal, int idler) {
     double step() {
       return Math.max((double) driven / driver, (double) driver / driven);
     }
@@ -27,61 +49,130 @@ final class Pairing {
       return BigInteger.valueOf(driver).gcd(BigInteger.valueOf(driven)).intValue() == 1;
     }
 
-    int sum() {
-      return driver + driven;
+    /** Twice their centre distance in modules. */
+    int span() {
+      return internal ? driven - driver : driven + driver;
+    }
+
+    Pair inside() {
+      return new Pair(driver, driven, true, 0);
+    }
+
+    Pair over(int wheel) {
+      return new Pair(driver, driven, false, wheel);
+    }
+
+    List<Teeth> wheels() {
+      Teeth last = new Teeth(driven, internal);
+      return idler == 0
+          ? List.of(Teeth.external(driver), last)
+          : List.of(Teeth.external(driver), Teeth.external(idler), last);
     }
   }
 
   /**
-   * The train of these wheels whose largest step is smallest, then the one with most hunting pairs;
-   * empty, and counted, where no pairing is within the limits. A given driver comes first, a given
+   * Offers the train of these wheels whose largest step is smallest, then the one with most hunting
+   * pairs; what no pairing within the limits makes is counted. A given driver comes first, a given
    * driven wheel last, otherwise small pairs before large ones.
    */
-  static Optional<Train> of(Query query, List<Integer> drivers, List<Integer> driven, Tally tally) {
-    List<Integer> all = new ArrayList<>(drivers);
-    all.addAll(driven);
-    if (!query.wheels().hold(all)) {
-      tally.reject("stock");
-      return Optional.empty();
-    }
+  static void offer(Query query, List<Integer> drivers, List<Integer> driven, Room room) {
+    new Pairing(query, room, drivers, driven).offer();
+  }
+
+  private void offer() {
     List<List<Pair>> pairings = new ArrayList<>();
-    pair(drivers, new ArrayList<>(driven), new ArrayList<>(), pairings);
-    if (query.limits().coaxial()) {
-      pairings.removeIf(pairs -> pairs.stream().mapToInt(Pair::sum).distinct().count() > 1);
-      if (pairings.isEmpty()) {
-        tally.reject("reverted-closure");
-        return Optional.empty();
+    pair(new ArrayList<>(driven), new ArrayList<>(), pairings);
+    double most = query.limits().perStage().orElse(Double.MAX_VALUE);
+    pairings.removeIf(pairs -> largestStep(pairs) > most * (1 + 1e-12));
+    if (pairings.isEmpty()) {
+      room.reject("stage-ratio");
+      return;
+    }
+    pairings.sort(
+        Comparator.comparingDouble(Pairing::largestStep)
+            .thenComparing(pairs -> -pairs.stream().filter(Pair::hunts).count())
+            .thenComparing(List::toString));
+    if (query.limits().direction().allows(drivers.size() % 2 == 0 ? 1 : -1)) {
+      offer(pairings);
+    } else {
+      offer(pairings.stream().flatMap(Pairing::inside).filter(this::hasRing).toList());
+      if (!query.limits().coaxial()) {
+        idlers(pairings);
       }
     }
-    double most = query.limits().perStage().orElse(Double.MAX_VALUE);
-    pairings.removeIf(pairs -> largestStep(pairs) > most + 1e-9);
-    if (pairings.isEmpty()) {
-      tally.reject("stage-ratio");
+  }
+
+  private static Stream<List<Pair>> inside(List<Pair> pairs) {
+    return IntStream.range(0, pairs.size())
+        .filter(k -> pairs.get(k).driven() > pairs.get(k).driver())
+        .mapToObj(k -> replaced(pairs, k, pairs.get(k).inside()));
+  }
+
+  private static List<Pair> replaced(List<Pair> pairs, int at, Pair pair) {
+    List<Pair> changed = new ArrayList<>(pairs);
+    changed.set(at, pair);
+    return changed;
+  }
+
+  private boolean hasRing(List<Pair> pairs) {
+    return pairs.stream().noneMatch(p -> p.internal() && !query.limits().allowsRing(p.driven()));
+  }
+
+  /** With the smallest idler that runs, in the smallest pair that takes it. */
+  private void idlers(List<List<Pair>> pairings) {
+    List<List<Pair>> all = new ArrayList<>();
+    for (int idler : query.wheels().counts(query.limits())) {
+      for (List<Pair> pairs : pairings) {
+        for (int k = 0; k < pairs.size(); k++) {
+          all.add(replaced(pairs, k, pairs.get(k).over(idler)));
+        }
+      }
+      if (all.stream().anyMatch(this::inStock)) {
+        break;
+      }
     }
-    return pairings.stream()
-        .min(
-            Comparator.comparingDouble(Pairing::largestStep)
-                .thenComparing(pairs -> -pairs.stream().filter(Pair::hunts).count())
-                .thenComparing(List::toString))
-        .map(pairs -> train(query, pairs));
+    offer(all);
+  }
+
+  private boolean inStock(List<Pair> pairs) {
+    return query.wheels().hold(pairs.stream().flatMap(pair -> pair.wheels().stream()).toList());
+  }
+
+  private void offer(List<List<Pair>> pairings) {
+    List<List<Pair>> there = pairings.stream().filter(this::inStock).toList();
+    List<List<Pair>> closed = there.stream().filter(this::closes).toList();
+    if (!closed.isEmpty()) {
+      Iterable<Train> ways =
+          () ->
+              closed.stream()
+                  .flatMap(pairs -> ChainFit.of(train(query, pairs)).stream())
+                  .iterator();
+      room.offer(new Fit(ways, train(query, closed.getFirst()), ""));
+    } else {
+      room.reject(
+          pairings.isEmpty() ? "direction" : there.isEmpty() ? "stock" : "reverted-closure");
+    }
+  }
+
+  private boolean closes(List<Pair> pairs) {
+    return !query.limits().coaxial() || pairs.stream().mapToInt(Pair::span).distinct().count() == 1;
   }
 
   private static double largestStep(List<Pair> pairs) {
     return pairs.stream().mapToDouble(Pair::step).max().orElse(1);
   }
 
-  private static void pair(
-      List<Integer> drivers, List<Integer> driven, List<Pair> chosen, List<List<Pair>> all) {
+  private void pair(List<Integer> left, List<Pair> chosen, List<List<Pair>> all) {
     if (chosen.size() == drivers.size()) {
       all.add(List.copyOf(chosen));
       return;
     }
     int driver = drivers.get(chosen.size());
-    for (int count : driven.stream().distinct().toList()) {
-      List<Integer> rest = new ArrayList<>(driven);
+    for (int count : left.stream().distinct().toList()) {
+      List<Integer> rest = new ArrayList<>(left);
       rest.remove((Integer) count);
-      chosen.add(new Pair(driver, count));
-      pair(drivers, rest, chosen, all);
+      chosen.add(new Pair(driver, count, false, 0));
+      pair(rest, chosen, all);
       chosen.removeLast();
     }
   }
@@ -93,7 +184,8 @@ final class Pairing {
     ordered.sort(
         Comparator.comparing((Pair pair) -> !first.isEmpty() && pair.driver != first.getFirst())
             .thenComparing(pair -> !last.isEmpty() && pair.driven == last.getLast())
-            .thenComparingInt(Pair::sum)
+            .thenComparing(Pair::internal)
+            .thenComparingInt(pair -> pair.driver + pair.driven)
             .thenComparingInt(Pair::driver));
     List<Teeth> wheels = new ArrayList<>();
     List<Link> links = new ArrayList<>();
@@ -101,9 +193,8 @@ final class Pairing {
       if (!wheels.isEmpty()) {
         links.add(Link.SHAFT);
       }
-      wheels.add(Teeth.external(pair.driver));
-      links.add(Link.MESH);
-      wheels.add(Teeth.external(pair.driven));
+      wheels.addAll(pair.wheels());
+      links.addAll(Collections.nCopies(pair.wheels().size() - 1, Link.MESH));
     }
     Part chain = new Parallel("", wheels, links);
     MemberId in = chain.members().getFirst().id();

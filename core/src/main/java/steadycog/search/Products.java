@@ -6,7 +6,8 @@ import java.util.stream.IntStream;
 /**
  * All products of a number of wheels that lie in a window, as a bitmap: a sorted list in which the
  * neighbours of any number are found at once. A window of 2^28 numbers takes 32 MB; four wheels of
- * 12 to 120 teeth fit into one. Cost: one step a pair of half products, spread over two threads.
+ * 12 to 120 teeth fit into one. Where they do not, a small window that stays in the processor's
+ * cache is moved along. Cost: one step a pair of half products.
  */
 final class Products {
   /** The widest window. */
@@ -14,14 +15,23 @@ final class Products {
 
   private static final int PARTS = 8;
 
-  private final long low;
-  private final long high;
-  private final long[] bits;
+  private final long[] larger;
+  private final long[] smaller;
 
-  private Products(long low, long high) {
-    this.low = low & ~63L;
-    this.high = high;
-    this.bits = new long[(int) ((high - this.low) / 64 + 1)];
+  /**
+   * For every smaller factor the first larger one that reaches the window; as it moves it rises.
+   */
+  private final int[] first;
+
+  private long low;
+  private long high;
+  private long[] bits = {};
+
+  /** No window yet: move it to the first one. */
+  Products(long[] larger, long[] smaller) {
+    this.larger = larger;
+    this.smaller = smaller;
+    this.first = new int[smaller.length];
   }
 
   /**
@@ -35,17 +45,18 @@ final class Products {
 
   /** The products of one of {@code larger} and one of {@code smaller}, both rising, in a window. */
   static Products of(long[] larger, long[] smaller, long low, long high) {
-    Products products = new Products(low, high);
-    long words = products.bits.length;
+    Products whole = new Products(larger, smaller);
+    whole.open(low, high);
+    long words = whole.bits.length;
     IntStream.range(0, PARTS)
         .parallel()
         .forEach(
             part -> {
-              long from = products.low + words * part / PARTS * 64;
-              long to = Math.min(high, products.low + words * (part + 1) / PARTS * 64 - 1);
-              products.mark(larger, smaller, Math.max(low, from), to);
+              long from = whole.low + words * part / PARTS * 64;
+              long to = Math.min(high, whole.low + words * (part + 1) / PARTS * 64 - 1);
+              whole.mark(new int[smaller.length], Math.max(low, from), to);
             });
-    return products;
+    return whole;
   }
 
   /** The distinct products of a few of {@code counts}, rising. */
@@ -64,18 +75,33 @@ final class Products {
     return products;
   }
 
-  /** As {@code larger} rises, the first of {@code smaller} that reaches the window falls. */
-  private void mark(long[] larger, long[] smaller, long from, long to) {
-    int first = smaller.length;
-    for (long a : larger) {
-      if (a * smaller[0] > to) {
-        break;
+  /** The same for another window, whose lower end must not lie below that of the one before. */
+  void move(long from, long to) {
+    open(from, to);
+    mark(first, from, to);
+  }
+
+  private void open(long from, long to) {
+    low = from & ~63L;
+    high = to;
+    int words = (int) ((to - low) / 64 + 1);
+    if (bits.length < words) {
+      bits = new long[words];
+    } else {
+      Arrays.fill(bits, 0, words, 0);
+    }
+  }
+
+  private void mark(int[] reached, long from, long to) {
+    for (int k = 0; k < smaller.length; k++) {
+      long factor = smaller[k];
+      int at = reached[k];
+      if (at < larger.length && factor * larger[at] < from) {
+        at = reaching(from, factor, at);
+        reached[k] = at;
       }
-      while (first > 0 && a * smaller[first - 1] >= from) {
-        first--;
-      }
-      for (int k = first; k < smaller.length; k++) {
-        long product = a * smaller[k];
+      for (; at < larger.length; at++) {
+        long product = factor * larger[at];
         if (product > to) {
           break;
         }
@@ -83,6 +109,26 @@ final class Products {
         bits[(int) (bit >>> 6)] |= 1L << bit;
       }
     }
+  }
+
+  /** The first larger factor whose product is not below {@code from}: by steps that double. */
+  private int reaching(long from, long factor, int start) {
+    int step = 1;
+    int below = start;
+    while (below + step < larger.length && factor * larger[below + step] < from) {
+      below += step;
+      step *= 2;
+    }
+    int above = Math.min(larger.length, below + step);
+    while (below + 1 < above) {
+      int middle = (below + above) >>> 1;
+      if (factor * larger[middle] < from) {
+        below = middle;
+      } else {
+        above = middle;
+      }
+    }
+    return above;
   }
 
   long low() {
@@ -95,10 +141,11 @@ final class Products {
 
   /** The least product from {@code from} to {@code to}; -1 where there is none in the window. */
   long next(long from, long to) {
+    long end = Math.min(to, high);
     long bit = Math.max(0, from - low);
     int word = (int) (bit >>> 6);
-    int last = (int) Math.min(bits.length - 1, (to - low) >> 6);
-    if (word > last) {
+    int last = (int) ((end - low) >> 6);
+    if (end < low || word > last) {
       return -1;
     }
     long rest = bits[word] & (-1L << bit);
@@ -110,7 +157,7 @@ final class Products {
       rest = bits[word];
     }
     long found = low + ((long) word << 6) + Long.numberOfTrailingZeros(rest);
-    return found <= to ? found : -1;
+    return found <= end ? found : -1;
   }
 
   long size() {

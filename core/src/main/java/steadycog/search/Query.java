@@ -7,8 +7,9 @@ import java.util.Set;
 /**
  * What is looked for.
  *
- * @param tolerance how far off a ratio may be; empty for the nearest whatever their error
- * @param top how many candidates are listed at most
+ * @param tolerance how far off a ratio may be; empty for the nearest whatever their error. Where
+ *     candidates are ranked by something else the nearest are not what is asked for, so that it is
+ *     {@link #USUAL_TOLERANCE} then
  */
 public record Query(
     Target target,
@@ -17,24 +18,25 @@ public record Query(
     Limits limits,
     Wheels wheels,
     Running running,
-    int top) {
-  public static final int MOST_LISTED = 1000;
-  public static final int USUAL_TOP = 20;
+    Listing listing) {
+  /** So far off may a ratio be where something else than the error decides. */
+  public static final Tolerance USUAL_TOLERANCE = Tolerance.parse("1%");
 
   public Query {
     kinds = Set.copyOf(kinds);
     if (kinds.isEmpty()) {
       throw new IllegalArgumentException("no kind of train to look for: choose one at least");
     }
-    if (top < 1 || top > MOST_LISTED) {
-      throw new IllegalArgumentException("1 to 1000 candidates can be listed: found " + top);
+    if (listing.rank() != Rank.ERROR) {
+      tolerance = tolerance.or(() -> Optional.of(USUAL_TOLERANCE));
     }
     int fixed = Math.max(wheels.drivers().size(), wheels.driven().size());
     if (fixed > limits.stages().to()) {
       throw new IllegalArgumentException(
           fixed + " given wheels need as many stages: allow more than " + limits.stages().to());
     }
-    if (limits.coaxial() && !limits.stages().contains(2)) {
+    boolean pairsOnly = kinds.equals(Set.of(Kind.PARALLEL));
+    if (pairsOnly && limits.coaxial() && !limits.stages().contains(2)) {
       throw new IllegalArgumentException(
           "input and output in line take two pairs of one centre distance: allow 2 stages");
     }
@@ -47,7 +49,7 @@ public record Query(
   /** Everything as usual. */
   public static Query of(Target target, Set<Kind> kinds) {
     return new Query(
-        target, kinds, Optional.empty(), Limits.USUAL, Wheels.ANY, Running.ANY, USUAL_TOP);
+        target, kinds, Optional.empty(), Limits.USUAL, Wheels.ANY, Running.ANY, Listing.USUAL);
   }
 
   public static Set<Kind> everyKind() {
@@ -56,6 +58,21 @@ public record Query(
 
   /** The largest share by which a ratio may be off, whatever its last wheel. */
   double mostError() {
-    return tolerance.map(t -> t.share(limits.teeth().from())).orElse(Double.POSITIVE_INFINITY);
+    int fewest = Math.min(limits.teeth().from(), DriveSource.LEAST_LOBES);
+    for (int given : wheels.driven()) {
+      fewest = Math.min(fewest, given);
+    }
+    int least = fewest;
+    return Math.min(Hunt.FURTHEST, tolerance.map(t -> t.share(least)).orElse(Hunt.FURTHEST));
+  }
+
+  /** The same within other limits. */
+  Query within(Limits other) {
+    return new Query(target, kinds, tolerance, other, wheels, running, listing);
+  }
+
+  /** The same with another tolerance, wheels and running, to find out what they turn down. */
+  Query asking(Optional<Tolerance> within, Wheels of, Running by, Listing listed) {
+    return new Query(target, kinds, within, limits, of, by, listed);
   }
 }

@@ -39,6 +39,11 @@ public record Running(Losses losses, Optional<Double> least, Back back) {
     }
   }
 
+  /** Whether every train runs well enough. */
+  boolean asksNothing() {
+    return least.isEmpty() && back == Back.ANY;
+  }
+
   /** Why a train is turned down: the limit it fails; empty where it is let in. */
   Optional<String> refusal(EachWay eachWay) {
     boolean enough =

@@ -15,6 +15,8 @@ public record Tolerance(BigFraction amount, Unit unit) {
   private static final Pattern TEXT =
       Pattern.compile("(\\d+(?:\\.\\d+)?)\\s*(%|ppm|tooth|teeth)", Pattern.CASE_INSENSITIVE);
 
+  private static final double ROUNDING = 1e-12;
+
   /** What an error is counted in. */
   public enum Unit {
     PERCENT("%", 1e-2),
@@ -54,9 +56,12 @@ public record Tolerance(BigFraction amount, Unit unit) {
     return new Tolerance(Exact.parse(match.group(1)), unit);
   }
 
-  /** The largest share by which a ratio may be off when its last wheel has {@code teeth} teeth. */
+  /**
+   * The largest share by which a ratio may be off when its last wheel has {@code teeth} teeth; one
+   * that is off by exactly so much is within, however it is rounded.
+   */
   double share(int teeth) {
-    double number = amount.doubleValue();
+    double number = amount.doubleValue() * (1 + ROUNDING);
     return unit == Unit.TEETH ? number / teeth : number * unit.share;
   }
 

@@ -1,44 +1,38 @@
 package steadycog.search;
 
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.atomic.AtomicInteger;
+import java.util.function.IntFunction;
 import java.util.stream.IntStream;
-import steadycog.check.Checks;
-import steadycog.shape.PlanetPlaces;
-import steadycog.train.MemberId;
-import steadycog.train.Planetary;
-import steadycog.train.Planetary.Row;
-import steadycog.train.Train;
 
 /**
- * Sets with two rows of planets, in the arrangements that people build. Sun and planets of the
- * first row and planets of the second are run through; the ring or sun of the second follows from
- * the centre distance but for a few teeth of distortion, and only what comes near the target is
- * looked at further.
+ * Sets with two rows of planets and three members that turn about the axis, each of which may be
+ * held. For every first row, and for every distortion of the second, the wanted ratio says how fast
+ * the member of the second row must turn, and so how many teeth its planets have: only those next
+ * to that are looked at. The other wheels of the second row follow from the centre distance.
  */
 final class TwoRowSource implements Source {
+  private static final List<Use> SUN_AND_RINGS = Use.of(Central.SUN1, Central.RING1, Central.RING2);
+  private static final List<Use> SUN_AND_RING =
+      Use.of(Central.SUN1, Central.RING2, Central.CARRIER);
+  private static final List<Use> RINGS = Use.of(Central.RING1, Central.RING2, Central.CARRIER);
+  private static final List<Use> SUNS = Use.of(Central.SUN1, Central.SUN2, Central.CARRIER);
 
-  /** What is driven, held and taken off, and which wheels there are. */
-  private enum Way {
-    /** Sun in, first ring held, second ring out: the highest ratios. */
-    RING_OUT,
-    /** Sun of the first row in, ring of the second held, carrier out. */
-    CARRIER_OUT,
-    /** The same with the carrier held and the ring out. */
-    CARRIER_HELD,
-    /** Carrier in, first ring held, second ring out, no sun. */
-    TWO_RINGS,
-    /** Carrier in, first sun held, second sun out, no ring. */
-    TWO_SUNS
-  }
+  /** So far may a count that was worked out in doubles be off. */
+  private static final double ROUNDING = 1e-6;
 
   private final Query query;
   private final Goal goal;
+  private final Outputs outputs;
+  private final int[] counts;
 
   TwoRowSource(Query query) {
     this.query = query;
-    this.goal = Goal.of(query);
+    this.goal = Goal.either(query);
+    this.outputs = Outputs.of(query, false);
+    this.counts = query.wheels().counts(query.limits());
   }
 
   @Override
@@ -47,34 +41,39 @@ final class TwoRowSource implements Source {
   }
 
   @Override
+  public List<Step> steps() {
+    if (!query.limits().stages().contains(1)) {
+      return List.of();
+    }
+    Steps steps = new Steps(query, 1, 1, Steps.ALL);
+    return switch (query.listing().rank()) {
+      case ERROR, STAGES -> steps.byError();
+      case SIZE, EFFICIENCY, DIAMETER -> steps.whole();
+    };
+  }
+
+  @Override
   public void sweep(Reach reach) {
-    Range teeth = query.limits().teeth();
+    int most = mostRoom();
     AtomicInteger done = new AtomicInteger();
-    IntStream.rangeClosed(teeth.from(), teeth.to())
+    IntStream.rangeClosed(1, most)
         .parallel()
         .forEach(
             sun -> {
               if (!reach.watch().cancelled()) {
                 new Sweep(reach).all(sun);
-                double share = done.incrementAndGet() / (teeth.to() - teeth.from() + 1.0);
-                reach.watch().progress(Kind.TWO_ROW, share, reach.tally().examined());
+                reach.progress(Kind.TWO_ROW, done.incrementAndGet() / (double) most);
               }
             });
   }
 
-  /** Counts of a set; a sun or a ring of 0 teeth is not there. */
-  private record Counts(
-      int sun1, int planet1, int ring1, int sun2, int planet2, int ring2, Way way, int off) {
-    int size() {
-      return sun1 + planet1 + ring1 + sun2 + planet2 + ring2;
-    }
-
-    Planetary set(int planets) {
-      return Planetary.twoRows(
-          "", Row.of(sun1, planet1, ring1), Row.of(sun2, planet2, ring2), planets);
-    }
+  /** The largest sun there may be, or room for one where there is none. */
+  private int mostRoom() {
+    Limits limits = query.limits();
+    return Math.max(limits.teeth().to(), limits.ring().map(Range::to).orElse(0));
   }
 
+  /** Everything round one sun, or round the room for one. */
   private final class Sweep {
     private final Reach reach;
     private long examined;
@@ -84,115 +83,154 @@ final class TwoRowSource implements Source {
     }
 
     void all(int sun) {
-      Range teeth = query.limits().teeth();
-      for (int one = teeth.from(); one <= teeth.to(); one++) {
-        for (int two = teeth.from(); two <= teeth.to(); two++) {
-          rows(sun, one, two);
+      boolean there = Arrays.binarySearch(counts, sun) >= 0;
+      int most = query.limits().distortion();
+      for (int planet : counts) {
+        int span = sun + planet;
+        for (int off2 = -most; off2 <= most; off2++) {
+          int off = off2;
+          int ring = span + planet;
+          rows(
+              RINGS,
+              span + off,
+              two -> SetShape.twoRows(0, planet, ring, 0, two, span + two + off));
+          if (there) {
+            rows(
+                SUN_AND_RING,
+                span + off,
+                two -> SetShape.twoRows(sun, planet, 0, 0, two, span + two + off));
+            rows(
+                SUNS,
+                span + off,
+                two -> SetShape.twoRows(sun, planet, 0, span - two + off, two, 0));
+            int left = most - Math.abs(off2);
+            for (int off1 = -left; off1 <= left; off1++) {
+              int ring1 = ring + off1;
+              rows(
+                  SUN_AND_RINGS,
+                  span + off,
+                  two -> SetShape.twoRows(sun, planet, ring1, 0, two, span + two + off));
+              oneSun(sun, planet, ring1, ring + off);
+            }
+          }
         }
       }
-      if (reach.first()) {
+      if (reach.step().first()) {
         reach.tally().examine(examined);
       }
     }
 
-    private void rows(int sun, int one, int two) {
-      int most = query.limits().distortion();
-      int span = sun + one;
-      for (int off2 = -most; off2 <= most; off2++) {
-        int left = most - Math.abs(off2);
-        int ring2 = span + two + off2;
-        int sun2 = span - two + off2;
-        double steps = (double) ring2 * one / ((double) sun * two);
-        int off = Math.abs(off2);
-        offer(1 + steps, sun, one, 0, 0, two, ring2, Way.CARRIER_OUT, off);
-        offer(-steps, sun, one, 0, 0, two, ring2, Way.CARRIER_HELD, off);
-        if (sun2 >= query.limits().teeth().from() && sun2 <= query.limits().teeth().to()) {
-          double back = (double) sun * two / ((double) one * sun2);
-          offer(1 / (1 - back), sun, one, 0, sun2, two, 0, Way.TWO_SUNS, off);
-        }
-        double plain = (double) (span + one) * two / ((double) one * ring2);
-        offer(1 / (1 - plain), 0, one, span + one, 0, two, ring2, Way.TWO_RINGS, off);
-        for (int off1 = -left; off1 <= left; off1++) {
-          int ring1 = span + one + off1;
-          double back = (double) ring1 * two / ((double) one * ring2);
-          double ratio = (1 + (double) ring1 / sun) / (1 - back);
-          offer(ratio, sun, one, ring1, 0, two, ring2, Way.RING_OUT, off + Math.abs(off1));
+    private void oneSun(int sun, int planet, int ring1, int ring2) {
+      if (ring1 != ring2) {
+        SetShape shape = SetShape.oneSun(sun, planet, ring1, ring2);
+        examined += SUN_AND_RINGS.size();
+        for (Use use : SUN_AND_RINGS) {
+          offer(shape, use, use.ratio(shape));
         }
       }
     }
 
-    private void offer(
-        double ratio,
-        int sun1,
-        int planet1,
-        int ring1,
-        int sun2,
-        int planet2,
-        int ring2,
-        Way way,
-        int off) {
-      examined++;
+    /** All planets of the second row that bring a set near the target, used in any way. */
+    private void rows(List<Use> uses, int span, IntFunction<SetShape> shapes) {
+      examined += (long) uses.size() * counts.length;
+      SetShape any = shapes.apply(1);
+      for (Use use : uses) {
+        Second second = new Second(use, any, span);
+        near(second, goal.least(reach.step().upTo()), goal.most(reach.step().upTo()), shapes);
+        near(second, -goal.most(reach.step().upTo()), -goal.least(reach.step().upTo()), shapes);
+      }
+    }
+
+    private void near(Second second, double low, double high, IntFunction<SetShape> shapes) {
+      double one = second.planet(low);
+      double other = second.planet(high);
+      boolean anywhere = Double.isNaN(one) || Double.isNaN(other) || low <= 1 && high >= 1;
+      double least = anywhere ? 0 : Math.min(one, other) - ROUNDING;
+      double most = anywhere ? Double.MAX_VALUE : Math.max(one, other) + ROUNDING;
+      int at = Arrays.binarySearch(counts, (int) Math.ceil(least));
+      for (int k = at < 0 ? -at - 1 : at; k < counts.length && counts[k] <= most; k++) {
+        SetShape shape = shapes.apply(counts[k]);
+        if (exists(shape) && !isMirrored(shape)) {
+          offer(shape, second.use, second.use.ratio(shape));
+        }
+      }
+    }
+
+    /**
+     * Whether the same set is found with its rows changed over. A set with a sun in one row is not;
+     * of one with two suns, or with rings alone, the row with the larger planets comes first.
+     */
+    private boolean isMirrored(SetShape shape) {
+      boolean later =
+          shape.planet1() < shape.planet2()
+              || shape.planet1() == shape.planet2() && shape.largest1() < shape.largest2();
+      int room = shape.ring2() - 2 * shape.planet2();
+      return shape.sun2() > 0
+          ? later
+          : shape.sun1() == 0 && later && room >= 1 && room <= mostRoom();
+    }
+
+    private boolean exists(SetShape shape) {
+      return shape.ring2() > 0 || shape.sun2() > 0 && query.limits().teeth().contains(shape.sun2());
+    }
+
+    private void offer(SetShape shape, Use use, double ratio) {
       double error = goal.error(Math.abs(ratio));
-      if (!reach.contains(error) || !reach.turns(ratio < 0 ? -1 : 1)) {
+      if (!Double.isFinite(ratio) || !reach.contains(error) || !reach.turns(ratio < 0 ? -1 : 1)) {
         return;
       }
-      if (ring1 > 0 && !query.limits().allowsRing(ring1)
-          || ring2 > 0 && !query.limits().allowsRing(ring2)) {
-        reach.tally().reject("ring");
-      } else {
-        Counts counts = new Counts(sun1, planet1, ring1, sun2, planet2, ring2, way, off);
-        reach
-            .leads()
-            .add(
-                error,
-                Candidate.rank(off, counts.size()),
-                (turnedDown, room) -> build(counts, turnedDown));
+      Optional<String> refusal =
+          query.limits().allowsStep(ratio)
+              ? shape.refusal(query.limits(), query.wheels())
+              : Optional.of("stage-ratio");
+      if (refusal.isPresent()) {
+        reach.tally().reject(refusal.get());
+        return;
       }
+      reach
+          .leads()
+          .add(
+              new Measures(error, 1, shape.size(), shape.diameter(), outputs.ofSet(shape, use)),
+              room -> {
+                if (room.takes(shape.size(), shape.diameter())) {
+                  room.offer(shape.fit(query, use));
+                }
+              });
     }
   }
 
-  /** With as many planets as go in alike; empty, and counted, where none do. */
-  private List<Train> build(Counts counts, Tally tally) {
-    Range planets = query.limits().planets();
-    String rule = "assembly";
-    for (int n = planets.to(); n >= planets.from(); n--) {
-      Planetary set = counts.set(n);
-      PlanetPlaces places = new PlanetPlaces(set);
-      if (!places.assembles(0) || !places.assembles(1)) {
-        continue;
-      }
-      rule = rule.equals("assembly") ? "indexing" : rule;
-      if (places.identical()) {
-        Optional<String> trouble = Checks.trouble(set);
-        if (trouble.isEmpty()) {
-          return List.of(train(set, counts.way));
-        }
-        rule = trouble.get();
-      }
-    }
-    tally.reject(rule);
-    return List.of();
-  }
+  /**
+   * How many teeth the second row's planets need so that a set makes a ratio. What the first row
+   * does is known; from the ratio follows how often the member k of the second row turns against
+   * the carrier, and from that its planet: k = P2/(c + P2) for a ring, -P2/(c - P2) for a sun.
+   */
+  private static final class Second {
+    private final Use use;
+    private final Central member;
+    private final double in;
+    private final double held;
+    private final double out;
+    private final int span;
 
-  private Train train(Planetary set, Way way) {
-    MemberId in =
-        switch (way) {
-          case RING_OUT, CARRIER_OUT, CARRIER_HELD -> set.sunId(0);
-          case TWO_RINGS, TWO_SUNS -> set.carrierId();
-        };
-    MemberId held =
-        switch (way) {
-          case RING_OUT, TWO_RINGS -> set.ringId(0);
-          case CARRIER_OUT -> set.ringId(1);
-          case CARRIER_HELD -> set.carrierId();
-          case TWO_SUNS -> set.sunId(0);
-        };
-    MemberId out =
-        switch (way) {
-          case RING_OUT, TWO_RINGS, CARRIER_HELD -> set.ringId(1);
-          case CARRIER_OUT -> set.carrierId();
-          case TWO_SUNS -> set.sunId(1);
-        };
-    return Train.of(List.of(set)).withRoles(goal.roles(in, List.of(held), out));
+    Second(Use use, SetShape firstRow, int span) {
+      this.use = use;
+      this.span = span;
+      this.member = firstRow.ring2() > 0 ? Central.RING2 : Central.SUN2;
+      this.in = use.in() == member ? Double.NaN : use.in().turns(firstRow);
+      this.held = use.held() == member ? Double.NaN : use.held().turns(firstRow);
+      this.out = use.out() == member ? Double.NaN : use.out().turns(firstRow);
+    }
+
+    /** Not a number where every count has to be looked at. */
+    double planet(double ratio) {
+      double turns =
+          use.in() == member
+              ? held + ratio * (out - held)
+              : use.out() == member ? held + (in - held) / ratio : (in - ratio * out) / (1 - ratio);
+      if (member == Central.SUN2) {
+        return turns >= 0 ? 0 : span * turns / (turns - 1);
+      }
+      return turns <= 0 ? 0 : turns >= 1 ? Double.MAX_VALUE : span * turns / (1 - turns);
+    }
   }
 }

@@ -1,5 +1,6 @@
 package steadycog.search;
 
+import java.util.Arrays;
 import java.util.Collections;
 import java.util.EnumMap;
 import java.util.EnumSet;
@@ -41,10 +42,11 @@ public record Wanted(Map<Field, String> texts) {
     DRIVEN("driven"),
     STOCK("stock"),
     COAXIAL("coaxial"),
-    SOUND("sound"),
+    ANY("any"),
     LOSSES("losses"),
     EFFICIENCY("efficiency"),
     BACKWARDS("backwards"),
+    RANK("rank"),
     TOP("top");
 
     private final String key;
@@ -147,32 +149,35 @@ public record Wanted(Map<Field, String> texts) {
    * @throws IllegalArgumentException where fields contradict each other or lie beyond all bounds
    */
   public Query query() {
-    Limits usual = Limits.USUAL;
     Target target =
         target().orElseThrow(() -> new BadField(Field.TARGET, "no target: say a ratio such as 85"));
-    Limits limits =
-        new Limits(
-            read(Field.STAGES, Range::parse).orElse(usual.stages()),
-            read(Field.TEETH, Range::parse).orElse(usual.teeth()),
-            read(Field.RING, Range::parse),
-            read(Field.PLANETS, Range::parse).orElse(usual.planets()),
-            read(Field.PER_STAGE, Wanted::number),
-            read(Field.DIRECTION, Wanted::direction).orElse(usual.direction()),
-            read(Field.DISTORTION, Wanted::number).map(Double::intValue).orElse(usual.distortion()),
-            read(Field.DIAMETER, Wanted::modules),
-            is(Field.COAXIAL),
-            is(Field.SOUND));
+    return query(target, Limits.USUAL);
+  }
+
+  /** The same of another target, with {@code usual} limits where nothing is said. */
+  Query query(Target target, Limits usual) {
     Wheels wheels =
         new Wheels(
             read(Field.DRIVER, Wheels::parseCounts).orElse(Wheels.ANY.drivers()),
             read(Field.DRIVEN, Wheels::parseCounts).orElse(Wheels.ANY.driven()),
             read(Field.STOCK, Wheels::parseStock).orElse(Wheels.ANY.stock()));
+    Limits limits =
+        new Limits(
+            read(Field.STAGES, Range::parse).orElse(usual.stages()),
+            read(Field.TEETH, Range::parse).or(wheels::range).orElse(usual.teeth()),
+            read(Field.RING, Range::parse).or(usual::ring),
+            read(Field.PLANETS, Range::parse).orElse(usual.planets()),
+            read(Field.PER_STAGE, Wanted::number),
+            read(Field.DIRECTION, Wanted::direction).orElse(usual.direction()),
+            read(Field.DISTORTION, Wanted::whole).orElse(usual.distortion()),
+            read(Field.DIAMETER, Wanted::modules),
+            is(Field.COAXIAL));
     Running running =
         new Running(
             read(Field.LOSSES, Wanted::losses).orElse(Running.ANY.losses()),
             read(Field.EFFICIENCY, Wanted::share),
             read(Field.BACKWARDS, Running.Back::parse).orElse(Running.Back.ANY));
-    return new Query(target, kinds(), tolerance(), limits, wheels, running, top());
+    return new Query(target, kinds(), tolerance(), limits, wheels, running, listing());
   }
 
   /** The ratio alone; empty where none is said. */
@@ -184,9 +189,12 @@ public record Wanted(Map<Field, String> texts) {
     return read(Field.TOLERANCE, Tolerance::parse);
   }
 
-  /** How many are listed. */
-  public int top() {
-    return read(Field.TOP, Wanted::number).map(Double::intValue).orElse(Query.USUAL_TOP);
+  /** What is listed, and in what order. */
+  public Listing listing() {
+    return new Listing(
+        read(Field.RANK, Wanted::rank).orElse(Listing.USUAL.rank()),
+        is(Field.ANY),
+        read(Field.TOP, Wanted::whole).orElse(Listing.USUAL.top()));
   }
 
   private <T> Optional<T> read(Field field, Function<String, T> reader) {
@@ -211,6 +219,26 @@ public record Wanted(Map<Field, String> texts) {
       // Said below, together with numbers out of all bounds.
     }
     throw new IllegalArgumentException("'" + text.strip() + "' is no number that helps here");
+  }
+
+  private static int whole(String text) {
+    double number = number(text);
+    if (number != Math.rint(number)) {
+      throw new IllegalArgumentException("'" + text.strip() + "' is no whole number");
+    }
+    return (int) number;
+  }
+
+  private static Rank rank(String text) {
+    return Rank.of(text.strip())
+        .orElseThrow(
+            () ->
+                new IllegalArgumentException(
+                    "'"
+                        + text.strip()
+                        + "' is no rank: use "
+                        + String.join(
+                            ", ", Arrays.stream(Rank.values()).map(Rank::word).toList())));
   }
 
   private static Losses losses(String text) {

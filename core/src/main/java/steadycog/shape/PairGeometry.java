@@ -93,7 +93,7 @@ public record PairGeometry(
   }
 
   /** A mesh of a set whose geometry is known already. */
-  static PairGeometry in(PlanetGeometry geometry, Mesh mesh) {
+  public static PairGeometry in(PlanetGeometry geometry, Mesh mesh) {
     return new PairGeometry(
         mesh.teeth(mesh.pinion()),
         mesh.teeth(mesh.gear()),

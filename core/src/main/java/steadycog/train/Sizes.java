@@ -132,6 +132,18 @@ public record Sizes(
     return new Sizes(rack, common, Map.of(), clearance, List.of(), sharing);
   }
 
+  /** Whether nothing is stated but of single wheels. */
+  public boolean ofWheelsOnly() {
+    return equals(
+        new Sizes(
+            Optional.empty(),
+            WheelSize.NONE,
+            wheels,
+            UNSTATED.clearance,
+            List.of(),
+            Optional.empty()));
+  }
+
   /**
    * These words and {@code more} together.
    *

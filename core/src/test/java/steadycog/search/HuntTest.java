@@ -8,7 +8,6 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -33,7 +32,7 @@ import steadycog.shape.PlanetPlaces;
 import steadycog.study.Study;
 import steadycog.train.Member;
 import steadycog.train.Planetary;
-import steadycog.train.Planetary.Row;
+import steadycog.train.Teeth;
 import steadycog.train.Train;
 
 /** Searches against plain nested loops, and everything they list against the rules. */
@@ -49,13 +48,18 @@ class HuntTest {
         Direction.ANY,
         distortion,
         Optional.empty(),
-        false,
         false);
   }
 
   private static Query query(String target, Kind kind, Limits limits, int top) {
     return new Query(
-        Target.parse(target), Set.of(kind), Optional.empty(), limits, Wheels.ANY, Running.ANY, top);
+        Target.parse(target),
+        Set.of(kind),
+        Optional.empty(),
+        limits,
+        Wheels.ANY,
+        Running.ANY,
+        new Listing(Rank.ERROR, false, top));
   }
 
   private static BigFraction error(BigFraction ratio, BigFraction target) {
@@ -169,58 +173,6 @@ class HuntTest {
     }
   }
 
-  @Test
-  void twoRowSetsAreThoseOfNestedLoopsWithTheRulesOfTheBook() {
-    BigFraction target = BigFraction.of(50);
-    Found found =
-        Hunt.run(query("50", Kind.TWO_ROW, limits("1", "14..24", "3..4", 1), 400), Watch.NONE);
-    Map<Train, Candidate> listed = new HashMap<>();
-    found.candidates().forEach(candidate -> listed.put(candidate.train(), candidate));
-    int brute = 0;
-    for (int sun = 14; sun <= 24; sun++) {
-      for (int one = 14; one <= 24; one++) {
-        for (int two = 14; two <= 24; two++) {
-          for (int off = -1; off <= 1; off++) {
-            brute += ringOut(listed, target, sun, one, two, off);
-          }
-        }
-      }
-    }
-    assertTrue(brute > 3, "some sets to compare");
-  }
-
-  /** Sun in, first ring held, second ring out: counts it where a person would let it pass. */
-  private static int ringOut(
-      Map<Train, Candidate> listed, BigFraction target, int sun, int one, int two, int off) {
-    int ring1 = sun + 2 * one;
-    int ring2 = sun + one + two + off;
-    BigFraction below = BigFraction.ONE.subtract(Exact.of((long) ring1 * two, (long) one * ring2));
-    if (below.signum() == 0) {
-      return 0;
-    }
-    BigFraction ratio = BigFraction.ONE.add(Exact.of(ring1, sun)).divide(below);
-    if (error(ratio, target).doubleValue() > 0.03) {
-      return 0;
-    }
-    for (int n = 4; n >= 3; n--) {
-      Planetary set = Planetary.twoRows("", Row.of(sun, one, ring1), Row.of(0, two, ring2), n);
-      try {
-        Train train =
-            Card.read(Card.of(Train.of(List.of(set))).text() + "drive sun;hold ring1;take ring2")
-                .train();
-        Study study = Study.of(train);
-        if (!study.hasErrors()) {
-          assertEquals(ratio, study.ratio().orElseThrow().reduction());
-          assertTrue(listed.containsKey(train), () -> "missing " + Card.of(train).text());
-          return 1;
-        }
-      } catch (CardException unreadable) {
-        throw new AssertionError(unreadable);
-      }
-    }
-    return 0;
-  }
-
   @ParameterizedTest
   @CsvSource({
     "85, TWO_ROW",
@@ -264,7 +216,6 @@ class HuntTest {
             Direction.SAME,
             0,
             Optional.of(80.0),
-            true,
             true);
     Wheels wheels = new Wheels(List.of(18), List.of(), Map.of());
     Query query =
@@ -275,7 +226,7 @@ class HuntTest {
             limits,
             wheels,
             Running.ANY,
-            30);
+            new Listing(Rank.ERROR, false, 30));
     Found found = Hunt.run(query, Watch.NONE);
     assertFalse(found.candidates().isEmpty());
     assertTrue(found.rejected().containsKey("reverted-closure"));
@@ -296,7 +247,7 @@ class HuntTest {
 
   @Test
   void aStockListIsAllThereIs() {
-    Map<Integer, Integer> stock = Wheels.parseStock("20, 30x2, 45 60, 100");
+    Map<Teeth, Integer> stock = Wheels.parseStock("20, 30x2, 45 60, 100");
     Wheels wheels = new Wheels(List.of(), List.of(), stock);
     Query query =
         new Query(
@@ -306,7 +257,7 @@ class HuntTest {
             limits("1..2", "12..120", "3", 0),
             wheels,
             Running.ANY,
-            5);
+            Listing.USUAL);
     Found found = Hunt.run(query, Watch.NONE);
     // 45/20 x 60/20 would be exact, but there is only one wheel of 20 teeth.
     assertEquals("20/3", Exact.text(found.candidates().getFirst().ratio().reduction().abs()));
@@ -372,13 +323,9 @@ class HuntTest {
   @Test
   void fewestCountsAreChangedToReachARatioOrToCure() throws CardException {
     Train dome = Card.read("parallel 18 ~ 72 = 20 ~ 80; drive A; take D").train();
-    Nearby.Changes exact =
-        Nearby.of(
-            dome,
-            Optional.of(Target.parse("17")),
-            Optional.of(Tolerance.parse("1ppm")),
-            5,
-            Watch.NONE);
+    Wanted seventeen =
+        Wanted.NOTHING.with(Field.TARGET, "17").with(Field.TOLERANCE, "1ppm").with(Field.TOP, "5");
+    Nearby.Changes exact = Nearby.of(dome, seventeen, Watch.NONE);
     assertTrue(exact.whole());
     Nearby.Change first = exact.list().getFirst();
     assertEquals(BigFraction.of(17), first.candidate().ratio().reduction());
@@ -388,8 +335,7 @@ class HuntTest {
     Train set =
         Card.read("planetary sun 30 planet 20 x3 ring 70; hold ring; drive sun; take carrier")
             .train();
-    for (Nearby.Change change :
-        Nearby.of(set, Optional.empty(), Optional.empty(), 20, Watch.NONE).list()) {
+    for (Nearby.Change change : Nearby.of(set, Wanted.NOTHING, Watch.NONE).list()) {
       Planetary near = (Planetary) change.candidate().train().parts().getFirst();
       assertTrue(new PlanetPlaces(near).assembles());
       assertTrue(new PlanetGeometry(near).neighbourMargin() > 0);
@@ -400,9 +346,7 @@ class HuntTest {
         () ->
             Nearby.of(
                 Card.read("planetary sun 24 planet 15 x3 ring 54").train(),
-                Optional.empty(),
-                Optional.empty(),
-                5,
+                Wanted.NOTHING,
                 Watch.NONE));
   }
 

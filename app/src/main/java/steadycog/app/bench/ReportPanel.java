@@ -171,8 +171,7 @@ final class ReportPanel extends VBox {
     Set<Section> sectionsNow = chosen();
     Units units = desk.preferences().units();
     Job job = desk.job();
-    Job written =
-        whole.isSelected() ? job : new Job(job.title(), List.of(desk.sheet()), job.wanted());
+    Job written = whole.isSelected() ? job : new Job(job.title(), List.of(desk.sheet()));
     if (written.sheets().stream().allMatch(sheet -> sheet.card().isEmpty())) {
       said.setText("Put a train on the bench first.");
       return;

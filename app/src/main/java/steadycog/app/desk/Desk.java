@@ -574,10 +574,13 @@ public final class Desk {
     }
   }
 
-  /** Says what teeth are looked for; changes that follow each other are one step to undo. */
+  /**
+   * Says what teeth are looked for in place of the train in view; changes that follow each other
+   * are one step to undo.
+   */
   public void want(Wanted wanted) {
-    if (!wanted.equals(job().wanted())) {
-      change(new Page(job().wanting(wanted), page.get().index()), "wanted", true);
+    if (!wanted.equals(sheet().wanted())) {
+      change(page.get().with(sheet().wanting(wanted)), "wanted", true);
     }
   }
 
@@ -628,7 +631,9 @@ public final class Desk {
             : variant.sized(now.get().pitch().get());
     Train losing =
         sized.losses().unstated() ? sized.withLosses(now.get().losses().ofKinds()) : sized;
-    return losing.sizes().unstated() ? losing.withSizes(now.get().sizes().ofAll()) : losing;
+    return losing.sizes().ofWheelsOnly()
+        ? losing.withSizes(now.get().sizes().ofAll().and(losing.sizes()))
+        : losing;
   }
 
   /** Takes the train in view out of the job. */

@@ -3,6 +3,7 @@ package steadycog.app.find;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
@@ -13,6 +14,8 @@ import javafx.collections.transformation.FilteredList;
 import javafx.collections.transformation.SortedList;
 import javafx.css.PseudoClass;
 import javafx.geometry.Insets;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TableCell;
 import javafx.scene.control.TableColumn;
@@ -20,10 +23,14 @@ import javafx.scene.control.TableRow;
 import javafx.scene.control.TableView;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
 import steadycog.app.look.EachWayWords;
 import steadycog.app.look.Look;
 import steadycog.search.Candidate;
+import steadycog.search.Loosen.Hint;
+import steadycog.search.Rank;
 
 /** Candidates, a line each; sorted by any column, narrowed by words. */
 final class CandidateTable extends TableView<Candidate> {
@@ -40,14 +47,25 @@ final class CandidateTable extends TableView<Candidate> {
   private static final String KIND = "column-kind";
   private static final String PLANETS = "column-planets";
   private static final String BACK = "column-back";
+  private static final String STAGES = "column-stages";
   private static final String ROWS_OFF = "column-rows off";
   private static final Set<String> SPARED = Set.of(KIND, PLANETS, ROWS_OFF, "column-\u00d8");
+
+  /** Columns by whose measure candidates can be ranked. */
+  private static final Map<String, Rank> RANKS =
+      Map.of(
+          "column-off by", Rank.ERROR,
+          "column-teeth", Rank.SIZE,
+          "column-stages", Rank.STAGES,
+          "column-out", Rank.EFFICIENCY,
+          "column-\u00d8", Rank.DIAMETER);
 
   private static final PseudoClass COMPARED = PseudoClass.getPseudoClass("compared");
 
   private final Finder finder;
   private final ObservableList<Candidate> all = FXCollections.observableArrayList();
   private final Label why = Look.label("", "soft");
+  private final FlowPane hints = new FlowPane(6, 6);
   private final FilteredList<Candidate> shown = new FilteredList<>(all);
 
   CandidateTable(Finder finder) {
@@ -56,8 +74,11 @@ final class CandidateTable extends TableView<Candidate> {
     getStyleClass().add("candidates");
     why.setWrapText(true);
     why.setId("why-empty");
-    StackPane.setMargin(why, new Insets(0, 30, 0, 30));
-    setPlaceholder(new StackPane(why));
+    hints.setAlignment(Pos.CENTER);
+    VBox empty = new VBox(8, why, hints);
+    empty.setAlignment(Pos.CENTER);
+    StackPane.setMargin(empty, new Insets(0, 30, 0, 30));
+    setPlaceholder(new StackPane(empty));
     setFixedCellSize(ROW_HEIGHT);
     SortedList<Candidate> sorted = new SortedList<>(shown);
     sorted.comparatorProperty().bind(comparatorProperty());
@@ -76,6 +97,12 @@ final class CandidateTable extends TableView<Candidate> {
         Candidates::error,
         Comparator.comparingDouble(c -> Math.abs(c.error())),
         "Against the target");
+    add(
+        "stages",
+        46,
+        c -> "" + c.stages(),
+        Comparator.comparingInt(Candidate::stages),
+        "Pairs of wheels and sets in series");
     add("teeth", 46, c -> "" + c.size(), Comparator.comparingInt(Candidate::size), "Of all wheels");
     add(
         "\u00d8",
@@ -99,7 +126,7 @@ final class CandidateTable extends TableView<Candidate> {
         "out",
         54,
         c -> EachWayWords.forwards(c.eachWay()),
-        Comparator.comparingDouble(c -> c.eachWay().efficiency().orElse(0.0)),
+        Comparator.comparingDouble(c -> -c.eachWay().efficiency().orElse(0.0)),
         "Share of the power that comes out, with the losses asked for");
     add(
         "back",
@@ -113,6 +140,7 @@ final class CandidateTable extends TableView<Candidate> {
         Candidates::findings,
         Comparator.comparing(Candidate::worst),
         "The worst that any rule finds");
+    comparatorProperty().addListener(o -> rankBySorting());
     widthProperty().addListener(o -> showColumns());
     setRowFactory(table -> row());
     getSelectionModel()
@@ -125,6 +153,7 @@ final class CandidateTable extends TableView<Candidate> {
             });
     finder.candidatesProperty().subscribe(this::show);
     finder.chosenProperty().subscribe(this::choose);
+    finder.hintsProperty().subscribe(found -> advise(found.orElse(List.of())));
     finder.comparedProperty().addListener(o -> refresh());
     setOnKeyPressed(
         key -> {
@@ -137,6 +166,30 @@ final class CandidateTable extends TableView<Candidate> {
             key.consume();
           }
         });
+  }
+
+  /** Sorting by a measure asks for the best by it, not only for another order of what is there. */
+  private void rankBySorting() {
+    if (!getSortOrder().isEmpty()) {
+      TableColumn<Candidate, ?> first = getSortOrder().getFirst();
+      Rank rank = RANKS.get(first.getId());
+      if (rank != null && first.getSortType() == TableColumn.SortType.ASCENDING) {
+        finder.rank(rank);
+      }
+    }
+  }
+
+  /** A button for every limit that can be loosened so that something is found. */
+  private void advise(List<Hint> found) {
+    hints.getChildren().clear();
+    for (Hint hint : found) {
+      Button button = Look.styled(new Button(Candidates.hint(hint)), "cure");
+      button.setId("loosen-" + hint.field().key());
+      button.setTooltip(
+          new Tooltip(Candidates.wheels(hint.first()) + "\n" + Candidates.ratio(hint.first())));
+      button.setOnAction(e -> finder.follow(hint));
+      hints.getChildren().add(button);
+    }
   }
 
   /** Says why there is nothing. */
@@ -164,8 +217,19 @@ final class CandidateTable extends TableView<Candidate> {
 
   private void show(List<Candidate> now) {
     if (!all.equals(now)) {
+      sortAsRanked();
       all.setAll(now);
       showColumns();
+    }
+  }
+
+  /** A list that is the best by another measure is not left sorted by the one before. */
+  private void sortAsRanked() {
+    if (!getSortOrder().isEmpty()) {
+      Rank sorted = RANKS.get(getSortOrder().getFirst().getId());
+      if (sorted != null && sorted != finder.rank()) {
+        getSortOrder().clear();
+      }
     }
   }
 
@@ -178,6 +242,7 @@ final class CandidateTable extends TableView<Candidate> {
             case KIND -> all.stream().map(Candidate::kind).distinct().count() > 1;
             case PLANETS -> all.stream().anyMatch(c -> c.planets() > 0);
             case BACK -> all.stream().anyMatch(CandidateTable::differsBack);
+            case STAGES -> all.stream().map(Candidate::stages).distinct().count() > 1;
             case ROWS_OFF -> all.stream().anyMatch(c -> c.distortion() > 0);
             default -> true;
           };

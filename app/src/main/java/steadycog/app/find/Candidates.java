@@ -9,6 +9,9 @@ import steadycog.notation.Card;
 import steadycog.number.Figures;
 import steadycog.search.Candidate;
 import steadycog.search.Kind;
+import steadycog.search.Loosen.Hint;
+import steadycog.search.Rank;
+import steadycog.train.Member;
 import steadycog.train.Part;
 import steadycog.train.Train;
 
@@ -68,7 +71,9 @@ final class Candidates {
   }
 
   static String findings(Candidate candidate) {
-    return candidate.worst() == Severity.OK ? "none" : candidate.worst().word();
+    return candidate
+        .trouble()
+        .orElse(candidate.worst() == Severity.OK ? "none" : candidate.worst().word());
   }
 
   static String kind(Kind kind) {
@@ -79,6 +84,47 @@ final class Candidates {
       case CYCLOIDAL -> "cycloidal";
       case STRAIN_WAVE -> "strain wave";
     };
+  }
+
+  static String rank(Rank rank) {
+    return switch (rank) {
+      case ERROR -> "nearest";
+      case SIZE -> "few teeth";
+      case STAGES -> "few stages";
+      case EFFICIENCY -> "most out";
+      case DIAMETER -> "small \u00d8";
+    };
+  }
+
+  /** {@code teeth 12..127}: what to loosen, and how far. */
+  static String hint(Hint hint) {
+    String to = hint.text();
+    return switch (hint.field()) {
+      case TOLERANCE -> "within " + to;
+      case DIRECTION -> "turning either way";
+      case TEETH -> "teeth " + to;
+      case STOCK -> to.isEmpty() ? "wheels of other counts" : "stock " + to;
+      case RING -> "rings " + to;
+      case DIAMETER -> "largest \u00d8 " + to;
+      case PER_STAGE -> "steps up to " + to;
+      case PLANETS -> "planets " + to;
+      case DISTORTION -> "rows off " + to;
+      case EFFICIENCY -> "out " + to;
+      case STAGES -> "stages " + to;
+      case BACKWARDS -> "whatever it does when pushed";
+      case COAXIAL -> "not in line";
+      case DRIVER, DRIVEN -> "without the given wheel";
+      case TARGET, KIND, ANY, LOSSES, RANK, TOP -> hint.field().key() + " " + to;
+    };
+  }
+
+  /** {@code shift A 0.3, C 0.3}; empty where nothing is shifted. */
+  static String shifts(Candidate candidate) {
+    return candidate.train().members().stream()
+        .map(Member::id)
+        .filter(wheel -> candidate.train().sizes().shift(wheel).isPresent())
+        .map(wheel -> wheel + "\u2009" + Sign.exact(candidate.train().sizes().shift(wheel).get()))
+        .collect(Collectors.joining(", "));
   }
 
   static String direction(Candidate candidate) {

@@ -1,5 +1,6 @@
 package steadycog.app.find;
 
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
@@ -27,6 +28,9 @@ import steadycog.app.look.Sign;
 import steadycog.format.csv.FoundCsv;
 import steadycog.search.Candidate;
 import steadycog.search.Found;
+import steadycog.search.Loosen.Hint;
+import steadycog.search.Query;
+import steadycog.search.Rank;
 import steadycog.search.Wanted.Field;
 
 /** From a ratio in mind to tooth counts: what is wanted, what there is, and what it looks like. */
@@ -71,6 +75,7 @@ public final class FindStation extends HBox {
     desk.stationProperty().subscribe(station -> lookIfInView());
     finder.progressProperty().addListener(o -> say());
     finder.endedProperty().addListener(o -> say());
+    finder.hintsProperty().addListener(o -> say());
     finder.problemProperty().addListener(o -> say());
     finder.chosenProperty().subscribe(this::show);
     finder.comparedProperty().addListener(o -> show(finder.chosenProperty().get()));
@@ -177,7 +182,8 @@ public final class FindStation extends HBox {
                         + ", "
                         + Candidates.error(c)
                         + ", turns "
-                        + (c.ratio().sameDirection() ? "the same way" : "the other way"))
+                        + (c.ratio().sameDirection() ? "the same way" : "the other way")
+                        + (Candidates.shifts(c).isEmpty() ? "" : "; shift " + Candidates.shifts(c)))
             .orElse("Candidates appear as soon as there is a target."));
     bring.setDisable(candidate.isEmpty());
     keep.setDisable(candidate.isEmpty());
@@ -195,8 +201,10 @@ public final class FindStation extends HBox {
     boolean nothing = ended.filter(found -> found.candidates().isEmpty()).isPresent();
     table.explain(
         nothing
-            ? why(ended.orElseThrow())
-            : desk.job().wanted().text(Field.TARGET).isBlank() ? FIRST_STEPS : "");
+            ? why(ended.orElseThrow()) + loosen(finder.hintsProperty().get())
+            : finder.wanted().text(Field.TARGET).isBlank() && finder.onTheBench().isEmpty()
+                ? FIRST_STEPS
+                : "");
     progress.ifPresent(now -> bar.setProgress(now.share()));
     status.setText(
         progress
@@ -218,15 +226,23 @@ public final class FindStation extends HBox {
         + "/s";
   }
 
+  /** {@code 20 nearest, proven so of 36 million}. */
   private static String said(Found found) {
-    return found.candidates().isEmpty()
-        ? "Nothing found."
-        : found.candidates().size()
-            + (found.provenBest() ? ", proven best of " : ", cut short after ")
-            + many(found.examined());
+    if (found.candidates().isEmpty()) {
+      return "Nothing found.";
+    }
+    Query query = found.query();
+    boolean byError = query.listing().rank() == Rank.ERROR;
+    return found.candidates().size()
+        + " with "
+        + query.listing().rank().best()
+        + " first"
+        + (byError ? "" : ", within " + query.tolerance().orElseThrow())
+        + (found.provenBest() ? ", proven of " : ", cut short after ")
+        + many(found.examined());
   }
 
-  /** Why nothing was found, and what would help. */
+  /** Why nothing was found. */
   private static String why(Found found) {
     String refused =
         found.rejected().entrySet().stream()
@@ -234,8 +250,18 @@ public final class FindStation extends HBox {
             .collect(Collectors.joining(", "));
     String covered = many(found.examined()) + " combinations covered. ";
     return found.rejected().isEmpty()
-        ? covered + "None comes near enough. " + found.advice()
-        : covered + "Of those near enough " + refused + ". " + found.advice();
+        ? covered + "None comes near enough. "
+        : covered + "Of those near enough " + refused + ". ";
+  }
+
+  private static String loosen(Optional<List<Hint>> hints) {
+    return hints
+        .map(
+            found ->
+                found.isEmpty()
+                    ? "No single limit stands in the way: loosen several."
+                    : "Loosen one of these limits, and there is something:")
+        .orElse("Looking which limit stands in the way \u2026");
   }
 
   private static String many(double number) {

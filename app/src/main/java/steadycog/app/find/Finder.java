@@ -2,7 +2,6 @@ package steadycog.app.find;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
@@ -16,14 +15,16 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleObjectProperty;
 import steadycog.app.desk.Bench;
 import steadycog.app.desk.Desk;
+import steadycog.number.Exact;
 import steadycog.search.Candidate;
 import steadycog.search.Found;
 import steadycog.search.Hunt;
 import steadycog.search.Kind;
+import steadycog.search.Loosen;
+import steadycog.search.Loosen.Hint;
 import steadycog.search.Nearby;
 import steadycog.search.Query;
-import steadycog.search.Target;
-import steadycog.search.Tolerance;
+import steadycog.search.Rank;
 import steadycog.search.Wanted;
 import steadycog.search.Wanted.BadField;
 import steadycog.search.Wanted.Field;
@@ -52,6 +53,8 @@ public final class Finder {
   private final ReadOnlyObjectWrapper<List<Candidate>> candidates =
       new ReadOnlyObjectWrapper<>(List.of());
   private final ReadOnlyObjectWrapper<Optional<Found>> ended =
+      new ReadOnlyObjectWrapper<>(Optional.empty());
+  private final ReadOnlyObjectWrapper<Optional<List<Hint>>> hints =
       new ReadOnlyObjectWrapper<>(Optional.empty());
   private final ReadOnlyObjectWrapper<List<Candidate>> compared =
       new ReadOnlyObjectWrapper<>(List.of());
@@ -88,6 +91,11 @@ public final class Finder {
     return ended.getReadOnlyProperty();
   }
 
+  /** Which limits to loosen where nothing was found; empty until that is known. */
+  ReadOnlyObjectProperty<Optional<List<Hint>>> hintsProperty() {
+    return hints.getReadOnlyProperty();
+  }
+
   ReadOnlyObjectProperty<List<Candidate>> comparedProperty() {
     return compared.getReadOnlyProperty();
   }
@@ -96,17 +104,42 @@ public final class Finder {
     return chosen;
   }
 
+  /** What is said to be wanted in place of the train in view. */
   Wanted wanted() {
-    return desk.job().wanted();
+    return desk.sheet().wanted();
+  }
+
+  /** The ratio on the bench, which is wanted as long as nothing else is said. */
+  Optional<String> onTheBench() {
+    return desk.bench()
+        .flatMap(bench -> bench.study().ratio())
+        .map(ratio -> Exact.plain(ratio.reduction().abs()));
+  }
+
+  private Wanted wantedNow() {
+    Wanted said = wanted();
+    return said.text(Field.TARGET).isBlank()
+        ? said.with(Field.TARGET, onTheBench().orElse(""))
+        : said;
   }
 
   void want(Field field, String text) {
     desk.want(wanted().with(field, text));
   }
 
+  /** What comes first in the list. */
+  Rank rank() {
+    return Rank.of(wanted().text(Field.RANK)).orElse(Rank.ERROR);
+  }
+
+  /** What is to come first in the list; the nearest need not be said. */
+  void rank(Rank rank) {
+    want(Field.RANK, rank == Rank.ERROR ? "" : rank.word());
+  }
+
   /** Looks for what is wanted now, unless that has been looked for already. */
   void look() {
-    if (!wanted().equals(searched)) {
+    if (!wantedNow().equals(searched)) {
       lookAgain();
     }
   }
@@ -114,7 +147,7 @@ public final class Finder {
   /** Looks for what is wanted now; a search that runs gives way. */
   void lookAgain() {
     stop();
-    searched = wanted();
+    searched = wantedNow();
     problem.set(Optional.empty());
     if (searched.text(Field.TARGET).isBlank()) {
       clear();
@@ -122,7 +155,7 @@ public final class Finder {
     }
     try {
       Query query = searched.query();
-      start(watch -> Hunt.run(query, watch));
+      start(watch -> Hunt.run(query, watch), true);
     } catch (IllegalArgumentException bad) {
       refuse(bad);
     }
@@ -146,36 +179,30 @@ public final class Finder {
           Optional.of(new Problem(Optional.empty(), "nothing is on the bench to look near")));
       return;
     }
-    searched = wanted();
-    try {
-      Optional<Target> target = searched.target();
-      Optional<Tolerance> tolerance = searched.tolerance();
-      int top = searched.top();
-      problem.set(Optional.empty());
-      start(
-          watch -> {
-            Nearby.Changes near =
-                Nearby.of(bench.get().card().train(), target, tolerance, top, watch);
-            return new Found(
-                near.list().stream().map(Nearby.Change::candidate).toList(),
-                near.examined(),
-                Map.of(),
-                near.whole());
-          });
-    } catch (BadField bad) {
-      refuse(bad);
-    }
+    Wanted wanted = wanted();
+    searched = wantedNow();
+    problem.set(Optional.empty());
+    start(watch -> Nearby.of(bench.get().card().train(), wanted, watch).found(), false);
   }
 
-  private void start(Function<Watch, Found> search) {
+  private void start(Function<Watch, Found> search, boolean advised) {
     clear();
     Hunting hunting = new Hunting();
     current.set(hunting);
     progress.set(Optional.of(new Progress(Kind.PARALLEL, 0, 0, 0)));
-    searching.execute(() -> run(search, hunting));
+    Wanted wanted = searched;
+    searching.execute(
+        () -> {
+          boolean nothing = run(search, hunting);
+          if (nothing) {
+            List<Hint> found = advised ? Loosen.of(wanted, hunting) : List.of();
+            onScreen.accept(() -> advise(found, hunting));
+          }
+        });
   }
 
-  private void run(Function<Watch, Found> search, Hunting hunting) {
+  /** Says whether it came to an end and found nothing. */
+  private boolean run(Function<Watch, Found> search, Hunting hunting) {
     try {
       Found found = search.apply(hunting);
       onScreen.accept(
@@ -186,13 +213,26 @@ public final class Finder {
               ended.set(Optional.of(found));
             }
           });
+      return found.candidates().isEmpty();
     } catch (IllegalArgumentException refused) {
       onScreen.accept(
           () -> {
             progress.set(Optional.empty());
             refuse(refused);
           });
+      return false;
     }
+  }
+
+  private void advise(List<Hint> found, Hunting hunting) {
+    if (current.get() == hunting && !hunting.stopped) {
+      hints.set(Optional.of(found));
+    }
+  }
+
+  /** Loosens a limit as advised. */
+  void follow(Hint hint) {
+    want(hint.field(), hint.text());
   }
 
   /** Stops at once and keeps what has been found. */
@@ -207,6 +247,7 @@ public final class Finder {
   private void clear() {
     candidates.set(List.of());
     ended.set(Optional.empty());
+    hints.set(Optional.empty());
     chosen.set(Optional.empty());
   }
 

@@ -25,17 +25,21 @@ import steadycog.app.look.Look;
 import steadycog.search.Kind;
 import steadycog.search.Limits.Direction;
 import steadycog.search.Query;
+import steadycog.search.Rank;
 import steadycog.search.Wanted;
 import steadycog.search.Wanted.BadField;
 import steadycog.search.Wanted.Field;
 
 /** What is looked for, a field a line; what cannot be understood is said beneath its field. */
 final class WantedForm extends VBox {
+  private static final String TARGETS = "85 \u00b7 1500 rpm to 12 rpm";
+
   private final Finder finder;
   private final Map<Field, TextField> fields = new EnumMap<>(Field.class);
   private final Map<Field, Label> errors = new EnumMap<>(Field.class);
   private final Map<Field, CheckBox> checks = new EnumMap<>(Field.class);
   private final Map<Kind, ToggleButton> kinds = new EnumMap<>(Kind.class);
+  private final Map<Rank, ToggleButton> ranks = new EnumMap<>(Rank.class);
   private final Map<Direction, ToggleButton> directions = new EnumMap<>(Direction.class);
   private final Label together = Look.label("", "bad-word");
   private boolean showing;
@@ -54,7 +58,7 @@ final class WantedForm extends VBox {
                 + " cure its errors"));
     near.setOnAction(e -> finder.lookNear());
     getChildren().addAll(together, near);
-    desk.pageProperty().subscribe(page -> show(page.job().wanted()));
+    desk.pageProperty().subscribe(page -> show(page.sheet().wanted()));
     finder.problemProperty().subscribe(this::showProblem);
   }
 
@@ -64,7 +68,7 @@ final class WantedForm extends VBox {
         grid,
         Field.TARGET,
         "Target",
-        "85 \u00b7 1500 rpm to 12 rpm",
+        TARGETS,
         "A ratio (85, 1:4), speeds in and out (1500 rpm to 12 rpm), or one turn of the output (23 h"
             + " 56 min 4.0905 s from 1 rpm)");
     line(
@@ -75,6 +79,7 @@ final class WantedForm extends VBox {
         "0.1%, 50ppm, or 0.5 teeth of the last wheel a turn; empty: the nearest there are");
     put(grid, "Turns", directions());
     put(grid, "Kinds", kinds());
+    put(grid, "First", ranks());
     line(grid, Field.STAGES, "Stages", "1..3", "Pairs of wheels, or sets in series");
     line(grid, Field.TEETH, "Teeth", "12..120", "Of wheels, suns and planets");
     line(grid, Field.RING, "Rings", "any", "Rings follow from sun and planets; limit them here");
@@ -105,7 +110,7 @@ final class WantedForm extends VBox {
         "either",
         "What it does when its take-off is pushed: turns, or holds. What holds itself is no brake");
     check(grid, Field.COAXIAL, "Input and output in line", "Two pairs of one centre distance");
-    check(grid, Field.SOUND, "Pairs without errors", "No interference: large pinions only");
+    check(grid, Field.ANY, "With errors too", "List what breaks a rule as well, marked");
     return grid;
   }
 
@@ -170,6 +175,19 @@ final class WantedForm extends VBox {
     finder.want(Field.KIND, all ? "" : words);
   }
 
+  private FlowPane ranks() {
+    FlowPane row = Look.styled(new FlowPane(3, 3), "chips");
+    for (Rank rank : Rank.values()) {
+      ToggleButton chip = Look.styled(new ToggleButton(Candidates.rank(rank)), "chip");
+      chip.setId("rank-" + rank.word());
+      chip.setTooltip(new Tooltip("List " + rank.best() + " first, and prove them so"));
+      chip.setOnAction(e -> finder.rank(rank));
+      ranks.put(rank, chip);
+      row.getChildren().add(chip);
+    }
+    return row;
+  }
+
   private FlowPane directions() {
     FlowPane row = Look.styled(new FlowPane(3, 3), "chips");
     ToggleGroup group = new ToggleGroup();
@@ -206,9 +224,15 @@ final class WantedForm extends VBox {
             text.setText(wanted.text(field));
           }
         });
+    fields
+        .get(Field.TARGET)
+        .setPromptText(
+            finder.onTheBench().map(ratio -> ratio + ", as on the bench").orElse(TARGETS));
     checks.forEach((field, box) -> box.setSelected(wanted.is(field)));
     Set<Kind> chosen = kindsOf(wanted);
     kinds.forEach((kind, chip) -> chip.setSelected(chosen.contains(kind)));
+    Rank rank = Rank.of(wanted.text(Field.RANK)).orElse(Rank.ERROR);
+    ranks.forEach((each, chip) -> chip.setSelected(each == rank));
     String direction = wanted.text(Field.DIRECTION);
     directions.forEach(
         (each, chip) ->

@@ -17,6 +17,7 @@ public final class FoundCsv {
           "train value e = out/in",
           "direction",
           "error ppm",
+          "stages",
           "sum of teeth",
           "largest wheel, modules",
           "planets",
@@ -26,7 +27,8 @@ public final class FoundCsv {
           "pushed back",
           "efficiency backwards",
           "losses at the edge, times these",
-          "worst finding");
+          "worst finding",
+          "rule it breaks");
 
   private FoundCsv() {}
 
@@ -42,6 +44,7 @@ public final class FoundCsv {
         Exact.text(candidate.ratio().trainValue()),
         candidate.ratio().sameDirection() ? "same" : "opposite",
         Figures.significant(candidate.errorPpm(), 6),
+        Integer.toString(candidate.stages()),
         Integer.toString(candidate.size()),
         candidate.diameter() == 0 ? "" : Figures.significant(candidate.diameter(), 6),
         candidate.planets() == 0 ? "" : Integer.toString(candidate.planets()),
@@ -51,6 +54,7 @@ public final class FoundCsv {
         Csv.pushedBack(Optional.of(candidate.eachWay().backwards())),
         Csv.number(candidate.eachWay().backwards().efficiency()),
         Csv.edge(Optional.of(candidate.eachWay().backwards())),
-        candidate.worst().word());
+        candidate.worst().word(),
+        candidate.trouble().orElse(""));
   }
 }

@@ -2,28 +2,50 @@ package steadycog.format.json;
 
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import steadycog.notation.Card;
 import steadycog.number.Exact;
 import steadycog.search.Candidate;
 import steadycog.search.Found;
+import steadycog.search.Loosen;
 import steadycog.search.Nearby;
+import steadycog.search.Query;
+import steadycog.search.Tolerance;
 
 /** What a search found as JSON; every candidate's card is whole, ready for {@code solve -}. */
 public final class FoundJson {
   private FoundJson() {}
 
-  /** What {@code find --json} prints. */
-  public static String write(Found found) {
+  /**
+   * What {@code find --json} prints.
+   *
+   * @param hints which limits to loosen where nothing is found
+   */
+  public static String write(Found found, List<Loosen.Hint> hints) {
     ObjectNode root = JobJson.MAPPER.createObjectNode();
     ArrayNode list = root.putArray("candidates");
     found.candidates().forEach(candidate -> add(list, candidate, null));
     root.put("examined", found.examined());
     ObjectNode rejected = root.putObject("rejected");
     found.rejected().forEach(rejected::put);
+    rank(root, found.query());
     root.put("provenBest", found.provenBest());
+    ArrayNode loosen = root.putArray("loosen");
+    for (Loosen.Hint hint : hints) {
+      loosen
+          .addObject()
+          .put("limit", hint.field().key())
+          .put("to", hint.text())
+          .put("card", Card.of(hint.first().train()).text());
+    }
     return PrettyJson.write(root);
+  }
+
+  private static void rank(ObjectNode root, Query query) {
+    root.put("rank", query.listing().rank().word());
+    root.put("tolerance", query.tolerance().map(Tolerance::toString).orElse(null));
   }
 
   /** What {@code find --near --json} prints: the same, each with what it changes. */
@@ -33,6 +55,7 @@ public final class FoundJson {
     changes.list().forEach(change -> add(list, change.candidate(), change.words()));
     root.put("examined", changes.examined());
     root.putObject("rejected");
+    rank(root, changes.query());
     root.put("provenBest", changes.whole());
     return PrettyJson.write(root);
   }
@@ -45,6 +68,7 @@ public final class FoundJson {
     node.put("trainValue", Exact.text(candidate.ratio().trainValue()));
     node.put("direction", candidate.ratio().sameDirection() ? "same" : "opposite");
     node.put("errorPpm", candidate.errorPpm() + 0.0);
+    node.put("stages", candidate.stages());
     node.put("size", candidate.size());
     Optional<Double> diameter = Optional.of(candidate.diameter()).filter(d -> d > 0);
     node.put("diameterModules", diameter.orElse(null));
@@ -54,6 +78,7 @@ public final class FoundJson {
     StudyJson.putNumber(node, "efficiency", candidate.eachWay().efficiency());
     StudyJson.addBackwards(node, Optional.of(candidate.eachWay().backwards()));
     node.put("worst", candidate.worst().word());
+    node.put("breaks", candidate.trouble().orElse(null));
     node.put("changes", changes);
   }
 }

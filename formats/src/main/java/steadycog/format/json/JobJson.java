@@ -22,7 +22,7 @@ public final class JobJson {
    * looked for. Version 5 lets them say losses and motors, version 6 sizes; version 7 keeps bench
    * books. Older versions are read as they are, since their cards say the same.
    */
-  public static final int VERSION = 7;
+  public static final int VERSION = 8;
 
   private static final int DEEPEST = 12;
 
@@ -57,10 +57,10 @@ public final class JobJson {
       if (!sheet.book().isEmpty()) {
         BenchJson.write(sheet.book(), train.putObject("bench"));
       }
-    }
-    if (!job.wanted().texts().isEmpty()) {
-      ObjectNode find = root.putObject("find");
-      job.wanted().texts().forEach((field, text) -> find.put(field.key(), text));
+      if (!sheet.wanted().texts().isEmpty()) {
+        ObjectNode find = train.putObject("find");
+        sheet.wanted().texts().forEach((field, text) -> find.put(field.key(), text));
+      }
     }
     return PrettyJson.write(root);
   }

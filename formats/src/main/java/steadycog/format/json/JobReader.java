@@ -27,6 +27,9 @@ final class JobReader extends JsonWalk {
     return run(text, JobReader::readJob);
   }
 
+  /** A wish of earlier versions that is always granted now. */
+  private static final String ALWAYS_NOW = "sound";
+
   private interface Reading<T> {
     T of(JobReader reader) throws IOException, UnreadableException;
   }
@@ -104,13 +107,21 @@ final class JobReader extends JsonWalk {
     if (parser.nextToken() != null) {
       throw here("text after the end of the job");
     }
-    return new Job(title, sheets, wanted);
+    if (!wanted.equals(Wanted.NOTHING) && sheets.getFirst().wanted().equals(Wanted.NOTHING)) {
+      sheets.set(0, sheets.getFirst().wanting(wanted));
+    }
+    return new Job(title, sheets);
   }
 
+  /** Up to version 7 it stood at the foot of the job, and candidates could be asked to be sound. */
   private Wanted wanted() throws IOException, UnreadableException {
     expect(JsonToken.START_OBJECT, "what is looked for: {\"target\": …}");
     Wanted wanted = Wanted.NOTHING;
     while (parser.nextToken() == JsonToken.FIELD_NAME) {
+      if (parser.currentName().equals(ALWAYS_NOW)) {
+        string(ALWAYS_NOW);
+        continue;
+      }
       Optional<Wanted.Field> field = Wanted.Field.of(parser.currentName());
       if (field.isEmpty()) {
         List<String> known = Arrays.stream(Wanted.Field.values()).map(Wanted.Field::key).toList();
@@ -138,6 +149,7 @@ final class JobReader extends JsonWalk {
     Optional<String> draft = Optional.empty();
     String notes = "";
     BenchBook book = BenchBook.EMPTY;
+    Wanted wanted = Wanted.NOTHING;
     while (parser.nextToken() == JsonToken.FIELD_NAME) {
       switch (parser.currentName()) {
         case "name" -> name = string("name");
@@ -145,13 +157,14 @@ final class JobReader extends JsonWalk {
         case "draft" -> draft = Optional.of(lines("draft").text());
         case "notes" -> notes = lines("notes").text();
         case "bench" -> book = new BookReader(parser).book();
-        default -> throw unknownField("name, card, draft, notes or bench");
+        case "find" -> wanted = wanted();
+        default -> throw unknownField("name, card, draft, notes, bench or find");
       }
     }
     if (name.isBlank()) {
       throw new UnreadableException(
           start.getLineNr(), start.getColumnNr(), "a train without a name");
     }
-    return new Sheet(name, card, draft, notes, book);
+    return new Sheet(name, card, draft, notes, book, wanted);
   }
 }

@@ -49,7 +49,7 @@ class JobJsonTest {
             + "\"card\":[\"parallel 18 ~ 72\"]}]}";
     Job job = JobJson.read(old);
     assertEquals("parallel 18 ~ 72\n", job.sheets().getFirst().text());
-    assertTrue(JobJson.write(job).contains("\"version\": 7"), JobJson.write(job));
+    assertTrue(JobJson.write(job).contains("\"version\": 8"), JobJson.write(job));
     assertEquals(job, JobJson.read(JobJson.write(job)));
   }
 
@@ -60,6 +60,19 @@ class JobJsonTest {
     Job odd = oddJob();
     assertEquals(odd, JobJson.read(JobJson.write(odd)));
     assertEquals(JobJson.write(odd), JobJson.write(JobJson.read(JobJson.write(odd))));
+  }
+
+  /** Up to version 7 a job had one search, at its foot. */
+  @Test
+  void theSearchOfAnEarlierJobGoesToItsFirstTrain() throws Exception {
+    String earlier =
+        """
+        {"format": "steady-cog-job", "version": 7, "trains": [{"name": "one"}, {"name": "two"}],
+         "find": {"target": "85", "sound": "yes"}}""";
+    Job job = JobJson.read(earlier);
+    assertEquals(Wanted.NOTHING.with(Field.TARGET, "85"), job.sheets().getFirst().wanted());
+    assertEquals(Wanted.NOTHING, job.sheets().getLast().wanted());
+    assertFalse(JobJson.write(job).contains("sound"));
   }
 
   private static Job oddJob() throws CardException {
@@ -73,9 +86,9 @@ class JobJsonTest {
                 Optional.of("parallel 9 ~\n"),
                 "bought twice\n\nsee shelf\n"),
             Sheet.of("two", Card.read("parallel 9 ~ 9\n")),
-            Sheet.empty("three"),
-            new Sheet("four", Optional.empty(), Optional.of("para\n"), "")),
-        Wanted.NOTHING.with(Field.TARGET, "1 : \"4\"").with(Field.SOUND, true));
+            Sheet.empty("three")
+                .wanting(Wanted.NOTHING.with(Field.TARGET, "1 : \"4\"").with(Field.ANY, true)),
+            new Sheet("four", Optional.empty(), Optional.of("para\n"), "")));
   }
 
   /** Any bench book comes back as it was, and the published schema takes it. */
@@ -192,7 +205,7 @@ class JobJsonTest {
         "{\"format\":\"other\",\"version\":1}|1:11: not a Steady Cog job",
         "{\"format\":\"steady-cog-job\"}|1:1: not a Steady Cog job: \"version\" is missing",
         "{\"format\":\"steady-cog-job\",\"version\":\"1\"}|1:38: version: expected",
-        "{\"format\":\"steady-cog-job\",\"version\":8,\"news\":[]}|1:38: made by a newer",
+        "{\"format\":\"steady-cog-job\",\"version\":9,\"news\":[]}|1:38: made by a newer",
         "{\"format\":\"steady-cog-job\",\"version\":1}|1:39: no train in the job",
         "{\"format\":\"steady-cog-job\",\"version\":1,\"titel\":\"\"}|1:40: unknown field 'titel'",
         "{\"format\":\"steady-cog-job\",\"version\":1,\"trains\":[{\"card\":[\"parallel"

@@ -1,0 +1,226 @@
+package steadycog.search;
+
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import org.apache.commons.numbers.fraction.BigFraction;
+import steadycog.check.Checks;
+import steadycog.number.Exact;
+import steadycog.number.Once;
+import steadycog.shape.BasicRack;
+import steadycog.shape.PlanetGeometry;
+import steadycog.shape.PlanetPlaces;
+import steadycog.train.MemberId;
+import steadycog.train.Planetary;
+import steadycog.train.Planetary.Spacing;
+import steadycog.train.Rack;
+import steadycog.train.Sizes;
+import steadycog.train.Train;
+
+/**
+ * How the wheels of a set go together: as many planets as go in evenly, else as many as go in
+ * unevenly, with the least shifts that leave nothing to ask for, else the least with which the
+ * teeth run at all.
+ *
+ * @param ways the better ones first
+ * @param trouble the rule that keeps them from it, where there is no way
+ */
+record SetFit(List<Way> ways, String trouble) {
+  private static final int TENTHS_FROM = -5;
+  private static final int TENTHS_TO = 8;
+
+  /**
+   * A number and spacing of planets, and the shifts that go with them.
+   *
+   * @param shifts of wheels other than 0, in modules
+   */
+  record Way(Planetary set, Map<MemberId, BigFraction> shifts) {
+    /** The same in a set of another name. */
+    Way named(String name) {
+      Map<MemberId, BigFraction> renamed = new LinkedHashMap<>();
+      shifts.forEach((wheel, x) -> renamed.put(new MemberId(name, wheel.name()), x));
+      return new Way(set.named(name), renamed);
+    }
+
+    /** {@code train} with the shifts of this set. */
+    Train sizing(Train train) {
+      return train.withSizes(shifted(train.sizes(), shifts));
+    }
+  }
+
+  /** Sizes with shifts stated as well. */
+  static Sizes shifted(Sizes sizes, Map<MemberId, BigFraction> shifts) {
+    Sizes all = sizes;
+    for (Map.Entry<MemberId, BigFraction> shift : shifts.entrySet()) {
+      all =
+          all.with(
+              shift.getKey(), all.own(shift.getKey()).withShift(Optional.of(shift.getValue())));
+    }
+    return all;
+  }
+
+  /**
+   * The ways in which the wheels of {@code set} go together.
+   *
+   * @param planets how many there may be
+   * @param set in whatever number and spacing
+   */
+  static SetFit of(Range planets, Planetary set) {
+    Planetary one = set.withCount(1).spaced(Spacing.EQUAL);
+    List<Map<MemberId, BigFraction>> shifts = shifts(one);
+    if (shifts.isEmpty()) {
+      return new SetFit(List.of(), Checks.trouble(Train.of(List.of(one)), one).orElseThrow());
+    }
+    Once<List<Map<MemberId, BigFraction>>> every = Once.of(() -> everyShift(one));
+    List<Way> ways = new ArrayList<>();
+    String trouble = "assembly";
+    for (Spacing spacing : List.of(Spacing.EQUAL, Spacing.UNEVEN)) {
+      for (int n = planets.to(); n >= planets.from(); n--) {
+        Planetary many = set.withCount(n).spaced(spacing);
+        PlanetPlaces places = new PlanetPlaces(many);
+        boolean even =
+            spacing == Spacing.UNEVEN && new PlanetPlaces(many.spaced(Spacing.EQUAL)).assembles();
+        if (even || !places.assembles()) {
+          trouble = stuck(many, places, trouble);
+          continue;
+        }
+        Optional<Way> way = clear(many, shifts).or(() -> clear(many, every.get()));
+        way.ifPresent(ways::add);
+        trouble = "neighbour";
+      }
+    }
+    return new SetFit(ways, ways.isEmpty() ? trouble : "");
+  }
+
+  private static String stuck(Planetary set, PlanetPlaces places, String before) {
+    boolean rowsGoIn = set.stepped() && places.assembles(0) && places.assembles(1);
+    return before.equals("assembly") && rowsGoIn ? "indexing" : before;
+  }
+
+  /** With the first shifts that keep planets clear of each other. */
+  private static Optional<Way> clear(Planetary set, List<Map<MemberId, BigFraction>> shifts) {
+    for (Map<MemberId, BigFraction> shift : shifts) {
+      Way way = new Way(set, shift);
+      if (PlanetGeometry.of(way.sizing(Train.of(List.of(set))), set).neighbourMargin() > 0) {
+        return Optional.of(way);
+      }
+    }
+    return Optional.empty();
+  }
+
+  /**
+   * The least shifts that leave nothing to ask for, then the least with which the teeth run; only
+   * none where that is clean.
+   */
+  private static List<Map<MemberId, BigFraction>> shifts(Planetary set) {
+    Train plain = Train.of(List.of(set));
+    Optional<String> trouble = Checks.trouble(plain, set);
+    if (trouble.isEmpty() && Checks.isClean(plain, set)) {
+      return List.of(Map.of());
+    }
+    List<Map<MemberId, BigFraction>> found = new ArrayList<>();
+    if (trouble.isEmpty()) {
+      found.add(Map.of());
+    }
+    if (set.paired() || set.stepped() && trouble.filter("row-closure"::equals).isPresent()) {
+      return found;
+    }
+    for (Map<MemberId, BigFraction> shift : worthTrying(set)) {
+      Train shifted = plain.withSizes(shifted(Sizes.UNSTATED, shift));
+      boolean wanting = found.isEmpty();
+      if (Checks.trouble(shifted, set).isEmpty()) {
+        if (Checks.isClean(shifted, set)) {
+          found.addFirst(shift);
+          return found;
+        }
+        if (wanting) {
+          found.add(shift);
+        }
+      }
+    }
+    return found;
+  }
+
+  /** All shifts with which the teeth run, those that leave nothing to ask for first. */
+  private static List<Map<MemberId, BigFraction>> everyShift(Planetary set) {
+    List<Map<MemberId, BigFraction>> clean = new ArrayList<>();
+    List<Map<MemberId, BigFraction>> running = new ArrayList<>();
+    for (Map<MemberId, BigFraction> shift :
+        set.paired() ? List.<Map<MemberId, BigFraction>>of() : worthTrying(set)) {
+      Train shifted = Train.of(List.of(set)).withSizes(shifted(Sizes.UNSTATED, shift));
+      if (Checks.trouble(shifted, set).isEmpty()) {
+        (Checks.isClean(shifted, set) ? clean : running).add(shift);
+      }
+    }
+    clean.addAll(running);
+    return clean;
+  }
+
+  /** Shifts of the two wheels that decide the others, the least together first. */
+  private static List<Map<MemberId, BigFraction>> worthTrying(Planetary set) {
+    MemberId first = set.stepped() ? set.planetIds(0).getFirst() : set.sunId(0);
+    MemberId second = set.stepped() ? set.planetIds(1).getFirst() : set.planetIds(0).getFirst();
+    int one = (set.stepped() ? set.row().inner() : set.row().sun().orElseThrow()).count();
+    int two = set.rows().getLast().inner().count();
+    boolean alike = set.stepped() && one == two;
+    List<BigFraction[]> pairs = new ArrayList<>();
+    for (BigFraction x : values(one)) {
+      for (BigFraction y : alike ? List.of(x) : values(two)) {
+        pairs.add(new BigFraction[] {x, y});
+      }
+    }
+    pairs.sort(Comparator.comparingDouble(p -> size(p[0]) + size(p[1]) - p[0].doubleValue() / 1e6));
+    List<Map<MemberId, BigFraction>> all = new ArrayList<>();
+    for (BigFraction[] pair : pairs) {
+      Map<MemberId, BigFraction> shift = new LinkedHashMap<>();
+      put(shift, first, pair[0]);
+      put(shift, second, pair[1]);
+      if (!shift.isEmpty()) {
+        all.add(shift);
+      }
+    }
+    return all;
+  }
+
+  private static void put(Map<MemberId, BigFraction> shift, MemberId wheel, BigFraction x) {
+    if (x.signum() != 0) {
+      shift.put(wheel, x);
+    }
+  }
+
+  private static double size(BigFraction x) {
+    return Math.abs(x.doubleValue());
+  }
+
+  private static Set<BigFraction> values(int count) {
+    Set<BigFraction> all = new LinkedHashSet<>();
+    for (int tenths = TENTHS_FROM; tenths <= TENTHS_TO; tenths++) {
+      all.add(Exact.of(tenths, 10));
+    }
+    againstUndercut(count).ifPresent(all::add);
+    return all;
+  }
+
+  /**
+   * The least shift that leaves the flanks of a wheel whole, to the next hundredth of a module;
+   * empty where it needs none to speak of.
+   */
+  static Optional<BigFraction> againstUndercut(int count) {
+    double least = BasicRack.of(Rack.USUAL).shiftAgainstUndercut(count);
+    return least <= 0.01
+        ? Optional.empty()
+        : Optional.of(
+            Exact.parse(
+                BigDecimal.valueOf(least)
+                    .setScale(2, RoundingMode.CEILING)
+                    .stripTrailingZeros()
+                    .toPlainString()));
+  }
+}
