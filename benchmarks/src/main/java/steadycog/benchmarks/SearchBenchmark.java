@@ -111,7 +111,7 @@ public class SearchBenchmark {
     return product;
   }
 
-  /** The sizes that people look for: four pairs, and two-row sets by every rule. */
+  /** The sizes that people look for: up to five pairs, sets by every rule, and all kinds. */
   @State(Scope.Benchmark)
   @BenchmarkMode(Mode.AverageTime)
   @OutputTimeUnit(TimeUnit.MILLISECONDS)
@@ -122,9 +122,11 @@ public class SearchBenchmark {
     @Param({
       "target=1436.0682 kind=parallel stages=3 teeth=12..120",
       "target=1436.0682 kind=parallel stages=4 teeth=12..120",
+      "target=1436.0682 kind=parallel stages=5 teeth=12..120",
       "target=7.34 kind=parallel stages=3 teeth=12..120",
       "target=1000 kind=two-row tolerance=0.1% teeth=6..60 planets=3..8",
       "target=85 kind=planetary stages=2 teeth=12..120",
+      "target=50 kind=all",
     })
     public String wanted = "";
 

@@ -423,6 +423,38 @@ class CommandLineTest extends Shell {
   }
 
   @Test
+  void findRanksMarksAndSaysWhatToLoosen() throws Exception {
+    ObjectMapper json = new ObjectMapper();
+    String[] smallest = {"find", "--target", "20", "--rank", "size", "--top", "3", "--json"};
+    assertEquals(0, run("", smallest));
+    JsonNode found = json.readTree(out.toString());
+    assertEquals("size", found.get("rank").asText());
+    assertEquals("1%", found.get("tolerance").asText());
+    assertTrue(found.get("provenBest").asBoolean());
+    assertEquals(3, found.get("candidates").size());
+    int before = 0;
+    for (JsonNode one : found.get("candidates")) {
+      assertTrue(one.get("size").asInt() >= before);
+      assertTrue(one.get("breaks").isNull());
+      before = one.get("size").asInt();
+    }
+    String[] pair = {
+      "find", "--target", "9", "--kind", "parallel", "--stages", "1", "--teeth", "20..60"
+    };
+    assertEquals(0, run("", pair));
+    assertTrue(out.toString().contains("Nothing found."), out.toString());
+    assertTrue(out.toString().contains("--stages 1..2  for  parallel"), out.toString());
+    assertTrue(out.toString().contains("--teeth 20..1"), out.toString());
+    String[] any = {
+      "find", "--target", "3", "--kind", "planetary", "--teeth", "5..7", "--stages", "1", "--any"
+    };
+    assertEquals(0, run("", any));
+    assertTrue(out.toString().contains("error: "), out.toString());
+    assertEquals(0, run("parallel 12 ~ 60\ndrive A\ntake B", "find", "--near", "-"));
+    assertTrue(out.toString().contains("shift A 0.3"), out.toString());
+  }
+
+  @Test
   void whatCannotBeFoundIsSaidInOneLine() {
     for (String[] bad :
         new String[][] {
@@ -431,6 +463,9 @@ class CommandLineTest extends Shell {
           {"--target", "85", "--teeth", "0..3"},
           {"--target", "85", "--stock", ","},
           {"--target", "85", "--kind", "magic"},
+          {"--target", "85", "--top", "2.7"},
+          {"--target", "85", "--distortion", "0.5"},
+          {"--target", "85", "--rank", "beauty"},
           {"--target", "85", "--same", "--opposite"},
           {}
         }) {

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.atomic.AtomicInteger;
+import java.util.function.BiPredicate;
 import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.check.Severity;
 import steadycog.check.Subject;
@@ -21,6 +22,8 @@ public final class Hunt {
   /** Without a tolerance nothing further off than this is listed. */
   public static final double FURTHEST = 0.5;
 
+  private static final double NEAR = Query.USUAL_TOLERANCE.share(1);
+
   private static final List<Kind> QUICKEST_FIRST =
       List.of(Kind.CYCLOIDAL, Kind.STRAIN_WAVE, Kind.PARALLEL, Kind.TWO_ROW, Kind.PLANETARY);
 
@@ -34,9 +37,9 @@ public final class Hunt {
   private final Query query;
   private final Watch watch;
   private final Rank rank;
-  private final Tally tally = new Tally();
   private final Map<Kind, Best> found = new EnumMap<>(Kind.class);
-  private boolean proven = true;
+  private final Map<Kind, Tally> tallies = new EnumMap<>(Kind.class);
+  private final Map<Kind, Boolean> unproven = new EnumMap<>(Kind.class);
 
   private Hunt(Query query, Watch watch) {
     this.query = query;
@@ -53,13 +56,45 @@ public final class Hunt {
   }
 
   private Found run() {
-    for (Kind kind : QUICKEST_FIRST) {
-      if (query.kinds().contains(kind) && !watch.cancelled()) {
-        run(source(kind));
+    int each = query.kinds().size() == 1 ? query.listing().top() : share();
+    run(QUICKEST_FIRST.stream().filter(query.kinds()::contains).toList(), each);
+    List<Kind> wanting =
+        QUICKEST_FIRST.stream()
+            .filter(kind -> query.kinds().contains(kind) && found(kind).size() == each)
+            .toList();
+    if (each < query.listing().top() && near().size() < query.listing().top()) {
+      run(wanting, query.listing().top());
+    }
+    boolean whole = !unproven.containsValue(true) && !watch.cancelled();
+    return new Found(query, listed(), examined(), rejected(), whole);
+  }
+
+  /** With several kinds each has at least its share of the list, and some for the others. */
+  private int share() {
+    int top = query.listing().top();
+    return Math.min(top, Math.ceilDiv(3 * top, 2 * query.kinds().size()));
+  }
+
+  private void run(List<Kind> kinds, int most) {
+    for (Kind kind : kinds) {
+      if (!watch.cancelled()) {
+        run(source(kind), most);
       }
     }
-    boolean whole = proven && !watch.cancelled();
-    return new Found(query, listed(), tally.examined(), tally.rejected(), whole);
+  }
+
+  private List<Candidate> found(Kind kind) {
+    return found.containsKey(kind) ? found.get(kind).list() : List.of();
+  }
+
+  private long examined() {
+    return tallies.values().stream().mapToLong(Tally::examined).sum();
+  }
+
+  private Map<String, Long> rejected() {
+    Tally all = new Tally();
+    tallies.values().forEach(all::add);
+    return all.rejected();
   }
 
   private Source source(Kind kind) {
@@ -71,9 +106,12 @@ public final class Hunt {
     };
   }
 
-  private void run(Source source) {
-    Best best = new Best(query.listing().top(), rank);
+  private void run(Source source, int most) {
+    Best best = new Best(most, rank);
+    Tally tally = new Tally();
     found.put(source.kind(), best);
+    tallies.put(source.kind(), tally);
+    unproven.put(source.kind(), false);
     for (Step step : source.steps()) {
       if (watch.cancelled()) {
         return;
@@ -83,7 +121,7 @@ public final class Hunt {
         source.sweep(new Reach(query, step, leads, tally, watch));
         check(source.kind(), leads, best);
         if (leads.dropped().filter(best::mayTake).isPresent()) {
-          proven = false;
+          unproven.put(source.kind(), true);
           return;
         }
       }
@@ -120,12 +158,14 @@ public final class Hunt {
     private final Kind kind;
     private final Lead lead;
     private final Best best;
+    private final Tally tally;
     private boolean listed;
 
     Judging(Kind kind, Lead lead, Best best) {
       this.kind = kind;
       this.lead = lead;
       this.best = best;
+      this.tally = tallies.getOrDefault(kind, new Tally());
     }
 
     /** Whether any of them is among the best. */
@@ -223,21 +263,37 @@ public final class Hunt {
     }
   }
 
-  /** The best of every kind, dealt in turn until the list is full, in one order. */
+  /**
+   * The best of every kind; then what is as near as people usually ask for, dealt among the kinds
+   * in turn; then the rest in the same way, until the list is full. All in one order.
+   */
   private List<Candidate> listed() {
-    List<List<Candidate>> kinds = found.values().stream().map(Best::list).toList();
+    List<Candidate> all = near();
+    deal(all, (candidate, turn) -> true);
+    all.sort(Best.order(rank));
+    return all;
+  }
+
+  private List<Candidate> near() {
     List<Candidate> all = new ArrayList<>();
+    deal(all, (candidate, turn) -> turn == 0);
+    deal(all, (candidate, turn) -> Math.abs(candidate.error()) <= NEAR);
+    return all;
+  }
+
+  private void deal(List<Candidate> all, BiPredicate<Candidate, Integer> which) {
+    List<List<Candidate>> kinds = found.values().stream().map(Best::list).toList();
     for (int turn = 0; turn < query.listing().top(); turn++) {
       List<Candidate> next = new ArrayList<>();
       for (List<Candidate> kind : kinds) {
-        if (turn < kind.size()) {
+        if (turn < kind.size()
+            && which.test(kind.get(turn), turn)
+            && !all.contains(kind.get(turn))) {
           next.add(kind.get(turn));
         }
       }
       next.sort(Best.order(rank));
       all.addAll(next.subList(0, Math.min(next.size(), query.listing().top() - all.size())));
     }
-    all.sort(Best.order(rank));
-    return all;
   }
 }

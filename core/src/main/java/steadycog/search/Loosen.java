@@ -6,7 +6,6 @@ import java.math.RoundingMode;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import steadycog.search.Limits.Direction;
@@ -22,6 +21,7 @@ import steadycog.train.Teeth;
 public final class Loosen {
   private static final List<Double> STEPS = List.of(1.25, 1.5, 2.0, 3.0, 5.0, 10.0, 30.0, 100.0);
   private static final String FURTHEST = "50%";
+  private static final List<String> NEAR_FIRST = List.of("1%", "10%", FURTHEST);
 
   /**
    * A limit under which something is found.
@@ -39,10 +39,20 @@ public final class Loosen {
   private Loosen(Wanted wanted, Watch watch) {
     this.wanted = wanted;
     this.query = wanted.query();
-    this.watch = watch;
+    this.watch =
+        new Watch() {
+          @Override
+          public boolean cancelled() {
+            return watch.cancelled();
+          }
+        };
   }
 
-  /** All limits that stand alone between what is wanted and something found. */
+  /**
+   * All limits that stand alone between what is wanted and something found.
+   *
+   * @param watch may stop it; what is found under other limits is not told on the way
+   */
   public static List<Hint> of(Wanted wanted, Watch watch) {
     Loosen loosen = new Loosen(wanted.with(Field.TOP, "1").with(Field.ANY, false), watch);
     loosen.run();
@@ -51,7 +61,7 @@ public final class Loosen {
 
   private void run() {
     Limits limits = query.limits();
-    if (query.tolerance().isPresent()) {
+    if (!wanted.text(Field.TOLERANCE).isEmpty() || query.tolerance().isPresent()) {
       look(Field.TOLERANCE, FURTHEST, Rank.ERROR, Loosen::tolerance);
     }
     if (limits.direction() != Direction.ANY) {
@@ -89,26 +99,31 @@ public final class Loosen {
     }
   }
 
-  /** Looks with another text in one field; what is found says how much of it is needed. */
+  /**
+   * Looks with another text in one field; what is found says how much of it is needed. Where no
+   * tolerance is said something near is looked for first.
+   */
   private boolean look(Field field, String text, Rank rank, Function<Candidate, String> needed) {
-    if (watch.cancelled()) {
-      return false;
-    }
     Wanted looser = wanted.with(field, text).with(Field.RANK, rank.word());
-    if (looser.text(Field.TOLERANCE).isEmpty() && query.tolerance().isEmpty()) {
-      looser = looser.with(Field.TOLERANCE, FURTHEST);
-    }
+    List<String> tolerances =
+        wanted.text(Field.TOLERANCE).isEmpty() ? NEAR_FIRST : List.of(looser.text(Field.TOLERANCE));
     try {
-      Optional<Candidate> first = Hunt.run(looser.query(), watch).candidates().stream().findFirst();
-      first.ifPresent(candidate -> hints.add(new Hint(field, needed.apply(candidate), candidate)));
-      return first.isPresent();
+      for (String within : tolerances) {
+        Query asked = looser.with(Field.TOLERANCE, within).query();
+        List<Candidate> found = watch.cancelled() ? List.of() : Hunt.run(asked, watch).candidates();
+        if (!found.isEmpty()) {
+          hints.add(new Hint(field, needed.apply(found.getFirst()), found.getFirst()));
+          return true;
+        }
+      }
     } catch (IllegalArgumentException contradiction) {
       return false;
     }
+    return false;
   }
 
   private void teeth(Range now) {
-    int most = Math.min(Limits.MOST_TEETH, 2 * now.to());
+    int most = Math.min(Limits.MOST_TEETH, 4 * now.to());
     boolean more =
         look(
             Field.TEETH,

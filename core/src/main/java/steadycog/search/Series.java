@@ -84,7 +84,7 @@ final class Series {
     double most = goal.most(reach.step().upTo()) * share;
     double least = goal.least(reach.step().upTo()) * share;
     int high = ratios.length - 1;
-    for (int low = from; low <= high; low++) {
+    for (int low = from; low <= high && !reach.watch().cancelled(); low++) {
       double one = ratios[low];
       while (high > low && one * ratios[high] > most) {
         high--;
@@ -119,6 +119,9 @@ final class Series {
       reach.tally().examine(2L * sets.size() * pairs.size());
     }
     for (Group set : sets) {
+      if (reach.watch().cancelled()) {
+        return;
+      }
       double most = goal.most(reach.step().upTo()) / set.ratio();
       double least = goal.least(reach.step().upTo()) / set.ratio();
       int at = Arrays.binarySearch(steps, least);

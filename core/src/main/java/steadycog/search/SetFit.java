@@ -3,13 +3,13 @@ package steadycog.search;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
+import java.util.stream.IntStream;
 import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.check.Checks;
 import steadycog.number.Exact;
@@ -33,8 +33,15 @@ import steadycog.train.Train;
  * @param trouble the rule that keeps them from it, where there is no way
  */
 record SetFit(List<Way> ways, String trouble) {
-  private static final int TENTHS_FROM = -5;
-  private static final int TENTHS_TO = 8;
+  /** Tenths of a module from -0.5 to 0.8. */
+  private static final List<Shift> TENTHS =
+      IntStream.rangeClosed(-5, 8).mapToObj(k -> Shift.of(Exact.of(k, 10))).toList();
+
+  /** Where teeth run without any, no more shifts than these are tried for cleaner ones. */
+  private static final int MOST_FOR_CLEAN = 60;
+
+  /** Planets that overlap by more are not shifted clear of each other, in modules. */
+  private static final double BEYOND_SHIFT = -3;
 
   /**
    * A number and spacing of planets, and the shifts that go with them.
@@ -73,6 +80,12 @@ record SetFit(List<Way> ways, String trouble) {
    * @param set in whatever number and spacing
    */
   static SetFit of(Range planets, Planetary set) {
+    List<Planetary> all = new ArrayList<>();
+    String trouble = assembling(planets, set, all);
+    all.removeIf(many -> new PlanetGeometry(many).neighbourMargin() <= BEYOND_SHIFT);
+    if (all.isEmpty()) {
+      return new SetFit(List.of(), trouble);
+    }
     Planetary one = set.withCount(1).spaced(Spacing.EQUAL);
     List<Map<MemberId, BigFraction>> shifts = shifts(one);
     if (shifts.isEmpty()) {
@@ -80,23 +93,34 @@ record SetFit(List<Way> ways, String trouble) {
     }
     Once<List<Map<MemberId, BigFraction>>> every = Once.of(() -> everyShift(one));
     List<Way> ways = new ArrayList<>();
+    for (Planetary many : all) {
+      clear(many, shifts).or(() -> clear(many, every.get())).ifPresent(ways::add);
+    }
+    return new SetFit(ways, ways.isEmpty() ? trouble : "");
+  }
+
+  /**
+   * Lists the numbers and places in which planets go in, the better ones first.
+   *
+   * @return what keeps the others, or all, from it
+   */
+  private static String assembling(Range planets, Planetary set, List<Planetary> all) {
     String trouble = "assembly";
     for (Spacing spacing : List.of(Spacing.EQUAL, Spacing.UNEVEN)) {
       for (int n = planets.to(); n >= planets.from(); n--) {
         Planetary many = set.withCount(n).spaced(spacing);
-        PlanetPlaces places = new PlanetPlaces(many);
         boolean even =
             spacing == Spacing.UNEVEN && new PlanetPlaces(many.spaced(Spacing.EQUAL)).assembles();
-        if (even || !places.assembles()) {
+        PlanetPlaces places = new PlanetPlaces(many);
+        if (!even && places.assembles()) {
+          all.add(many);
+          trouble = "neighbour";
+        } else {
           trouble = stuck(many, places, trouble);
-          continue;
         }
-        Optional<Way> way = clear(many, shifts).or(() -> clear(many, every.get()));
-        way.ifPresent(ways::add);
-        trouble = "neighbour";
       }
     }
-    return new SetFit(ways, ways.isEmpty() ? trouble : "");
+    return trouble;
   }
 
   private static String stuck(Planetary set, PlanetPlaces places, String before) {
@@ -132,7 +156,9 @@ record SetFit(List<Way> ways, String trouble) {
     if (set.paired() || set.stepped() && trouble.filter("row-closure"::equals).isPresent()) {
       return found;
     }
-    for (Map<MemberId, BigFraction> shift : worthTrying(set)) {
+    List<Map<MemberId, BigFraction>> all = worthTrying(set);
+    int most = found.isEmpty() ? all.size() : Math.min(MOST_FOR_CLEAN, all.size());
+    for (Map<MemberId, BigFraction> shift : all.subList(0, most)) {
       Train shifted = plain.withSizes(shifted(Sizes.UNSTATED, shift));
       boolean wanting = found.isEmpty();
       if (Checks.trouble(shifted, set).isEmpty()) {
@@ -170,18 +196,18 @@ record SetFit(List<Way> ways, String trouble) {
     int one = (set.stepped() ? set.row().inner() : set.row().sun().orElseThrow()).count();
     int two = set.rows().getLast().inner().count();
     boolean alike = set.stepped() && one == two;
-    List<BigFraction[]> pairs = new ArrayList<>();
-    for (BigFraction x : values(one)) {
-      for (BigFraction y : alike ? List.of(x) : values(two)) {
-        pairs.add(new BigFraction[] {x, y});
+    List<Both> pairs = new ArrayList<>();
+    for (Shift x : values(one)) {
+      for (Shift y : alike ? List.of(x) : values(two)) {
+        pairs.add(new Both(x, y, Math.abs(x.size) + Math.abs(y.size) - x.size / 1e6));
       }
     }
-    pairs.sort(Comparator.comparingDouble(p -> size(p[0]) + size(p[1]) - p[0].doubleValue() / 1e6));
+    pairs.sort(Comparator.comparingDouble(Both::together));
     List<Map<MemberId, BigFraction>> all = new ArrayList<>();
-    for (BigFraction[] pair : pairs) {
+    for (Both pair : pairs) {
       Map<MemberId, BigFraction> shift = new LinkedHashMap<>();
-      put(shift, first, pair[0]);
-      put(shift, second, pair[1]);
+      put(shift, first, pair.x.exact);
+      put(shift, second, pair.y.exact);
       if (!shift.isEmpty()) {
         all.add(shift);
       }
@@ -189,22 +215,25 @@ record SetFit(List<Way> ways, String trouble) {
     return all;
   }
 
+  /** A profile shift in modules. */
+  private record Shift(BigFraction exact, double size) {
+    static Shift of(BigFraction exact) {
+      return new Shift(exact, exact.doubleValue());
+    }
+  }
+
+  /** Shifts of two wheels; of equal sums that which favours the first one comes first. */
+  private record Both(Shift x, Shift y, double together) {}
+
   private static void put(Map<MemberId, BigFraction> shift, MemberId wheel, BigFraction x) {
     if (x.signum() != 0) {
       shift.put(wheel, x);
     }
   }
 
-  private static double size(BigFraction x) {
-    return Math.abs(x.doubleValue());
-  }
-
-  private static Set<BigFraction> values(int count) {
-    Set<BigFraction> all = new LinkedHashSet<>();
-    for (int tenths = TENTHS_FROM; tenths <= TENTHS_TO; tenths++) {
-      all.add(Exact.of(tenths, 10));
-    }
-    againstUndercut(count).ifPresent(all::add);
+  private static Collection<Shift> values(int count) {
+    List<Shift> all = new ArrayList<>(TENTHS);
+    againstUndercut(count).map(Shift::of).filter(x -> !TENTHS.contains(x)).ifPresent(all::add);
     return all;
   }
 

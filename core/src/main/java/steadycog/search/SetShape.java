@@ -72,10 +72,8 @@ record SetShape(
   }
 
   int largest() {
-    return Stream.of(sun1, planet1, outer, ring1, sun2, planet2, ring2)
-        .mapToInt(Integer::intValue)
-        .max()
-        .orElseThrow();
+    int first = Math.max(Math.max(sun1, planet1), Math.max(outer, ring1));
+    return Math.max(first, Math.max(sun2, Math.max(planet2, ring2)));
   }
 
   /** Of the largest wheel over its teeth, or a ring over its rim, in modules. */

@@ -15,7 +15,16 @@ final class Tally {
   }
 
   void reject(String rule) {
-    rejected.computeIfAbsent(rule, none -> new LongAdder()).increment();
+    count(rule).increment();
+  }
+
+  void add(Tally other) {
+    examined.add(other.examined());
+    other.rejected().forEach((rule, times) -> count(rule).add(times));
+  }
+
+  private LongAdder count(String rule) {
+    return rejected.computeIfAbsent(rule, none -> new LongAdder());
   }
 
   long examined() {

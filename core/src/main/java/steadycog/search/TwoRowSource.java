@@ -147,6 +147,9 @@ final class TwoRowSource implements Source {
       boolean anywhere = Double.isNaN(one) || Double.isNaN(other) || low <= 1 && high >= 1;
       double least = anywhere ? 0 : Math.min(one, other) - ROUNDING;
       double most = anywhere ? Double.MAX_VALUE : Math.max(one, other) + ROUNDING;
+      if (least > counts[counts.length - 1] || most < counts[0]) {
+        return;
+      }
       int at = Arrays.binarySearch(counts, (int) Math.ceil(least));
       for (int k = at < 0 ? -at - 1 : at; k < counts.length && counts[k] <= most; k++) {
         SetShape shape = shapes.apply(counts[k]);

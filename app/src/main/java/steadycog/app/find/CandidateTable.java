@@ -1,6 +1,7 @@
 package steadycog.app.find;
 
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -34,14 +35,21 @@ import steadycog.search.Rank;
 
 /** Candidates, a line each; sorted by any column, narrowed by words. */
 final class CandidateTable extends TableView<Candidate> {
-  private static final double ROW_HEIGHT = 26;
+  /** Of a row, in heights of the text. */
+  private static final double ROW_HEIGHT = 1.95;
 
-  /** In a narrower table these columns give way; the chosen one's are said beside it. */
-  private static final double LEAST_FOR_ALL = 560;
+  /**
+   * In a table narrower than so many heights of the text columns give way, the spared ones first;
+   * the chosen one's are said beside it.
+   */
+  private static final double LEAST_FOR_ALL = 66;
+
+  private static final double LEAST_FOR_MOST = 44;
 
   /** Wheels take what the other columns leave. */
   private static final String WHEELS = "column-wheels";
 
+  private static final double USUAL_TEXT = 13.5;
   private static final double SCROLL_BAR = 30;
   private static final double LEAST_DIFFERENCE = 0.005;
   private static final String KIND = "column-kind";
@@ -49,7 +57,7 @@ final class CandidateTable extends TableView<Candidate> {
   private static final String BACK = "column-back";
   private static final String STAGES = "column-stages";
   private static final String ROWS_OFF = "column-rows off";
-  private static final Set<String> SPARED = Set.of(KIND, PLANETS, ROWS_OFF, "column-\u00d8");
+  private static final Set<String> SPARED = Set.of(KIND, PLANETS, ROWS_OFF, BACK);
 
   /** Columns by whose measure candidates can be ranked. */
   private static final Map<String, Rank> RANKS =
@@ -60,6 +68,8 @@ final class CandidateTable extends TableView<Candidate> {
           "column-out", Rank.EFFICIENCY,
           "column-\u00d8", Rank.DIAMETER);
 
+  private static final Set<String> SPARED_NEXT = Set.of(STAGES, "column-\u00d8", "column-worst");
+
   private static final PseudoClass COMPARED = PseudoClass.getPseudoClass("compared");
 
   private final Finder finder;
@@ -67,6 +77,9 @@ final class CandidateTable extends TableView<Candidate> {
   private final Label why = Look.label("", "soft");
   private final FlowPane hints = new FlowPane(6, 6);
   private final FilteredList<Candidate> shown = new FilteredList<>(all);
+
+  private final Map<TableColumn<Candidate, ?>, Double> widths = new HashMap<>();
+  private double text = USUAL_TEXT;
 
   CandidateTable(Finder finder) {
     this.finder = finder;
@@ -79,21 +92,27 @@ final class CandidateTable extends TableView<Candidate> {
     empty.setAlignment(Pos.CENTER);
     StackPane.setMargin(empty, new Insets(0, 30, 0, 30));
     setPlaceholder(new StackPane(empty));
-    setFixedCellSize(ROW_HEIGHT);
+    setFixedCellSize(ROW_HEIGHT * text);
     SortedList<Candidate> sorted = new SortedList<>(shown);
     sorted.comparatorProperty().bind(comparatorProperty());
     setItems(sorted);
     add("kind", 82, c -> Candidates.kind(c.kind()), Comparator.comparing(Candidate::kind), "");
-    add("wheels", 222, Candidates::wheels, Comparator.comparing(Candidates::wheels), "");
+    add(
+        "wheels",
+        222,
+        Candidates::brief,
+        Comparator.comparing(Candidates::wheels),
+        "Wheels that mesh ~, or sun \u00b7 planets \u00b7 ring; the chosen one is written out"
+            + " beside");
     add(
         "i",
-        96,
+        84,
         Candidates::ratio,
         Comparator.comparingDouble(c -> c.ratio().reduction().doubleValue()),
         "Reduction ratio, in / out");
     add(
         "off by",
-        94,
+        80,
         Candidates::error,
         Comparator.comparingDouble(c -> Math.abs(c.error())),
         "Against the target");
@@ -192,6 +211,22 @@ final class CandidateTable extends TableView<Candidate> {
     }
   }
 
+  /** Rows and columns grow with the text. */
+  void sized(double pixels) {
+    text = pixels;
+    setFixedCellSize(ROW_HEIGHT * text);
+    widths.forEach(
+        (column, width) -> {
+          column.setMinWidth(least(column) * text / USUAL_TEXT);
+          column.setPrefWidth(width * text / USUAL_TEXT);
+        });
+    showColumns();
+  }
+
+  private double least(TableColumn<Candidate, ?> column) {
+    return column.getId().equals(WHEELS) ? 120 : Math.min(widths.get(column), 42);
+  }
+
   /** Says why there is nothing. */
   void explain(String words) {
     why.setText(words);
@@ -235,7 +270,8 @@ final class CandidateTable extends TableView<Candidate> {
 
   /** Leaves out columns in which all candidates say the same, and in a narrow table more. */
   private void showColumns() {
-    boolean wide = getWidth() > LEAST_FOR_ALL;
+    boolean wide = getWidth() > LEAST_FOR_ALL * text;
+    boolean narrow = getWidth() < LEAST_FOR_MOST * text;
     for (TableColumn<Candidate, ?> column : getColumns()) {
       boolean telling =
           switch (column.getId()) {
@@ -246,7 +282,10 @@ final class CandidateTable extends TableView<Candidate> {
             case ROWS_OFF -> all.stream().anyMatch(c -> c.distortion() > 0);
             default -> true;
           };
-      column.setVisible(telling && (wide || !SPARED.contains(column.getId())));
+      boolean room =
+          (wide || !SPARED.contains(column.getId()))
+              && (!narrow || !SPARED_NEXT.contains(column.getId()));
+      column.setVisible(telling && room);
     }
     double others =
         getColumns().stream()
@@ -305,8 +344,9 @@ final class CandidateTable extends TableView<Candidate> {
     }
     column.setGraphic(head);
     column.setId("column-" + title);
+    widths.put(column, width);
     column.setPrefWidth(width);
-    column.setMinWidth(title.equals("wheels") ? 120 : Math.min(width, 42));
+    column.setMinWidth(least(column));
     column.setCellValueFactory(cell -> new ReadOnlyObjectWrapper<>(cell.getValue()));
     column.setComparator(order);
     boolean left = title.equals("kind") || title.equals("wheels");

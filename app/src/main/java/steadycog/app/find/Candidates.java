@@ -6,6 +6,7 @@ import java.util.stream.Collectors;
 import steadycog.app.look.Sign;
 import steadycog.check.Severity;
 import steadycog.notation.Card;
+import steadycog.number.Exact;
 import steadycog.number.Figures;
 import steadycog.search.Candidate;
 import steadycog.search.Kind;
@@ -26,6 +27,17 @@ final class Candidates {
     return candidate.train().parts().stream()
         .map(Candidates::wheels)
         .collect(Collectors.joining("  then  "));
+  }
+
+  /** The same for a narrow column: sun, planets and ring by their places alone. */
+  static String brief(Candidate candidate) {
+    return wheels(candidate)
+        .replaceFirst("^planets ", Sign.DASH + " \u00b7 ")
+        .replaceAll("(then {2})planets ", "$1" + Sign.DASH + " \u00b7 ")
+        .replace("sun ", "")
+        .replace(" planets ", " \u00b7 ")
+        .replace(" ring ", " \u00b7 ")
+        .replace("  then  ", " + ");
   }
 
   private static String wheels(Part part) {
@@ -123,7 +135,11 @@ final class Candidates {
     return candidate.train().members().stream()
         .map(Member::id)
         .filter(wheel -> candidate.train().sizes().shift(wheel).isPresent())
-        .map(wheel -> wheel + "\u2009" + Sign.exact(candidate.train().sizes().shift(wheel).get()))
+        .map(
+            wheel ->
+                wheel
+                    + "\u2009"
+                    + Figures.typeset(Exact.plain(candidate.train().sizes().shift(wheel).get())))
         .collect(Collectors.joining(", "));
   }
 

@@ -73,6 +73,8 @@ public final class FindStation extends HBox {
     Later later = Later.whenQuiet(this::lookIfInView);
     desk.pageProperty().addListener(o -> later.ask());
     desk.stationProperty().subscribe(station -> lookIfInView());
+    desk.benchProperty().addListener(o -> later.ask());
+    desk.preferencesProperty().subscribe(now -> table.sized(now.textSize()));
     finder.progressProperty().addListener(o -> say());
     finder.endedProperty().addListener(o -> say());
     finder.hintsProperty().addListener(o -> say());
@@ -97,6 +99,7 @@ public final class FindStation extends HBox {
 
   private VBox middle() {
     status.setId("find-status");
+    status.setWrapText(true);
     bar.setPrefWidth(80);
     stop.setId("find-stop");
     stop.setTooltip(new Tooltip("Keep what has been found so far"));
@@ -234,7 +237,7 @@ public final class FindStation extends HBox {
     Query query = found.query();
     boolean byError = query.listing().rank() == Rank.ERROR;
     return found.candidates().size()
-        + " with "
+        + ", "
         + query.listing().rank().best()
         + " first"
         + (byError ? "" : ", within " + query.tolerance().orElseThrow())

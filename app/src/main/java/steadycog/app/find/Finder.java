@@ -62,6 +62,9 @@ public final class Finder {
       new SimpleObjectProperty<>(Optional.empty());
   private Wanted searched = Wanted.NOTHING;
 
+  /** The head of the list, which is shown until another one is chosen. */
+  private Optional<Candidate> first = Optional.empty();
+
   /**
    * A finder for a desk.
    *
@@ -253,8 +256,9 @@ public final class Finder {
 
   private void show(List<Candidate> best) {
     candidates.set(best);
-    if (chosen.get().filter(best::contains).isEmpty()) {
-      chosen.set(best.stream().findFirst());
+    if (chosen.get().equals(first) || chosen.get().filter(best::contains).isEmpty()) {
+      first = best.stream().findFirst();
+      chosen.set(first);
     }
   }
 

@@ -18,7 +18,9 @@ import javafx.scene.control.ToggleGroup;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import steadycog.app.desk.Desk;
 import steadycog.app.look.Look;
@@ -48,17 +50,21 @@ final class WantedForm extends VBox {
     this.finder = finder;
     getStyleClass().addAll("panel", "wanted");
     setId("wanted");
-    getChildren().addAll(Look.label("What is wanted", "caption"), grid());
     together.setWrapText(true);
-    Button near = Look.styled(new Button("Near the train on the bench"), "cure");
+    Button near = Look.styled(new Button("Near the bench"), "cure");
     near.setId("look-near");
     near.setTooltip(
         new Tooltip(
-            "Change as few counts of that train as possible: to reach the target, or without one to"
-                + " cure its errors"));
+            "Change as little of the train on the bench as possible: to reach the target, or"
+                + " without one to cure its errors"));
     near.setOnAction(e -> finder.lookNear());
-    getChildren().addAll(together, near);
+    Region gap = new Region();
+    HBox.setHgrow(gap, Priority.ALWAYS);
+    HBox head = new HBox(6, Look.label("What is wanted", "caption"), gap, near);
+    head.setAlignment(Pos.CENTER_LEFT);
+    getChildren().addAll(head, together, grid());
     desk.pageProperty().subscribe(page -> show(page.sheet().wanted()));
+    desk.benchProperty().subscribe(bench -> promptTarget());
     finder.problemProperty().subscribe(this::showProblem);
   }
 
@@ -224,10 +230,6 @@ final class WantedForm extends VBox {
             text.setText(wanted.text(field));
           }
         });
-    fields
-        .get(Field.TARGET)
-        .setPromptText(
-            finder.onTheBench().map(ratio -> ratio + ", as on the bench").orElse(TARGETS));
     checks.forEach((field, box) -> box.setSelected(wanted.is(field)));
     Set<Kind> chosen = kindsOf(wanted);
     kinds.forEach((kind, chip) -> chip.setSelected(chosen.contains(kind)));
@@ -241,6 +243,14 @@ final class WantedForm extends VBox {
                     ? each == Direction.ANY
                     : each.name().equalsIgnoreCase(direction)));
     showing = false;
+  }
+
+  /** Without a target the ratio on the bench is wanted. */
+  private void promptTarget() {
+    fields
+        .get(Field.TARGET)
+        .setPromptText(
+            finder.onTheBench().map(ratio -> ratio + ", as on the bench").orElse(TARGETS));
   }
 
   private static Set<Kind> kindsOf(Wanted wanted) {

@@ -68,7 +68,8 @@ class JobJsonTest {
     String earlier =
         """
         {"format": "steady-cog-job", "version": 7, "trains": [{"name": "one"}, {"name": "two"}],
-         "find": {"target": "85", "sound": "yes"}}""";
+         "find": {"target": "85", "sound": "yes"}}\
+        """;
     Job job = JobJson.read(earlier);
     assertEquals(Wanted.NOTHING.with(Field.TARGET, "85"), job.sheets().getFirst().wanted());
     assertEquals(Wanted.NOTHING, job.sheets().getLast().wanted());
