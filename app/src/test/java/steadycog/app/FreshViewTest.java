@@ -189,10 +189,10 @@ class FreshViewTest extends InWindow {
           DeskCopy.copy(opened.desk(), fresh.desk());
           fresh.window().tell("");
         });
-    String[] difference = {""};
+    String[] difference = {"still searching"};
     try {
       WaitForAsyncUtils.waitFor(
-          20,
+          90,
           TimeUnit.SECONDS,
           () -> {
             WaitForAsyncUtils.waitForFxEvents();
@@ -203,9 +203,11 @@ class FreshViewTest extends InWindow {
                               || fresh.window().isSearching()
                               || !opened.desk().cures().isDone()
                               || !fresh.desk().cures().isDone();
-                      difference[0] =
-                          Fingerprint.difference(
-                              Fingerprint.of(opened.window()), Fingerprint.of(fresh.window()));
+                      if (!busy) {
+                        difference[0] =
+                            Fingerprint.difference(
+                                Fingerprint.of(opened.window()), Fingerprint.of(fresh.window()));
+                      }
                       return !busy && difference[0].isEmpty();
                     })
                 .get();

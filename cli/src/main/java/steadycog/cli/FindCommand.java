@@ -101,6 +101,10 @@ final class FindCommand implements Callable<Integer> {
   @Option(names = "--coaxial", description = "input and output in line")
   boolean coaxial;
 
+  /** Asked for it until candidates always were. */
+  @Option(names = "--sound", hidden = true)
+  boolean sound;
+
   @Option(names = "--any", description = "trains with errors too, marked as such")
   boolean any;
 

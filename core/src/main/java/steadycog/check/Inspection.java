@@ -99,8 +99,17 @@ public final class Inspection {
 
   /** Whether nothing worse than a note is found; cheap rules first. */
   public boolean isSound() {
+    return findsNone(Severity.WARNING);
+  }
+
+  /** Whether no error is found; cheap rules first. */
+  public boolean isFreeOfErrors() {
+    return findsNone(Severity.ERROR);
+  }
+
+  private boolean findsNone(Severity least) {
     for (int rule : Checks.cheapestFirst()) {
-      if (by(rule).stream().anyMatch(Finding::isBad)) {
+      if (by(rule).stream().anyMatch(finding -> finding.severity().compareTo(least) >= 0)) {
         return false;
       }
     }

@@ -9,6 +9,8 @@ import steadycog.number.Exact;
 import steadycog.train.Member;
 import steadycog.train.MemberId;
 import steadycog.train.Mesh;
+import steadycog.train.Parallel;
+import steadycog.train.Part;
 import steadycog.train.Teeth;
 import steadycog.train.Train;
 
@@ -53,13 +55,24 @@ final class ChainFit {
   }
 
   private static Map<MemberId, BigFraction> shifts(Train train, int tenths, boolean inLine) {
-    Map<MemberId, BigFraction> shifts = againstUndercut(train.involuteWheels());
+    Map<MemberId, BigFraction> shifts = new LinkedHashMap<>();
+    for (Part part : train.parts()) {
+      if (part instanceof Parallel chain) {
+        shift(chain, tenths, inLine, shifts);
+      }
+    }
+    return shifts;
+  }
+
+  private static void shift(
+      Parallel chain, int tenths, boolean inLine, Map<MemberId, BigFraction> shifts) {
+    shifts.putAll(againstUndercut(chain.members()));
     BigFraction more = Exact.of(tenths, 10);
-    for (Mesh mesh : train.involuteMeshes()) {
+    for (Mesh mesh : chain.meshes()) {
       MemberId pinion = mesh.pinion();
       MemberId gear = mesh.gear();
       if (tenths > 0 && !shifts.containsKey(gear)) {
-        shifts.merge(pinion, more, (x, y) -> shifts.get(pinion).add(more));
+        shifts.merge(pinion, more, BigFraction::add);
       }
       BigFraction x = shifts.getOrDefault(pinion, BigFraction.ZERO);
       if (x.signum() != 0 && mesh.internal()) {
@@ -68,6 +81,5 @@ final class ChainFit {
         shifts.put(gear, x.negate());
       }
     }
-    return shifts;
   }
 }

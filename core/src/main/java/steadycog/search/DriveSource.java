@@ -92,7 +92,7 @@ final class DriveSource implements Source {
     Measures atBest =
         new Measures(error, 1, Candidate.size(train), Candidate.diameterInOrder(drive), 1);
     Fit fit = new Fit(List.of(train), train, "");
-    reach.leads().add(atBest, room -> room.offer(fit));
+    reach.leads().add(atBest, judge -> judge.offer(fit));
   }
 
   private Optional<String> refusal(Part drive, double ratio) {

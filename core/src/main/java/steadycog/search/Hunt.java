@@ -118,7 +118,7 @@ public final class Hunt {
       }
       if (best.mayTake(step.bound())) {
         Leads leads = new Leads(rank, best);
-        source.sweep(new Reach(query, step, leads, tally, watch));
+        source.sweep(new Reach(query, step, leads, tally, this::examined, watch));
         check(source.kind(), leads, best);
         if (leads.dropped().filter(best::mayTake).isPresent()) {
           unproven.put(source.kind(), true);
@@ -154,7 +154,7 @@ public final class Hunt {
   }
 
   /** The trains of one lead, judged as they are built. */
-  private final class Judging implements Room {
+  private final class Judging implements Judge {
     private final Kind kind;
     private final Lead lead;
     private final Best best;

@@ -10,7 +10,7 @@ record Lead(Measures atBest, Key key, Builder builder) implements Comparable<Lea
 
   /** Builds the trains of a lead for which there is room, the smaller ones first. */
   interface Builder {
-    void build(Room room);
+    void build(Judge judge);
   }
 
   @Override

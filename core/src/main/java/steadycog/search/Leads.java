@@ -13,8 +13,11 @@ final class Leads {
   private final Rank rank;
   private final Best best;
   private final PriorityQueue<Lead> worstFirst = new PriorityQueue<>(Comparator.reverseOrder());
+
+  /** The worst that is kept, once others have been dropped: those are no better. */
+  private volatile Optional<Key> limit = Optional.empty();
+
   private volatile double furthest = Double.POSITIVE_INFINITY;
-  private Optional<Key> dropped = Optional.empty();
 
   Leads(Rank rank, Best best) {
     this.rank = rank;
@@ -29,13 +32,16 @@ final class Leads {
   /** Keeps the lead if it may still be among the best, and of too many drops the worst. */
   void add(Measures atBest, Lead.Builder builder) {
     Key key = rank.key(atBest);
-    if (!best.mayTake(key)) {
+    Optional<Key> worst = limit;
+    boolean beyond = worst.isPresent() && key.compareTo(worst.get()) >= 0;
+    if (beyond || !best.mayTake(key)) {
       return;
     }
     synchronized (this) {
       worstFirst.add(new Lead(atBest, key, builder));
       if (worstFirst.size() > MOST) {
-        drop(worstFirst.remove().key());
+        worstFirst.remove();
+        limit = Optional.of(worstFirst.element().key());
         if (rank == Rank.ERROR) {
           furthest = worstFirst.element().atBest().error();
         }
@@ -43,20 +49,14 @@ final class Leads {
     }
   }
 
-  private void drop(Key key) {
-    if (dropped.isEmpty() || key.compareTo(dropped.get()) < 0) {
-      dropped = Optional.of(key);
-    }
-  }
-
   /** Says that there may be leads that were not looked for, the reach being beyond bounds. */
-  synchronized void cutShort() {
-    drop(Key.LEAST);
+  void cutShort() {
+    limit = Optional.of(Key.LEAST);
   }
 
-  /** The best of those that were not kept. */
-  synchronized Optional<Key> dropped() {
-    return dropped;
+  /** What none of those that were dropped is better than; empty where none was. */
+  Optional<Key> dropped() {
+    return limit;
   }
 
   /** The best first. */

@@ -1,8 +1,10 @@
 package steadycog.search;
 
 import java.util.Optional;
+import steadycog.train.Mesh;
+import steadycog.train.Parallel;
 import steadycog.train.Part;
-import steadycog.train.Planetary;
+import steadycog.train.Teeth;
 import steadycog.train.Train;
 
 /**
@@ -115,17 +117,43 @@ public record Limits(
         && diameter.map(d -> count + Candidate.RIM <= d).orElse(true);
   }
 
-  /** Whether a train's counts, rings, planets and diameters lie within these limits. */
-  boolean allow(Train train) {
-    for (Part part : train.parts()) {
-      if (Candidate.diameter(part) > diameter.orElse(Double.MAX_VALUE)
-          || part instanceof Planetary set && !planets.contains(set.count())) {
-        return false;
-      }
+  /** Whether a candidate, however it came about, lies within these limits. */
+  boolean allow(Candidate candidate) {
+    Train train = candidate.train();
+    boolean sized =
+        candidate.diameter() <= diameter.orElse(Double.MAX_VALUE)
+            && candidate.distortion() <= distortion
+            && stages.contains(candidate.stages())
+            && (candidate.planets() == 0 || planets.contains(candidate.planets()));
+    return sized
+        && direction.allows(candidate.ratio().reduction().signum())
+        && train.parts().stream().allMatch(part -> allowsSteps(part, candidate))
+        && allowTeeth(train);
+  }
+
+  /** Whether the counts of all wheels and rings lie within these limits. */
+  boolean allowTeeth(Train train) {
+    return train.involuteWheels().stream().flatMap(w -> w.teeth().stream()).allMatch(this::allows);
+  }
+
+  private boolean allows(Teeth wheel) {
+    return wheel.internal() ? allowsRing(wheel.count()) : teeth.contains(wheel.count());
+  }
+
+  /** Of a chain every pair makes a step, and all have one centre distance if they are in line. */
+  private boolean allowsSteps(Part part, Candidate candidate) {
+    if (part instanceof Parallel chain) {
+      return chain.meshes().stream()
+              .allMatch(m -> allowsStep((double) m.teethB().count() / m.teethA().count()))
+          && (!coaxial || chain.meshes().stream().mapToInt(Limits::span).distinct().count() == 1);
     }
-    return train.involuteWheels().stream()
-        .flatMap(wheel -> wheel.teeth().stream())
-        .allMatch(
-            wheel -> wheel.internal() ? allowsRing(wheel.count()) : teeth.contains(wheel.count()));
+    boolean alone = candidate.train().parts().size() == 1;
+    return !alone || allowsStep(candidate.ratio().reduction().doubleValue());
+  }
+
+  private static int span(Mesh mesh) {
+    int a = mesh.teethA().count();
+    int b = mesh.teethB().count();
+    return mesh.internal() ? Math.abs(b - a) : a + b;
   }
 }

@@ -97,6 +97,10 @@ public final class Loosen {
       String more = new Range(limits.stages().from(), to + 1).toString();
       look(Field.STAGES, more, query.listing().rank(), c -> more);
     }
+    if (hints.isEmpty() && !query.kinds().equals(Query.everyKind())) {
+      String kinds = wanted.text(Field.KIND);
+      look(Field.KIND, "all", query.listing().rank(), c -> kinds + "," + c.kind().word());
+    }
   }
 
   /**

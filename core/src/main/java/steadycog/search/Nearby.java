@@ -9,7 +9,7 @@ import java.util.concurrent.atomic.AtomicInteger;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.apache.commons.numbers.fraction.BigFraction;
-import steadycog.check.Severity;
+import steadycog.check.Inspection;
 import steadycog.check.Subject;
 import steadycog.number.Exact;
 import steadycog.number.Ratio;
@@ -36,6 +36,7 @@ import steadycog.train.Train;
  */
 public final class Nearby {
   private static final int MOST_WHEELS = 3;
+  private static final int FEW = 1;
   private static final int REACH_FOR_RATIO = 8;
   private static final int REACH_FOR_CURE = 3;
 
@@ -192,11 +193,18 @@ public final class Nearby {
 
   /** The least that must be done beyond the counts: nothing, planets, shifts, or both. */
   private Optional<Change> adapted(Train counted, List<String> words, int wheels, int teeth) {
+    if (!query.limits().allowTeeth(counted) || !query.wheels().mayHave(counted)) {
+      return Optional.empty();
+    }
     int others = 0;
-    for (Train other : (Iterable<Train>) adaptations(counted)::iterator) {
+    for (Train other : (Iterable<Train>) adaptations(counted, wheels <= FEW)::iterator) {
+      if (watch.cancelled()) {
+        return Optional.empty();
+      }
+      Subject subject = Subject.of(other);
       Optional<Candidate> candidate =
-          query.limits().allow(other)
-              ? Candidate.of(kind(train), Subject.of(other), query.target().ratio())
+          Inspection.of(subject).isFreeOfErrors()
+              ? Candidate.of(kind(train), subject, query.target().ratio())
               : Optional.empty();
       if (candidate.filter(this::isWanted).isPresent()) {
         List<String> all = new ArrayList<>(words);
@@ -210,17 +218,20 @@ public final class Nearby {
   }
 
   private boolean isWanted(Candidate candidate) {
-    return candidate.worst() != Severity.ERROR
+    return query.limits().allow(candidate)
         && query.wheels().allow(candidate.train())
         && query.running().refusal(candidate.eachWay()).isEmpty();
   }
 
-  private static Stream<Train> adaptations(Train counted) {
+  /** With few changed counts all other planets are tried, with more only other places of them. */
+  private static Stream<Train> adaptations(Train counted, boolean few) {
     List<Train> all = new ArrayList<>(List.of(counted));
     for (Part part : counted.parts()) {
       if (part instanceof Planetary set) {
         for (Train before : List.copyOf(all)) {
-          numbers(set).forEach(other -> all.add(before.withPart(other)));
+          numbers(set).stream()
+              .filter(other -> few || other.count() == set.count())
+              .forEach(other -> all.add(before.withPart(other)));
         }
       }
     }

@@ -24,13 +24,13 @@ import steadycog.train.Train;
  */
 final class Pairing {
   private final Query query;
-  private final Room room;
+  private final Judge judge;
   private final List<Integer> drivers;
   private final List<Integer> driven;
 
-  private Pairing(Query query, Room room, List<Integer> drivers, List<Integer> driven) {
+  private Pairing(Query query, Judge judge, List<Integer> drivers, List<Integer> driven) {
     this.query = query;
-    this.room = room;
+    this.judge = judge;
     this.drivers = drivers;
     this.driven = driven;
   }
@@ -75,8 +75,8 @@ final class Pairing {
    * pairs; what no pairing within the limits makes is counted. A given driver comes first, a given
    * driven wheel last, otherwise small pairs before large ones.
    */
-  static void offer(Query query, List<Integer> drivers, List<Integer> driven, Room room) {
-    new Pairing(query, room, drivers, driven).offer();
+  static void offer(Query query, List<Integer> drivers, List<Integer> driven, Judge judge) {
+    new Pairing(query, judge, drivers, driven).offer();
   }
 
   private void offer() {
@@ -85,7 +85,7 @@ final class Pairing {
     double most = query.limits().perStage().orElse(Double.MAX_VALUE);
     pairings.removeIf(pairs -> largestStep(pairs) > most * (1 + 1e-12));
     if (pairings.isEmpty()) {
-      room.reject("stage-ratio");
+      judge.reject("stage-ratio");
       return;
     }
     pairings.sort(
@@ -147,9 +147,9 @@ final class Pairing {
               closed.stream()
                   .flatMap(pairs -> ChainFit.of(train(query, pairs)).stream())
                   .iterator();
-      room.offer(new Fit(ways, train(query, closed.getFirst()), ""));
+      judge.offer(new Fit(ways, train(query, closed.getFirst()), ""));
     } else {
-      room.reject(
+      judge.reject(
           pairings.isEmpty() ? "direction" : there.isEmpty() ? "stock" : "reverted-closure");
     }
   }

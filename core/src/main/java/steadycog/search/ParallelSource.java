@@ -350,10 +350,10 @@ final class ParallelSource implements Source {
       double share = rank == Rank.EFFICIENCY ? outputs.ofPairs(stages) : 1;
       reach
           .leads()
-          .add(new Measures(error, stages, size, diameter, share), room -> build(n, d, room));
+          .add(new Measures(error, stages, size, diameter, share), judge -> build(n, d, judge));
     }
 
-    private void build(long n, long d, Room room) {
+    private void build(long n, long d, Judge judge) {
       List<List<Integer>> numerators = Factors.of(n, driven, under);
       for (List<Integer> small : Factors.of(d, drivers, under)) {
         List<Integer> allDrivers = with(query.wheels().drivers(), small);
@@ -362,8 +362,8 @@ final class ParallelSource implements Source {
           double size = sum(allDrivers) + sum(allDriven);
           double diameter = Math.max(largest(allDrivers), largest(allDriven)) + Candidate.TIPS;
           boolean here = rank != Rank.DIAMETER || reach.step().takes(rank, size, diameter);
-          if (here && room.takes(size, diameter)) {
-            Pairing.offer(query, allDrivers, allDriven, room);
+          if (here && judge.takes(size, diameter)) {
+            Pairing.offer(query, allDrivers, allDriven, judge);
           }
         }
       }

@@ -104,7 +104,7 @@ final class PlanetarySource implements Source {
     Measures atBest =
         new Measures(goal.error(Math.abs(ratio)), 1, shape.size(), shape.diameter(), share);
     if (reach.step().takes(query.listing().rank(), shape.size(), shape.diameter())) {
-      reach.leads().add(atBest, room -> room.offer(shape.fit(query, use)));
+      reach.leads().add(atBest, judge -> judge.offer(shape.fit(query, use)));
     }
   }
 
@@ -133,29 +133,27 @@ final class PlanetarySource implements Source {
                   least.diameter(),
                   outputs.ofSet(least, use));
           int outside = ring;
-          reach.leads().add(atBest, room -> pairs(room, sun, outside, use));
+          reach.leads().add(atBest, judge -> pairs(judge, sun, outside, use));
         }
       }
     }
   }
 
-  private void pairs(Room room, int sun, int ring, Use use) {
+  private void pairs(Judge judge, int sun, int ring, Use use) {
     for (int sum = 2 * counts[0]; sum <= 2 * counts[counts.length - 1]; sum++) {
-      if (!room.takes(sun + sum + ring, ring + Candidate.RIM)) {
+      if (!judge.takes(sun + sum + ring, ring + Candidate.RIM)) {
         return;
       }
       for (int inner : counts) {
         SetShape shape = SetShape.pairs(sun, inner, sum - inner, ring);
         boolean can =
-            Arrays.binarySearch(counts, shape.outer()) >= 0
-                && shape.closes()
-                && Pairs.run(sun, inner, shape.outer(), ring);
-        if (can && room.offer(shape.fit(query, use))) {
+            Arrays.binarySearch(counts, shape.outer()) >= 0 && shape.closes() && shape.runs();
+        if (can && judge.offer(shape.fit(query, use))) {
           return;
         }
       }
     }
-    room.reject("interference");
+    judge.reject("interference");
   }
 
   /** Sets that fit, for series, as far as the step's cap leaves room for the others. */

@@ -1,11 +1,14 @@
 package steadycog.search;
 
+import java.util.function.LongSupplier;
+
 /**
  * What is swept, and where what is found goes.
  *
  * @param tally counts combinations, once each however often they are swept
+ * @param examined how many have been covered in all, for those who look on
  */
-record Reach(Query query, Step step, Leads leads, Tally tally, Watch watch) {
+record Reach(Query query, Step step, Leads leads, Tally tally, LongSupplier examined, Watch watch) {
 
   /** Whether the output may turn that way; counted where it may not. */
   boolean turns(int sign) {
@@ -22,6 +25,6 @@ record Reach(Query query, Step step, Leads leads, Tally tally, Watch watch) {
   }
 
   void progress(Kind kind, double share) {
-    watch.progress(kind, share, tally.examined());
+    watch.progress(kind, share, examined.getAsLong());
   }
 }

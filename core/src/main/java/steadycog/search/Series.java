@@ -158,17 +158,17 @@ final class Series {
         .leads()
         .add(
             new Measures(error, groups.size(), size, diameter, share),
-            room -> open(groups, new ArrayList<>(), room));
+            judge -> open(groups, new ArrayList<>(), judge));
   }
 
   /** Every choice of a stage from each group for which there is room, small ones first. */
-  private void open(List<Group> groups, List<Element> chosen, Room room) {
+  private void open(List<Group> groups, List<Element> chosen, Judge judge) {
     int next = chosen.size();
     if (next == groups.size()) {
       int size = chosen.stream().mapToInt(Element::size).sum();
       double diameter = chosen.stream().mapToDouble(Element::diameter).max().orElse(0);
       if (reach.step().takes(query.listing().rank(), size, diameter)) {
-        room.offer(fit(chosen));
+        judge.offer(fit(chosen));
       }
       return;
     }
@@ -182,12 +182,12 @@ final class Series {
       for (Group later : groups.subList(next + 1, groups.size())) {
         size += later.leastSize();
       }
-      boolean room1 = room.takes(size, diameter);
-      if (room1) {
-        open(groups, chosen, room);
+      boolean fits = judge.takes(size, diameter);
+      if (fits) {
+        open(groups, chosen, judge);
       }
       chosen.removeLast();
-      if (!room1 && query.listing().rank() != Rank.DIAMETER || room.cancelled()) {
+      if (!fits && query.listing().rank() != Rank.DIAMETER || judge.cancelled()) {
         return;
       }
     }

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
+import steadycog.shape.PairGeometry;
 import steadycog.train.MemberId;
 import steadycog.train.Planetary;
 import steadycog.train.Planetary.Row;
@@ -52,6 +53,22 @@ record SetShape(
     double outside = (ring1 - outer) / 2.0;
     double apart = (planet1 + outer) / 2.0;
     return outside > 0 && Math.abs(inside - outside) <= apart && apart <= inside + outside;
+  }
+
+  /** Whether the unshifted wheels of a set with pairs of planets run on each other. */
+  boolean runs() {
+    return outside(sun1, planet1) && outside(planet1, outer) && inside(outer, ring1);
+  }
+
+  private static boolean outside(int one, int other) {
+    Teeth pinion = Teeth.external(Math.min(one, other));
+    Teeth gear = Teeth.external(Math.max(one, other));
+    return PairGeometry.of(pinion, gear).interferenceMargin() >= 0;
+  }
+
+  private static boolean inside(int planet, int ring) {
+    return ring > planet
+        && PairGeometry.of(Teeth.external(planet), Teeth.internal(ring)).trochoidMargin() >= 0;
   }
 
   private boolean stepped() {

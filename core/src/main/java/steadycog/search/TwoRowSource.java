@@ -194,9 +194,9 @@ final class TwoRowSource implements Source {
           .leads()
           .add(
               new Measures(error, 1, shape.size(), shape.diameter(), outputs.ofSet(shape, use)),
-              room -> {
-                if (room.takes(shape.size(), shape.diameter())) {
-                  room.offer(shape.fit(query, use));
+              judge -> {
+                if (judge.takes(shape.size(), shape.diameter())) {
+                  judge.offer(shape.fit(query, use));
                 }
               });
     }

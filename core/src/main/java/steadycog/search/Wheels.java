@@ -115,6 +115,11 @@ public record Wheels(List<Integer> drivers, List<Integer> driven, Map<Teeth, Int
     return stock.isEmpty() || stock.containsKey(teeth);
   }
 
+  /** Whether each wheel of a train is there, or can be made. */
+  boolean mayHave(Train train) {
+    return train.involuteWheels().stream().flatMap(w -> w.teeth().stream()).allMatch(this::mayHave);
+  }
+
   /** Whether the stock holds all of {@code wheels}, each as often as it occurs. */
   boolean hold(List<Teeth> wheels) {
     if (stock.isEmpty()) {
@@ -139,7 +144,9 @@ public record Wheels(List<Integer> drivers, List<Integer> driven, Map<Teeth, Int
         }
       }
     }
-    return hold(all) && has(drivers, ends(train, true)) && has(driven, ends(train, false));
+    return hold(all)
+        && (drivers.isEmpty() || has(drivers, ends(train, true)))
+        && (driven.isEmpty() || has(driven, ends(train, false)));
   }
 
   private static boolean has(List<Integer> given, List<Integer> there) {
@@ -155,7 +162,7 @@ public record Wheels(List<Integer> drivers, List<Integer> driven, Map<Teeth, Int
     List<MemberId> in = new ArrayList<>();
     List<MemberId> out = new ArrayList<>();
     List<Join> left = new ArrayList<>(train.joins());
-    MemberId at = train.roles().drives().getFirst().member();
+    MemberId at = train.rolesInForce().drives().getFirst().member();
     while (true) {
       in.add(at);
       if (train.partOf(at) instanceof Parallel chain) {
@@ -176,7 +183,7 @@ public record Wheels(List<Integer> drivers, List<Integer> driven, Map<Teeth, Int
       out.add(leaving);
       at = next.get().other(leaving);
     }
-    out.add(train.roles().take().orElseThrow().member());
+    out.add(train.rolesInForce().take().orElseThrow().member());
     return (entering ? in : out)
         .stream()
             .flatMap(member -> train.member(member).teeth().stream())

@@ -217,7 +217,7 @@ class FindTest {
     Wanted wanted = wanted(words);
     assertTrue(Hunt.run(wanted.query(), Watch.NONE).candidates().isEmpty());
     List<Loosen.Hint> hints = Loosen.of(wanted, Watch.NONE);
-    assertTrue(words.contains("strainwave") || !hints.isEmpty());
+    assertFalse(hints.isEmpty());
     for (Loosen.Hint hint : hints) {
       Wanted looser = wanted.with(hint.field(), hint.text());
       assertFalse(
@@ -239,7 +239,12 @@ class FindTest {
             + " spaced uneven",
         "planetary sun 12 planet 18 x3 ring 48; drive sun; hold ring; take carrier | teeth=12..60 |"
             + " shift sun 0.",
-        "parallel 12 ~ 60; drive A; take B | target=5 | shift A 0.3"
+        "parallel 12 ~ 60; drive A; take B | target=5 | shift A 0.3",
+        "parallel 12 ~ 60 | target=5 driver=12 | shift A 0.3",
+        "s: planetary sun 17 planet 16 x3 ring 49; b: parallel 12 ~ 60; join b.B = s.sun; drive"
+            + " b.A; hold s.ring; take s.carrier | stages=2 | shift b.A 0.3",
+        "parallel 20 ~ 60 = 20 ~ 60; drive A; take D | target=7 per-stage=2.9 tolerance=1% | ->",
+        "bevel 11 ~ 43; drive pinion; take crown | target=4 tolerance=1ppm | -> 44"
       })
   void nearATrainAsLittleAsWillDoIsChanged(String card, String words, String change)
       throws CardException {

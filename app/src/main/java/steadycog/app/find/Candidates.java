@@ -126,7 +126,8 @@ final class Candidates {
       case BACKWARDS -> "whatever it does when pushed";
       case COAXIAL -> "not in line";
       case DRIVER, DRIVEN -> "without the given wheel";
-      case TARGET, KIND, ANY, LOSSES, RANK, TOP -> hint.field().key() + " " + to;
+      case KIND -> kind(hint.first().kind()) + " as well";
+      case TARGET, ANY, LOSSES, RANK, TOP -> hint.field().key() + " " + to;
     };
   }
 

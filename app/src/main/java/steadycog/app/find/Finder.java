@@ -13,6 +13,7 @@ import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleObjectProperty;
+import org.jspecify.annotations.Nullable;
 import steadycog.app.desk.Bench;
 import steadycog.app.desk.Desk;
 import steadycog.number.Exact;
@@ -45,7 +46,7 @@ public final class Finder {
   private final Consumer<Runnable> onScreen;
   private final ExecutorService searching =
       Executors.newSingleThreadExecutor(Thread.ofPlatform().daemon().name("finder").factory());
-  private final AtomicReference<Hunting> current = new AtomicReference<>();
+  private final AtomicReference<@Nullable Hunting> current = new AtomicReference<>();
   private final ReadOnlyObjectWrapper<Optional<Problem>> problem =
       new ReadOnlyObjectWrapper<>(Optional.empty());
   private final ReadOnlyObjectWrapper<Optional<Progress>> progress =
@@ -149,7 +150,7 @@ public final class Finder {
 
   /** Looks for what is wanted now; a search that runs gives way. */
   void lookAgain() {
-    stop();
+    drop();
     searched = wantedNow();
     problem.set(Optional.empty());
     if (searched.text(Field.TARGET).isBlank()) {
@@ -175,7 +176,7 @@ public final class Finder {
    * errors.
    */
   void lookNear() {
-    stop();
+    drop();
     Optional<Bench> bench = desk.bench();
     if (bench.isEmpty()) {
       problem.set(
@@ -236,6 +237,12 @@ public final class Finder {
   /** Loosens a limit as advised. */
   void follow(Hint hint) {
     want(hint.field(), hint.text());
+  }
+
+  /** Stops, and does not want to hear any more of it. */
+  private void drop() {
+    stop();
+    current.set(null);
   }
 
   /** Stops at once and keeps what has been found. */

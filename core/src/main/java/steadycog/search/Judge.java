@@ -1,7 +1,7 @@
 package steadycog.search;
 
-/** Where the trains of a lead go. */
-interface Room {
+/** What becomes of the trains of a lead. */
+interface Judge {
   /** Whether there is room for a train of the lead of this size and diameter. */
   boolean takes(double size, double diameter);
 
