@@ -77,6 +77,7 @@ public final class FindStation extends HBox {
     desk.preferencesProperty().subscribe(now -> table.sized(now.textSize()));
     finder.progressProperty().addListener(o -> say());
     finder.endedProperty().addListener(o -> say());
+    finder.candidatesProperty().addListener(o -> say());
     finder.hintsProperty().addListener(o -> say());
     finder.problemProperty().addListener(o -> say());
     finder.chosenProperty().subscribe(this::show);
