@@ -3,6 +3,7 @@ package steadycog.search;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.atomic.AtomicInteger;
@@ -285,7 +286,7 @@ public final class Nearby {
           words.add(planet + " x" + old.count() + " -> x" + now.count());
         }
         if (now.spacing() != old.spacing()) {
-          words.add(planet + " spaced " + now.spacing().name().toLowerCase(java.util.Locale.ROOT));
+          words.add(planet + " spaced " + now.spacing().name().toLowerCase(Locale.ROOT));
         }
       }
     }

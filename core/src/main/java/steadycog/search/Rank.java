@@ -1,6 +1,7 @@
 package steadycog.search;
 
 import java.util.Arrays;
+import java.util.Locale;
 import java.util.Optional;
 
 /**
@@ -22,7 +23,7 @@ public enum Rank {
 
   /** As the command line spells it. */
   public String word() {
-    return name().toLowerCase(java.util.Locale.ROOT);
+    return name().toLowerCase(Locale.ROOT);
   }
 
   /** What comes first: {@code the nearest}. */

@@ -13,6 +13,7 @@ import steadycog.check.Severity;
 import steadycog.check.Subject;
 import steadycog.notation.Card;
 import steadycog.notation.CardException;
+import steadycog.shape.PlanetGeometry;
 import steadycog.train.MemberId;
 import steadycog.train.Parallel;
 import steadycog.train.Part;
@@ -350,7 +351,7 @@ final class BruteSearch {
             if (!found && IntStream.of(counts).anyMatch(z -> z == outer) && ring > outer) {
               String card = "sun %d planet %d~%d x3 ring %d".formatted(sun, inner, outer, ring);
               Planetary set = (Planetary) read("planetary " + card).parts().getFirst();
-              if (new steadycog.shape.PlanetGeometry(set).pairMargin() >= 0) {
+              if (new PlanetGeometry(set).pairMargin() >= 0) {
                 found = set(Kind.PLANETARY, card, List.of(use));
               }
             }

@@ -5,8 +5,9 @@ import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
-import java.util.Optional;
+import java.util.Map;
 import java.util.Random;
 import java.util.stream.IntStream;
 import org.apache.commons.numbers.fraction.BigFraction;
@@ -21,6 +22,7 @@ import steadycog.notation.CardException;
 import steadycog.number.Exact;
 import steadycog.search.Wanted.Field;
 import steadycog.study.Study;
+import steadycog.train.MemberId;
 import steadycog.train.Planetary;
 import steadycog.train.Planetary.Spacing;
 import steadycog.train.Sizes;
@@ -171,17 +173,12 @@ class FindTest {
       for (int x = -5; x <= 8; x++) {
         for (int y = -5; y <= 8; y++) {
           Planetary one = set.spaced(spacing);
-          Sizes sizes = Sizes.UNSTATED;
-          var first = one.stepped() ? one.planetIds(0).getFirst() : one.sunId(0);
-          var second = one.planetIds(one.rows().size() - 1).getFirst();
-          for (var shift : List.of(java.util.Map.entry(first, x), java.util.Map.entry(second, y))) {
-            BigFraction tenths = Exact.of(shift.getValue(), 10);
-            sizes =
-                shift.getValue() == 0
-                    ? sizes
-                    : sizes.with(
-                        shift.getKey(), sizes.own(shift.getKey()).withShift(Optional.of(tenths)));
-          }
+          MemberId first = one.stepped() ? one.planetIds(0).getFirst() : one.sunId(0);
+          MemberId second = one.planetIds(one.rows().size() - 1).getFirst();
+          Map<MemberId, BigFraction> shifts = new HashMap<>();
+          shifts.put(first, Exact.of(x, 10));
+          shifts.put(second, Exact.of(y, 10));
+          Sizes sizes = SetFit.shifted(Sizes.UNSTATED, shifts);
           if (sound(one, sizes)) {
             return true;
           }
