@@ -106,13 +106,13 @@ final class CandidateTable extends TableView<Candidate> {
             + " beside");
     add(
         "i",
-        84,
+        104,
         Candidates::ratio,
         Comparator.comparingDouble(c -> c.ratio().reduction().doubleValue()),
         "Reduction ratio, in / out");
     add(
         "off by",
-        80,
+        94,
         Candidates::error,
         Comparator.comparingDouble(c -> Math.abs(c.error())),
         "Against the target");
