@@ -28,8 +28,6 @@ import steadycog.search.Hunt;
 import steadycog.search.Loosen;
 import steadycog.search.Loosen.Hint;
 import steadycog.search.Nearby;
-import steadycog.search.Query;
-import steadycog.search.Rank;
 import steadycog.search.Wanted;
 import steadycog.search.Wanted.Field;
 import steadycog.search.Watch;
@@ -244,7 +242,7 @@ final class FindCommand implements Callable<Integer> {
             "findings");
     for (Candidate candidate : candidates) {
       table.add(
-          card(candidate),
+          candidate.card(),
           Exact.text(candidate.ratio().reduction()),
           ppm(candidate),
           Integer.toString(candidate.size()),
@@ -263,16 +261,13 @@ final class FindCommand implements Callable<Integer> {
 
   /** What was covered, and where nothing was found why and what would help. */
   private static String said(Found found, List<Hint> hints) {
-    Query query = found.query();
-    boolean byError = query.listing().rank() == Rank.ERROR;
     List<String> words = new ArrayList<>();
     words.add(
         found.candidates().isEmpty()
             ? "Nothing found."
             : (found.provenBest() ? "Proven: " : "Cut short, not proven: ")
-                + query.listing().rank().best()
-                + " first"
-                + (byError ? "." : ", within " + query.tolerance().orElseThrow() + "."));
+                + found.query().order()
+                + ".");
     words.add(found.examined() + " combinations covered.");
     found
         .rejected()
@@ -282,7 +277,7 @@ final class FindCommand implements Callable<Integer> {
           hints.isEmpty()
               ? "No single limit stands in the way: loosen several."
               : "Loosen one of these limits, and there is something:");
-      hints.forEach(hint -> words.add("  " + option(hint) + "  for  " + card(hint.first())));
+      hints.forEach(hint -> words.add("  " + option(hint) + "  for  " + hint.first().card()));
     }
     return "\n" + String.join("\n", words) + "\n";
   }
@@ -292,10 +287,6 @@ final class FindCommand implements Callable<Integer> {
     return hint.text().isEmpty()
         ? "without " + (direction ? "--same or --opposite" : "--" + hint.field().key())
         : "--" + hint.field().key() + " " + hint.text();
-  }
-
-  private static String card(Candidate candidate) {
-    return Card.of(candidate.train()).text().strip().replace("\n", "; ");
   }
 
   private int refuse(String reason) {

@@ -5,16 +5,18 @@ import java.math.RoundingMode;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.number.Exact;
 import steadycog.shape.BasicRack;
 import steadycog.train.MemberId;
+import steadycog.train.Rack;
 import steadycog.train.Teeth;
 import steadycog.train.Train;
 
 /** Profile shifts worth trying on a wheel, in modules. */
-final class Shifts {
+public final class Shifts {
   private static final int TENTHS_FROM = -5;
   private static final int TENTHS_TO = 10;
 
@@ -31,16 +33,22 @@ final class Shifts {
     }
     train.sizes().shift(wheel).ifPresent(all::add);
     Teeth teeth = train.member(wheel).teeth().orElseThrow();
-    double whole = BasicRack.of(train.sizes().rackInForce()).shiftAgainstUndercut(teeth.count());
-    if (!teeth.internal() && whole > 0) {
-      all.add(rounded(whole, RoundingMode.CEILING));
+    if (!teeth.internal()) {
+      againstUndercut(train.sizes().rackInForce(), teeth.count()).ifPresent(all::add);
     }
     return new ArrayList<>(all);
   }
 
-  /** To hundredths of a module. */
-  static BigFraction rounded(double shift, RoundingMode mode) {
-    BigDecimal hundredths = BigDecimal.valueOf(shift).setScale(2, mode).stripTrailingZeros();
-    return Exact.parse(hundredths.toPlainString());
+  /**
+   * The least shift that leaves the flanks of an external wheel of {@code count} teeth whole, to
+   * the next hundredth of a module; empty where it needs none.
+   */
+  public static Optional<BigFraction> againstUndercut(Rack rack, int count) {
+    double least = BasicRack.of(rack).shiftAgainstUndercut(count);
+    if (least <= 0) {
+      return Optional.empty();
+    }
+    BigDecimal hundredths = BigDecimal.valueOf(least).setScale(2, RoundingMode.CEILING);
+    return Optional.of(Exact.parse(hundredths.stripTrailingZeros().toPlainString()));
   }
 }

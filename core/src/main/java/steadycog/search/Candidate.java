@@ -7,6 +7,7 @@ import steadycog.check.Finding;
 import steadycog.check.Inspection;
 import steadycog.check.Severity;
 import steadycog.check.Subject;
+import steadycog.notation.Card;
 import steadycog.number.Ratio;
 import steadycog.shape.PlanetGeometry;
 import steadycog.torque.EachWay;
@@ -64,6 +65,11 @@ public record Candidate(
   /** Efficiencies come out of a solver: what differs only by its rounding is equal. */
   static double share(double efficiency) {
     return Math.rint(efficiency * 1e12) / 1e12;
+  }
+
+  /** Its card on one line, statements parted by {@code ;}. */
+  public String card() {
+    return Card.of(train).text().strip().replace("\n", "; ");
   }
 
   public double errorPpm() {

@@ -76,29 +76,21 @@ final class DriveSource implements Source {
   }
 
   private void offer(Reach reach, Part drive, double ratio, List<MemberId> inHeldOut) {
-    double error = goal.error(Math.abs(ratio));
-    if (!reach.contains(error) || !reach.turns(ratio < 0 ? -1 : 1)) {
+    if (!reach.wants(goal, ratio) || !reach.allows(ratio, () -> refusal(drive))) {
       return;
     }
     Train train =
         Train.of(List.of(drive))
             .withRoles(
                 Roles.between(inHeldOut.get(0), List.of(inHeldOut.get(1)), inHeldOut.get(2)));
-    Optional<String> refusal = refusal(drive, ratio);
-    if (refusal.isPresent()) {
-      reach.tally().reject(refusal.get());
-      return;
-    }
+    double error = goal.error(Math.abs(ratio));
     Measures atBest =
         new Measures(error, 1, Candidate.size(train), Candidate.diameterInOrder(drive), 1);
     Fit fit = new Fit(List.of(train), train, "");
     reach.leads().add(atBest, judge -> judge.offer(fit));
   }
 
-  private Optional<String> refusal(Part drive, double ratio) {
-    if (!query.limits().allowsStep(ratio)) {
-      return Optional.of("stage-ratio");
-    }
+  private Optional<String> refusal(Part drive) {
     boolean fits =
         query.limits().diameter().map(most -> Candidate.diameter(drive) <= most).orElse(true);
     return fits ? Optional.empty() : Optional.of("diameter");

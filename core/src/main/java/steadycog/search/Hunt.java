@@ -37,9 +37,7 @@ public final class Hunt {
   private final Query query;
   private final Watch watch;
   private final Rank rank;
-  private final Map<Kind, Best> found = new EnumMap<>(Kind.class);
-  private final Map<Kind, Tally> tallies = new EnumMap<>(Kind.class);
-  private final Map<Kind, Boolean> unproven = new EnumMap<>(Kind.class);
+  private final Map<Kind, Hunted> hunted = new EnumMap<>(Kind.class);
 
   private Hunt(Query query, Watch watch) {
     this.query = query;
@@ -56,17 +54,18 @@ public final class Hunt {
   }
 
   private Found run() {
-    int each = query.kinds().size() == 1 ? query.listing().top() : share();
+    int top = query.listing().top();
+    int each = query.kinds().size() == 1 ? top : share();
     run(QUICKEST_FIRST.stream().filter(query.kinds()::contains).toList(), each);
-    List<Kind> wanting =
-        QUICKEST_FIRST.stream()
-            .filter(kind -> query.kinds().contains(kind) && found(kind).size() == each)
-            .toList();
-    if (each < query.listing().top() && near().size() < query.listing().top()) {
-      run(wanting, query.listing().top());
+    if (each < top && near().size() < top) {
+      run(QUICKEST_FIRST.stream().filter(kind -> isFull(kind, each)).toList(), top);
     }
-    boolean whole = !unproven.containsValue(true) && !watch.cancelled();
-    return new Found(query, listed(), examined(), rejected(), whole);
+    boolean whole = hunted.values().stream().noneMatch(kind -> kind.cutShort);
+    return new Found(query, listed(), examined(), rejected(), whole && !watch.cancelled());
+  }
+
+  private boolean isFull(Kind kind, int most) {
+    return hunted.containsKey(kind) && hunted.get(kind).best.list().size() == most;
   }
 
   /** With several kinds each has at least its share of the list, and some for the others. */
@@ -83,17 +82,13 @@ public final class Hunt {
     }
   }
 
-  private List<Candidate> found(Kind kind) {
-    return found.containsKey(kind) ? found.get(kind).list() : List.of();
-  }
-
   private long examined() {
-    return tallies.values().stream().mapToLong(Tally::examined).sum();
+    return hunted.values().stream().mapToLong(kind -> kind.tally.examined()).sum();
   }
 
   private Map<String, Long> rejected() {
     Tally all = new Tally();
-    tallies.values().forEach(all::add);
+    hunted.values().forEach(kind -> all.add(kind.tally));
     return all.rejected();
   }
 
@@ -107,21 +102,18 @@ public final class Hunt {
   }
 
   private void run(Source source, int most) {
-    Best best = new Best(most, rank);
-    Tally tally = new Tally();
-    found.put(source.kind(), best);
-    tallies.put(source.kind(), tally);
-    unproven.put(source.kind(), false);
+    Hunted now = new Hunted(source.kind(), new Best(most, rank), new Tally());
+    hunted.put(source.kind(), now);
     for (Step step : source.steps()) {
       if (watch.cancelled()) {
         return;
       }
-      if (best.mayTake(step.bound())) {
-        Leads leads = new Leads(rank, best);
-        source.sweep(new Reach(query, step, leads, tally, this::examined, watch));
-        check(source.kind(), leads, best);
-        if (leads.dropped().filter(best::mayTake).isPresent()) {
-          unproven.put(source.kind(), true);
+      if (now.best.mayTake(step.bound())) {
+        Leads leads = new Leads(rank, now.best);
+        source.sweep(new Reach(query, step, leads, now.tally, this::examined, watch));
+        check(now, leads);
+        if (leads.dropped().filter(now.best::mayTake).isPresent()) {
+          now.cutShort = true;
           return;
         }
       }
@@ -129,7 +121,7 @@ public final class Hunt {
   }
 
   /** Builds leads in order until none left can be among the best. */
-  private void check(Kind kind, Leads leads, Best best) {
+  private void check(Hunted now, Leads leads) {
     List<Lead> all = leads.inOrder();
     inVain.set(0);
     for (int from = 0; from < all.size() && !watch.cancelled(); from += BLOCK) {
@@ -137,19 +129,33 @@ public final class Hunt {
         leads.cutShort();
         return;
       }
-      if (!best.mayTake(all.get(from).key())) {
+      if (!now.best.mayTake(all.get(from).key())) {
         return;
       }
       List<Lead> block = all.subList(from, Math.min(all.size(), from + BLOCK));
       long more =
           block.parallelStream()
-              .filter(lead -> best.mayTake(lead.key()))
-              .filter(lead -> new Judging(kind, lead, best).run())
+              .filter(lead -> now.best.mayTake(lead.key()))
+              .filter(lead -> new Judging(now, lead).run())
               .count();
       if (more > 0) {
         inVain.set(0);
         watch.found(listed());
       }
+    }
+  }
+
+  /** What has come of one kind. */
+  private static final class Hunted {
+    private final Kind kind;
+    private final Best best;
+    private final Tally tally;
+    private boolean cutShort;
+
+    Hunted(Kind kind, Best best, Tally tally) {
+      this.kind = kind;
+      this.best = best;
+      this.tally = tally;
     }
   }
 
@@ -161,11 +167,11 @@ public final class Hunt {
     private final Tally tally;
     private boolean listed;
 
-    Judging(Kind kind, Lead lead, Best best) {
-      this.kind = kind;
+    Judging(Hunted now, Lead lead) {
+      this.kind = now.kind;
       this.lead = lead;
-      this.best = best;
-      this.tally = tallies.getOrDefault(kind, new Tally());
+      this.best = now.best;
+      this.tally = now.tally;
     }
 
     /** Whether any of them is among the best. */
@@ -243,16 +249,12 @@ public final class Hunt {
     }
 
     private void list(Candidate candidate) {
-      Optional<String> refusal = refusal(candidate);
-      refusal.ifPresent(tally::reject);
-      if (refusal.isEmpty() && best.offer(candidate)) {
+      double most = query.tolerance().map(t -> t.share(candidate.lastTeeth())).orElse(FURTHEST);
+      if (Math.abs(candidate.error()) > most) {
+        tally.reject("tolerance");
+      } else if (best.offer(candidate)) {
         listed = true;
       }
-    }
-
-    private Optional<String> refusal(Candidate candidate) {
-      double most = query.tolerance().map(t -> t.share(candidate.lastTeeth())).orElse(FURTHEST);
-      return Math.abs(candidate.error()) > most ? Optional.of("tolerance") : Optional.empty();
     }
 
     /** How a train runs is cheaper to know than whether it is free of errors. */
@@ -282,7 +284,7 @@ public final class Hunt {
   }
 
   private void deal(List<Candidate> all, BiPredicate<Candidate, Integer> which) {
-    List<List<Candidate>> kinds = found.values().stream().map(Best::list).toList();
+    List<List<Candidate>> kinds = hunted.values().stream().map(kind -> kind.best.list()).toList();
     for (int turn = 0; turn < query.listing().top(); turn++) {
       List<Candidate> next = new ArrayList<>();
       for (List<Candidate> kind : kinds) {

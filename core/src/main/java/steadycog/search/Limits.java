@@ -4,6 +4,7 @@ import java.util.Optional;
 import steadycog.train.Mesh;
 import steadycog.train.Parallel;
 import steadycog.train.Part;
+import steadycog.train.Planetary;
 import steadycog.train.Teeth;
 import steadycog.train.Train;
 
@@ -60,7 +61,7 @@ public record Limits(
           new Range(1, MOST_STAGES),
           new Range(FEWEST_TEETH, MOST_TEETH),
           Optional.empty(),
-          new Range(1, 12),
+          new Range(1, Planetary.MOST_PLANETS),
           Optional.empty(),
           Direction.ANY,
           MOST_DISTORTION,
@@ -75,6 +76,11 @@ public record Limits(
 
     boolean allows(int sign) {
       return this == ANY || (this == SAME) == sign > 0;
+    }
+
+    /** Whether the output turns the right way behind so many external pairs. */
+    boolean allowsPairs(int pairs) {
+      return allows(pairs % 2 == 0 ? 1 : -1);
     }
   }
 
@@ -145,15 +151,9 @@ public record Limits(
     if (part instanceof Parallel chain) {
       return chain.meshes().stream()
               .allMatch(m -> allowsStep((double) m.teethB().count() / m.teethA().count()))
-          && (!coaxial || chain.meshes().stream().mapToInt(Limits::span).distinct().count() == 1);
+          && (!coaxial || chain.meshes().stream().mapToInt(Mesh::span).distinct().count() == 1);
     }
     boolean alone = candidate.train().parts().size() == 1;
     return !alone || allowsStep(candidate.ratio().reduction().doubleValue());
-  }
-
-  private static int span(Mesh mesh) {
-    int a = mesh.teethA().count();
-    int b = mesh.teethB().count();
-    return mesh.internal() ? Math.abs(b - a) : a + b;
   }
 }

@@ -61,7 +61,7 @@ public final class Loosen {
 
   private void run() {
     Limits limits = query.limits();
-    if (!wanted.text(Field.TOLERANCE).isEmpty() || query.tolerance().isPresent()) {
+    if (query.tolerance().isPresent()) {
       look(Field.TOLERANCE, FURTHEST, Rank.ERROR, Loosen::tolerance);
     }
     if (limits.direction() != Direction.ANY) {

@@ -45,7 +45,7 @@ record Outputs(double sun, double ring, boolean faster, Limits.Direction directi
    * Of pairs in series; where the output must turn the other way one is internal, or has an idler.
    */
   double ofPairs(int pairs) {
-    boolean turned = !direction.allows(pairs % 2 == 0 ? 1 : -1);
+    boolean turned = !direction.allowsPairs(pairs);
     double external = Math.pow(sun, pairs);
     return (turned ? Math.max(external / sun * ring, external * sun) : external) + ROUNDING;
   }

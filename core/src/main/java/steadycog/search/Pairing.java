@@ -82,8 +82,7 @@ final class Pairing {
   private void offer() {
     List<List<Pair>> pairings = new ArrayList<>();
     pair(new ArrayList<>(driven), new ArrayList<>(), pairings);
-    double most = query.limits().perStage().orElse(Double.MAX_VALUE);
-    pairings.removeIf(pairs -> largestStep(pairs) > most * (1 + 1e-12));
+    pairings.removeIf(pairs -> !query.limits().allowsStep(largestStep(pairs)));
     if (pairings.isEmpty()) {
       judge.reject("stage-ratio");
       return;
@@ -92,7 +91,7 @@ final class Pairing {
         Comparator.comparingDouble(Pairing::largestStep)
             .thenComparing(pairs -> -pairs.stream().filter(Pair::hunts).count())
             .thenComparing(List::toString));
-    if (query.limits().direction().allows(drivers.size() % 2 == 0 ? 1 : -1)) {
+    if (query.limits().direction().allowsPairs(drivers.size())) {
       offer(pairings);
     } else {
       offer(pairings.stream().flatMap(Pairing::inside).filter(this::hasRing).toList());

@@ -101,10 +101,10 @@ final class ParallelSource implements Source {
 
   /** Where losses do not depend on the teeth, all trains of so many pairs run alike. */
   private Optional<String> refusal(int stages) {
-    if (query.running().losses().friction().isPresent()) {
+    if (query.running().asksNothing() || query.running().losses().friction().isPresent()) {
       return Optional.empty();
     }
-    boolean turned = !query.limits().direction().allows(stages % 2 == 0 ? 1 : -1);
+    boolean turned = !query.limits().direction().allowsPairs(stages);
     List<Teeth> wheels = new ArrayList<>();
     List<Link> links = new ArrayList<>();
     for (int k = 0; k < stages; k++) {

@@ -3,7 +3,9 @@ package steadycog.search;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Optional;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
+import steadycog.number.Once;
 
 /**
  * Planetary sets of one row: alone, with single planets or with pairs of them, several in series,
@@ -20,6 +22,9 @@ final class PlanetarySource implements Source {
   private final Goal goal;
   private final int[] counts;
   private final Outputs outputs;
+  private final Map<SetShape, SetFit> fits = new ConcurrentHashMap<>();
+  private final Once<List<Group>> uncapped =
+      Once.of(() -> Group.of(options(Step.whole(1, 0, Key.LEAST))));
 
   PlanetarySource(Query query) {
     this.query = query;
@@ -60,7 +65,7 @@ final class PlanetarySource implements Source {
         reach.progress(Kind.PLANETARY, (k + 1.0) / counts.length);
       }
     } else {
-      new Series(query, options(reach), reach).sweep();
+      new Series(query, groups(reach.step()), fits, reach).sweep();
     }
   }
 
@@ -75,7 +80,7 @@ final class PlanetarySource implements Source {
         if (shape.ring1() > planet) {
           for (Use use : USES) {
             double ratio = use.ratio(shape);
-            if (isWanted(reach, ratio) && isAllowed(reach, shape, ratio)) {
+            if (reach.wants(goal, ratio) && isAllowed(reach, shape, ratio)) {
               lead(reach, shape, use, ratio);
             }
           }
@@ -84,25 +89,16 @@ final class PlanetarySource implements Source {
     }
   }
 
-  private boolean isWanted(Reach reach, double ratio) {
-    return Double.isFinite(ratio)
-        && reach.contains(goal.error(Math.abs(ratio)))
-        && reach.turns(ratio < 0 ? -1 : 1);
+  private boolean isAllowed(Reach reach, SetShape shape, double ratio) {
+    return reach.allows(ratio, () -> shape.refusal(query.limits(), query.wheels()));
   }
 
-  private boolean isAllowed(Reach reach, SetShape shape, double ratio) {
-    Optional<String> refusal =
-        query.limits().allowsStep(ratio)
-            ? shape.refusal(query.limits(), query.wheels())
-            : Optional.of("stage-ratio");
-    refusal.ifPresent(reach.tally()::reject);
-    return refusal.isEmpty();
+  private Measures atBest(SetShape shape, Use use, double ratio) {
+    return shape.atBest(goal.error(Math.abs(ratio)), outputs.ofSet(shape, use));
   }
 
   private void lead(Reach reach, SetShape shape, Use use, double ratio) {
-    double share = outputs.ofSet(shape, use);
-    Measures atBest =
-        new Measures(goal.error(Math.abs(ratio)), 1, shape.size(), shape.diameter(), share);
+    Measures atBest = atBest(shape, use, ratio);
     if (reach.step().takes(query.listing().rank(), shape.size(), shape.diameter())) {
       reach.leads().add(atBest, judge -> judge.offer(shape.fit(query, use)));
     }
@@ -124,14 +120,8 @@ final class PlanetarySource implements Source {
       for (Use use : USES) {
         double ratio = use.ratio(least);
         boolean under = reach.step().under(query.listing().rank(), least.size(), least.diameter());
-        if (under && isWanted(reach, ratio) && isAllowed(reach, least, ratio)) {
-          Measures atBest =
-              new Measures(
-                  goal.error(Math.abs(ratio)),
-                  1,
-                  least.size(),
-                  least.diameter(),
-                  outputs.ofSet(least, use));
+        if (under && reach.wants(goal, ratio) && isAllowed(reach, least, ratio)) {
+          Measures atBest = atBest(least, use, ratio);
           int outside = ring;
           reach.leads().add(atBest, judge -> pairs(judge, sun, outside, use));
         }
@@ -156,15 +146,20 @@ final class PlanetarySource implements Source {
     judge.reject("interference");
   }
 
+  /** Without a cap all steps have the same sets in series. */
+  private List<Group> groups(Step step) {
+    return step.cap() == Double.POSITIVE_INFINITY ? uncapped.get() : Group.of(options(step));
+  }
+
   /** Sets that fit, for series, as far as the step's cap leaves room for the others. */
-  private List<Element.OfSet> options(Reach reach) {
+  private List<Element.OfSet> options(Step step) {
     Rank rank = query.listing().rank();
-    int others = (reach.step().stages() - 1) * SMALLEST_SET;
+    int others = (step.stages() - 1) * SMALLEST_SET;
     List<Element.OfSet> all = new ArrayList<>();
     for (int sun : counts) {
       for (int planet : counts) {
         SetShape shape = SetShape.oneRow(sun, planet, sun + 2 * planet);
-        boolean under = reach.step().under(rank, shape.size() + (double) others, shape.diameter());
+        boolean under = step.under(rank, shape.size() + (double) others, shape.diameter());
         if (under && shape.refusal(query.limits(), query.wheels()).isEmpty()) {
           for (Use use : USES) {
             double ratio = use.ratio(shape);

@@ -66,13 +66,9 @@ public record Query(
     return Math.min(Hunt.FURTHEST, tolerance.map(t -> t.share(least)).orElse(Hunt.FURTHEST));
   }
 
-  /** The same within other limits. */
-  Query within(Limits other) {
-    return new Query(target, kinds, tolerance, other, wheels, running, listing);
-  }
-
-  /** The same with another tolerance, wheels and running, to find out what they turn down. */
-  Query asking(Optional<Tolerance> within, Wheels of, Running by, Listing listed) {
-    return new Query(target, kinds, within, limits, of, by, listed);
+  /** {@code the nearest first}, or {@code the most efficient first, within 1%}. */
+  public String order() {
+    String first = listing.rank().best() + " first";
+    return listing.rank() == Rank.ERROR ? first : first + ", within " + tolerance.orElseThrow();
   }
 }

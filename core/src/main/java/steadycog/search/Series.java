@@ -5,7 +5,6 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
@@ -35,14 +34,21 @@ final class Series {
   private final Reach reach;
   private final List<Group> sets;
   private final double[] ratios;
-  private final Map<SetShape, SetFit> fits = new ConcurrentHashMap<>();
+  private final Map<SetShape, SetFit> fits;
 
-  Series(Query query, List<Element.OfSet> options, Reach reach) {
+  /**
+   * Series of one step.
+   *
+   * @param sets rising by ratio
+   * @param fits how sets go together, as far as it is known; filled further
+   */
+  Series(Query query, List<Group> sets, Map<SetShape, SetFit> fits, Reach reach) {
     this.query = query;
     this.goal = Goal.slowing(query);
     this.outputs = Outputs.of(query, goal.faster());
     this.reach = reach;
-    this.sets = Group.of(options);
+    this.sets = sets;
+    this.fits = fits;
     this.ratios = sets.stream().mapToDouble(Group::ratio).toArray();
   }
 

@@ -1,7 +1,5 @@
 package steadycog.search;
 
-import java.math.BigDecimal;
-import java.math.RoundingMode;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
@@ -12,9 +10,9 @@ import java.util.Optional;
 import java.util.stream.IntStream;
 import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.check.Checks;
+import steadycog.cure.Shifts;
 import steadycog.number.Exact;
 import steadycog.number.Once;
-import steadycog.shape.BasicRack;
 import steadycog.shape.PlanetGeometry;
 import steadycog.shape.PlanetPlaces;
 import steadycog.train.MemberId;
@@ -36,6 +34,9 @@ record SetFit(List<Way> ways, String trouble) {
   /** Tenths of a module from -0.5 to 0.8. */
   private static final List<Shift> TENTHS =
       IntStream.rangeClosed(-5, 8).mapToObj(k -> Shift.of(Exact.of(k, 10))).toList();
+
+  /** So little undercut is left as it is, in modules. */
+  private static final BigFraction HARMLESS = Exact.of(1, 100);
 
   /** Where teeth run without any, no more shifts than these are tried for cleaner ones. */
   private static final int MOST_FOR_CLEAN = 60;
@@ -237,19 +238,8 @@ record SetFit(List<Way> ways, String trouble) {
     return all;
   }
 
-  /**
-   * The least shift that leaves the flanks of a wheel whole, to the next hundredth of a module;
-   * empty where it needs none to speak of.
-   */
+  /** The least shift that leaves the flanks of a wheel whole; none to speak of is none. */
   static Optional<BigFraction> againstUndercut(int count) {
-    double least = BasicRack.of(Rack.USUAL).shiftAgainstUndercut(count);
-    return least <= 0.01
-        ? Optional.empty()
-        : Optional.of(
-            Exact.parse(
-                BigDecimal.valueOf(least)
-                    .setScale(2, RoundingMode.CEILING)
-                    .stripTrailingZeros()
-                    .toPlainString()));
+    return Shifts.againstUndercut(Rack.USUAL, count).filter(x -> Exact.compare(x, HARMLESS) > 0);
   }
 }

@@ -98,6 +98,16 @@ record SetShape(
     return largest() + (ring1 + ring2 > 0 ? Candidate.RIM : Candidate.TIPS);
   }
 
+  /**
+   * What a set of these wheels can at best be.
+   *
+   * @param error of its ratio, as a share
+   * @param share of the power that can come out
+   */
+  Measures atBest(double error, double share) {
+    return new Measures(error, 1, size(), diameter(), share);
+  }
+
   /** Whether the rings lie within the limits, and all wheels are in stock. */
   Optional<String> refusal(Limits limits, Wheels wheels) {
     boolean rings =

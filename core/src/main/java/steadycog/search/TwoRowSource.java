@@ -2,7 +2,6 @@ package steadycog.search;
 
 import java.util.Arrays;
 import java.util.List;
-import java.util.Optional;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.IntFunction;
 import java.util.stream.IntStream;
@@ -178,27 +177,12 @@ final class TwoRowSource implements Source {
     }
 
     private void offer(SetShape shape, Use use, double ratio) {
-      double error = goal.error(Math.abs(ratio));
-      if (!Double.isFinite(ratio) || !reach.contains(error) || !reach.turns(ratio < 0 ? -1 : 1)) {
-        return;
+      if (reach.wants(goal, ratio)
+          && reach.allows(ratio, () -> shape.refusal(query.limits(), query.wheels()))) {
+        double error = goal.error(Math.abs(ratio));
+        Measures atBest = shape.atBest(error, outputs.ofSet(shape, use));
+        reach.leads().add(atBest, judge -> judge.offer(shape.fit(query, use)));
       }
-      Optional<String> refusal =
-          query.limits().allowsStep(ratio)
-              ? shape.refusal(query.limits(), query.wheels())
-              : Optional.of("stage-ratio");
-      if (refusal.isPresent()) {
-        reach.tally().reject(refusal.get());
-        return;
-      }
-      reach
-          .leads()
-          .add(
-              new Measures(error, 1, shape.size(), shape.diameter(), outputs.ofSet(shape, use)),
-              judge -> {
-                if (judge.takes(shape.size(), shape.diameter())) {
-                  judge.offer(shape.fit(query, use));
-                }
-              });
     }
   }
 

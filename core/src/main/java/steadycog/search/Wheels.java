@@ -133,7 +133,13 @@ public record Wheels(List<Integer> drivers, List<Integer> driven, Map<Teeth, Int
 
   /** Whether a train can be made of the stock and has the given wheels where they must be. */
   boolean allow(Train train) {
-    if (!stock.isEmpty() && !train.parts().stream().allMatch(Part::involute)) {
+    return (stock.isEmpty() || holds(train))
+        && (drivers.isEmpty() || has(drivers, ends(train, true)))
+        && (driven.isEmpty() || has(driven, ends(train, false)));
+  }
+
+  private boolean holds(Train train) {
+    if (!train.parts().stream().allMatch(Part::involute)) {
       return false;
     }
     List<Teeth> all = new ArrayList<>();
@@ -144,9 +150,7 @@ public record Wheels(List<Integer> drivers, List<Integer> driven, Map<Teeth, Int
         }
       }
     }
-    return hold(all)
-        && (drivers.isEmpty() || has(drivers, ends(train, true)))
-        && (driven.isEmpty() || has(driven, ends(train, false)));
+    return hold(all);
   }
 
   private static boolean has(List<Integer> given, List<Integer> there) {

@@ -92,20 +92,13 @@ public final class PlanetGeometry {
     return teeth.orElseThrow().count();
   }
 
-  /** Twice the standard centre distance of a pair in modules: S + P or R - P, in teeth. */
-  private static int span(Mesh mesh) {
-    int pinion = mesh.teeth(mesh.pinion()).count();
-    int gear = mesh.teeth(mesh.gear()).count();
-    return mesh.internal() ? gear - pinion : gear + pinion;
-  }
-
   /**
    * By how many teeth the larger wheel of a mesh differs from what the first mesh of the set asks
    * for: for the ring of one row R - S - 2 P. Positive, it is too large. Zero for paired planets,
    * which reach any ring in reach.
    */
   public int stretch(Mesh mesh) {
-    return part.paired() ? 0 : span(mesh) - span(first());
+    return part.paired() ? 0 : mesh.span() - first().span();
   }
 
   /** The teeth by which all wheels together are too large or too small. */
@@ -177,7 +170,7 @@ public final class PlanetGeometry {
   public double leastDistance(double flattest) {
     int most = Integer.MIN_VALUE;
     for (Mesh mesh : part.meshes()) {
-      most = Math.max(most, span(mesh));
+      most = Math.max(most, mesh.span());
     }
     return most / 2.0 * Math.cos(rack.pressureAngle()) / Math.cos(flattest);
   }
@@ -187,7 +180,7 @@ public final class PlanetGeometry {
     if (part.stepped()) {
       return sharedRadius();
     }
-    double standard = Math.abs(span(first())) / 2.0;
+    double standard = Math.abs(first().span()) / 2.0;
     if (part.row().sun().isEmpty()) {
       return standard - apart;
     }
@@ -224,8 +217,8 @@ public final class PlanetGeometry {
     int most = Integer.MIN_VALUE;
     for (List<Mesh> row : rows) {
       for (Mesh mesh : row) {
-        least = Math.min(least, span(mesh));
-        most = Math.max(most, span(mesh));
+        least = Math.min(least, mesh.span());
+        most = Math.max(most, mesh.span());
       }
     }
     double halfway = (least + most) / 4.0;
@@ -317,7 +310,7 @@ public final class PlanetGeometry {
    */
   public double workingAngle(Mesh mesh) {
     double angle = rack.pressureAngle();
-    double standard = span(mesh) / 2.0;
+    double standard = mesh.span() / 2.0;
     return part.paired() || standard == tight(mesh)
         ? angle
         : Math.acos(standard * Math.cos(angle) / tight(mesh));
@@ -327,7 +320,7 @@ public final class PlanetGeometry {
   private double shiftOf(Mesh mesh) {
     double angle = rack.pressureAngle();
     double turns = BasicRack.involute(workingAngle(mesh)) - BasicRack.involute(angle);
-    return span(mesh) * turns / (2 * Math.tan(angle));
+    return mesh.span() * turns / (2 * Math.tan(angle));
   }
 
   /** Sun and planet of a row share what their pair asks for; planets cut in one are alike. */
@@ -379,7 +372,7 @@ public final class PlanetGeometry {
       return 0;
     }
     double sum = shift(part.sunId(row)) + planetShift(row);
-    return Math.max(0, finite(sum - (tight(mesh) - span(mesh) / 2.0)));
+    return Math.max(0, finite(sum - (tight(mesh) - mesh.span() / 2.0)));
   }
 
   private static double finite(double shift) {
@@ -401,7 +394,7 @@ public final class PlanetGeometry {
    * a multiple of the set's.
    */
   public double closingModule(Mesh mesh) {
-    return 2 * innerRadius() / span(mesh);
+    return 2 * innerRadius() / mesh.span();
   }
 
   /**

@@ -34,6 +34,16 @@ public record Mesh(
     return teethA.internal() || teethB.internal();
   }
 
+  /**
+   * Twice the standard centre distance in modules: the sum of the teeth, of an internal mesh the
+   * ring's less the pinion's.
+   */
+  public int span() {
+    int pinion = teeth(pinion()).count();
+    int gear = teeth(gear()).count();
+    return internal() ? gear - pinion : gear + pinion;
+  }
+
   public boolean touches(MemberId member) {
     return a.equals(member) || b.equals(member);
   }

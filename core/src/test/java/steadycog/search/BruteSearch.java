@@ -317,13 +317,13 @@ final class BruteSearch {
       }
     }
     if (stages.contains(2)) {
-      series(2);
+      series(2, 0, stages(), new ArrayList<>());
       if (!query.limits().coaxial()) {
         withPair();
       }
     }
     if (stages.contains(3)) {
-      series(3);
+      series(3, 0, stages(), new ArrayList<>());
     }
   }
 
@@ -394,8 +394,16 @@ final class BruteSearch {
                     && query.wheels().mayHave(teeth));
   }
 
-  private void series(int many) {
-    List<String[]> stages = new ArrayList<>();
+  /**
+   * A set in one use.
+   *
+   * @param ratio signed
+   */
+  private record Stage(String wheels, List<String> use, double ratio) {}
+
+  /** Sets whose rings fit, in all uses that slow down, or speed up, as the target does. */
+  private List<Stage> stages() {
+    List<Stage> stages = new ArrayList<>();
     for (int sun : counts()) {
       for (int planet : counts()) {
         String wheels = "sun %d planet %d x3 ring %d".formatted(sun, planet, sun + 2 * planet);
@@ -403,15 +411,15 @@ final class BruteSearch {
           Train train = read("planetary " + wheels + roles(use, ""));
           double ratio = Subject.of(train).motion().ratio().orElseThrow().reduction().doubleValue();
           if (Math.abs(ratio) > 1 == target.doubleValue() >= 1 && step(ratio) && allows(train)) {
-            stages.add(new String[] {wheels, use.get(0), use.get(1), use.get(2), "" + ratio});
+            stages.add(new Stage(wheels, use, ratio));
           }
         }
       }
     }
-    series(many, 0, stages, new ArrayList<>());
+    return stages;
   }
 
-  private void series(int many, int from, List<String[]> stages, List<String[]> chosen) {
+  private void series(int many, int from, List<Stage> stages, List<Stage> chosen) {
     if (chosen.size() < many) {
       for (int k = from; k < stages.size(); k++) {
         chosen.add(stages.get(k));
@@ -420,21 +428,24 @@ final class BruteSearch {
       }
       return;
     }
-    double ratio =
-        chosen.stream().mapToDouble(s -> Double.parseDouble(s[4])).reduce(1, (a, b) -> a * b);
+    double ratio = chosen.stream().mapToDouble(Stage::ratio).reduce(1, (x, y) -> x * y);
     if (Math.abs(Math.abs(ratio) / target.doubleValue() - 1) > 0.51) {
       return;
     }
     StringBuilder card = new StringBuilder();
     for (int k = 0; k < many; k++) {
-      String[] stage = chosen.get(k);
-      card.append("s%d: planetary %s\nhold s%d.%s\n".formatted(k, stage[0], k, stage[2]));
+      Stage stage = chosen.get(k);
+      card.append(
+          "s%d: planetary %s\nhold s%d.%s\n".formatted(k, stage.wheels(), k, stage.use().get(1)));
       if (k > 0) {
-        card.append("join s%d.%s = s%d.%s\n".formatted(k - 1, chosen.get(k - 1)[3], k, stage[1]));
+        card.append(
+            "join s%d.%s = s%d.%s\n"
+                .formatted(k - 1, chosen.get(k - 1).use().get(2), k, stage.use().get(0)));
       }
     }
     card.append(
-        "drive s0.%s\ntake s%d.%s".formatted(chosen.get(0)[1], many - 1, chosen.get(many - 1)[3]));
+        "drive s0.%s\ntake s%d.%s"
+            .formatted(chosen.get(0).use().get(0), many - 1, chosen.get(many - 1).use().get(2)));
     several(card.toString());
   }
 
@@ -463,37 +474,27 @@ final class BruteSearch {
   }
 
   private void withPair() {
-    boolean slower = target.doubleValue() >= 1;
-    for (int sun : counts()) {
-      for (int planet : counts()) {
-        String wheels = "sun %d planet %d x3 ring %d".formatted(sun, planet, sun + 2 * planet);
-        for (List<String> use : USES) {
-          Train alone = read("planetary " + wheels + roles(use, ""));
-          double ratio = Subject.of(alone).motion().ratio().orElseThrow().reduction().doubleValue();
-          if (Math.abs(ratio) > 1 == slower && step(ratio) && allows(alone)) {
-            for (int one : counts()) {
-              for (int two : counts()) {
-                if (one != two
-                    && step((double) two / one)
-                    && Math.abs(Math.abs(ratio) * two / one / target.doubleValue() - 1) < 0.51) {
-                  String parts =
-                      "p: parallel %d ~ %d\ns: planetary %s\nhold s.%s\n"
-                          .formatted(one, two, wheels, use.get(1));
-                  several(
-                      parts
-                          + "join p.B = s.%s\ndrive p.A\ntake s.%s"
-                              .formatted(use.get(0), use.get(2)));
-                  several(
-                      parts
-                          + "join s.%s = p.A\ndrive s.%s\ntake p.B"
-                              .formatted(use.get(2), use.get(0)));
-                }
-              }
-            }
+    for (Stage stage : stages()) {
+      for (int one : counts()) {
+        for (int two : counts()) {
+          double ratio = stage.ratio() * two / one;
+          if (one != two
+              && step((double) two / one)
+              && Math.abs(Math.abs(ratio) / target.doubleValue() - 1) < 0.51) {
+            withPair(stage, one, two);
           }
         }
       }
     }
+  }
+
+  private void withPair(Stage stage, int one, int two) {
+    List<String> use = stage.use();
+    String parts =
+        "p: parallel %d ~ %d\ns: planetary %s\nhold s.%s\n"
+            .formatted(one, two, stage.wheels(), use.get(1));
+    several(parts + "join p.B = s.%s\ndrive p.A\ntake s.%s".formatted(use.get(0), use.get(2)));
+    several(parts + "join s.%s = p.A\ndrive s.%s\ntake p.B".formatted(use.get(2), use.get(0)));
   }
 
   // Two rows.

@@ -46,18 +46,14 @@ class FindTest {
     return Hunt.run(wanted(words).query(), Watch.NONE).candidates();
   }
 
-  private static String card(Candidate candidate) {
-    return Card.of(candidate.train()).text().strip().replace("\n", "; ");
-  }
-
   /** Read back from its card it makes its ratio, and breaks no rule that was not declared. */
   private static void assertHonest(Candidate candidate) {
     try {
       Study study = Study.of(Card.read(Card.of(candidate.train()).text()).train());
       assertEquals(candidate.ratio(), study.ratio().orElseThrow());
-      assertEquals(candidate.trouble().isPresent(), study.hasErrors(), () -> card(candidate));
+      assertEquals(candidate.trouble().isPresent(), study.hasErrors(), () -> candidate.card());
     } catch (CardException unreadable) {
-      throw new AssertionError(card(candidate), unreadable);
+      throw new AssertionError(candidate.card(), unreadable);
     }
   }
 
@@ -91,7 +87,7 @@ class FindTest {
     Candidate first =
         find("target=" + target + " kind=planetary stages=2 teeth=" + range + " coaxial=yes top=1")
             .getFirst();
-    assertEquals(0, first.error(), () -> card(first));
+    assertEquals(0, first.error(), () -> first.card());
     assertHonest(first);
   }
 
@@ -120,7 +116,7 @@ class FindTest {
       })
   void layoutsThatPeopleBuildAreFound(String words, String part) {
     List<Candidate> all = find(words.replace("target=-", "target=") + " top=200");
-    List<String> cards = all.stream().map(FindTest::card).toList();
+    List<String> cards = all.stream().map(Candidate::card).toList();
     assertTrue(cards.stream().anyMatch(card -> card.contains(part.strip())), () -> part + cards);
     all.stream().limit(8).forEach(FindTest::assertHonest);
   }

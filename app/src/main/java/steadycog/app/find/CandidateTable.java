@@ -27,6 +27,7 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
+import steadycog.app.desk.Preferences;
 import steadycog.app.look.EachWayWords;
 import steadycog.app.look.Look;
 import steadycog.search.Candidate;
@@ -49,7 +50,6 @@ final class CandidateTable extends TableView<Candidate> {
   /** Wheels take what the other columns leave. */
   private static final String WHEELS = "column-wheels";
 
-  private static final double USUAL_TEXT = 13.5;
   private static final double SCROLL_BAR = 30;
   private static final double LEAST_DIFFERENCE = 0.005;
   private static final String KIND = "column-kind";
@@ -79,7 +79,7 @@ final class CandidateTable extends TableView<Candidate> {
   private final FilteredList<Candidate> shown = new FilteredList<>(all);
 
   private final Map<TableColumn<Candidate, ?>, Double> widths = new HashMap<>();
-  private double text = USUAL_TEXT;
+  private double text = Preferences.NORMAL_TEXT;
 
   CandidateTable(Finder finder) {
     this.finder = finder;
@@ -217,8 +217,8 @@ final class CandidateTable extends TableView<Candidate> {
     setFixedCellSize(ROW_HEIGHT * text);
     widths.forEach(
         (column, width) -> {
-          column.setMinWidth(least(column) * text / USUAL_TEXT);
-          column.setPrefWidth(width * text / USUAL_TEXT);
+          column.setMinWidth(least(column) * text / Preferences.NORMAL_TEXT);
+          column.setPrefWidth(width * text / Preferences.NORMAL_TEXT);
         });
     showColumns();
   }

@@ -29,8 +29,6 @@ import steadycog.format.csv.FoundCsv;
 import steadycog.search.Candidate;
 import steadycog.search.Found;
 import steadycog.search.Loosen.Hint;
-import steadycog.search.Query;
-import steadycog.search.Rank;
 import steadycog.search.Wanted.Field;
 
 /** From a ratio in mind to tooth counts: what is wanted, what there is, and what it looks like. */
@@ -230,18 +228,14 @@ public final class FindStation extends HBox {
         + "/s";
   }
 
-  /** {@code 20 nearest, proven so of 36 million}. */
+  /** {@code 20, the nearest first, proven of 36 million}. */
   private static String said(Found found) {
     if (found.candidates().isEmpty()) {
       return "Nothing found.";
     }
-    Query query = found.query();
-    boolean byError = query.listing().rank() == Rank.ERROR;
     return found.candidates().size()
         + ", "
-        + query.listing().rank().best()
-        + " first"
-        + (byError ? "" : ", within " + query.tolerance().orElseThrow())
+        + found.query().order()
         + (found.provenBest() ? ", proven of " : ", cut short after ")
         + many(found.examined());
   }

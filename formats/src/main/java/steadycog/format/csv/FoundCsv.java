@@ -2,7 +2,6 @@ package steadycog.format.csv;
 
 import java.util.List;
 import java.util.Optional;
-import steadycog.notation.Card;
 import steadycog.number.Exact;
 import steadycog.number.Figures;
 import steadycog.search.Candidate;
@@ -38,7 +37,7 @@ public final class FoundCsv {
 
   private static List<String> line(Candidate candidate) {
     return List.of(
-        Card.of(candidate.train()).text().strip().replace("\n", "; "),
+        candidate.card(),
         candidate.kind().word(),
         Exact.text(candidate.ratio().reduction()),
         Exact.text(candidate.ratio().trainValue()),
