@@ -21,6 +21,7 @@ class HouseTest {
           "motion",
           "shape",
           "piece",
+          "assembly",
           "torque",
           "sizing",
           "check",

@@ -83,7 +83,7 @@ final class Shots {
   private static void whenStill(Opened opened, Runnable action) {
     Picture.whenDrawn(
         () -> {
-          if (opened.window().isSearching() || !opened.desk().cures().isDone()) {
+          if (opened.window().isSearching() || !opened.desk().cures().isProven()) {
             whenStill(opened, action);
           } else {
             Picture.whenDrawn(action);

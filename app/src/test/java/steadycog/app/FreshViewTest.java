@@ -201,8 +201,8 @@ class FreshViewTest extends InWindow {
                       boolean busy =
                           opened.window().isSearching()
                               || fresh.window().isSearching()
-                              || !opened.desk().cures().isDone()
-                              || !fresh.desk().cures().isDone();
+                              || !opened.desk().cures().isProven()
+                              || !fresh.desk().cures().isProven();
                       if (!busy) {
                         difference[0] =
                             Fingerprint.difference(

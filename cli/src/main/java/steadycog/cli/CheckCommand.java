@@ -3,14 +3,21 @@ package steadycog.cli;
 import java.util.List;
 import picocli.CommandLine.Command;
 import steadycog.format.json.StudyJson;
+import steadycog.job.Job;
 import steadycog.study.NamedStudy;
 
 /** {@code check}: the findings alone. */
 @Command(
     name = "check",
     mixinStandardHelpOptions = true,
-    description = "The findings alone, worst first.")
+    description =
+        "The findings alone, worst first; all pieces are put together and turned as well.")
 final class CheckCommand extends ReportCommand {
+
+  @Override
+  List<NamedStudy> studies(Job job) {
+    return CardInput.studies(job).stream().map(NamedStudy::proven).toList();
+  }
 
   @Override
   String table(List<NamedStudy> studies) {

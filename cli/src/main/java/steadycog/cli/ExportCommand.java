@@ -72,6 +72,9 @@ final class ExportCommand implements Callable<Integer> {
       description = "instead of the train a test for the printer: sectors at several clearances")
   boolean coupon;
 
+  @Option(names = "--anyway", description = "also pieces that run into each other")
+  boolean anyway;
+
   @Option(
       names = "--chord",
       paramLabel = "MM",
@@ -188,13 +191,15 @@ final class ExportCommand implements Callable<Integer> {
               ? "nothing is made of '" + only.get() + "', expected one of: " + members(pieces)
               : "nothing of this train is cut here: " + String.join("; ", pieces.left()));
     }
+    UnmakeableException.check(chosen, chord);
+    if (!coupon && !anyway) {
+      study.requireAssembled(chosen);
+    }
     boolean together = !apart && !coupon;
     if (!each) {
       write(target, kind, chosen, together, sheet.name());
       return Exit.DONE;
     }
-    // All of them first, so that none is written where one cannot be made.
-    UnmakeableException.check(chosen, chord);
     String stem = target.getFileName().toString();
     stem = stem.substring(0, stem.length() - kind.ending().length());
     for (Piece piece : chosen) {

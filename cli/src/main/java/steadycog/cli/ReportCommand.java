@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
+import steadycog.job.Job;
 import steadycog.study.NamedStudy;
 
 /** A command that works every train of its CARD out and prints something about it. */
@@ -17,11 +18,16 @@ abstract class ReportCommand implements Callable<Integer> {
 
   abstract String json(List<NamedStudy> studies);
 
+  /** The results that it tells. */
+  List<NamedStudy> studies(Job job) {
+    return CardInput.studies(job);
+  }
+
   @Override
   public final Integer call() {
     return input.with(
         job -> {
-          List<NamedStudy> studies = CardInput.studies(job);
+          List<NamedStudy> studies = studies(job);
           input.print(json ? json(studies) : table(studies));
           return CardInput.exitCode(studies);
         });

@@ -2,55 +2,82 @@ package steadycog.check;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import steadycog.number.Figures;
 import steadycog.piece.Blank;
 import steadycog.piece.Bores;
 import steadycog.shape.Cut;
+import steadycog.shape.CycloidGeometry;
 import steadycog.shape.Drives;
 import steadycog.shape.GearOutline;
+import steadycog.shape.Rims;
 import steadycog.train.Bore;
 import steadycog.train.Clearance.Gap;
+import steadycog.train.Cycloidal;
 import steadycog.train.Member;
+import steadycog.train.MemberId;
+import steadycog.train.Part;
 import steadycog.train.Train;
 
-/** Between a stated bore and the roots there must be a wall, a module thick at the least. */
+/**
+ * Between a stated bore and the roots there must be a wall, a module thick at the least, and one
+ * round the shaft in an eccentric.
+ */
 final class BoreRule implements Rule {
   private static final double LEAST_WALL = 1;
+
+  /** mm. */
+  private static final double LEAST_CAM_WALL = 0.8;
 
   @Override
   public List<Finding> check(Subject subject) {
     List<Finding> found = new ArrayList<>();
     Train train = subject.train();
+    double module = Drives.moduleMm(train);
     for (Member member : train.involuteWheels()) {
-      Blank blank = Blank.of(train, member.id());
-      if (!blank.boreStated() || member.teeth().orElseThrow().internal()) {
-        continue;
+      MemberId id = member.id();
+      Blank blank = Blank.of(train, id);
+      boolean solid = !member.teeth().orElseThrow().internal() && !Rims.of(train).containsKey(id);
+      if (blank.boreStated() && solid) {
+        double root = GearOutline.rootRadius(member.teeth().get(), Cut.of(train, id)) * module;
+        wall(train, id, blank.bore().orElseThrow(), root, LEAST_WALL * module, "")
+            .ifPresent(found::add);
       }
-      double module = Drives.moduleMm(train);
-      Bore bore = blank.bore().orElseThrow();
-      double root =
-          GearOutline.rootRadius(member.teeth().get(), Cut.of(train, member.id())) * module;
-      double hole = Bores.reach(bore) + train.sizes().clearance().mm(Gap.BORE) / 2;
-      double wall = root - hole;
-      if (wall < LEAST_WALL * module) {
-        Finding finding =
-            Finding.of(
-                    "bore-wall",
-                    wall <= 0 ? Severity.ERROR : Severity.WARNING,
-                    List.of(member.id()))
-                .with("bore", bore)
-                .with("wall", PairRule.rounded(wall, 2) + " mm")
-                .with("margin", PairRule.rounded(wall - LEAST_WALL * module, 2))
-                .with("largest", largest(root - hole + Bores.reach(bore), module, bore));
-        found.add(wall <= 0 ? finding.worded("none") : finding);
+    }
+    for (Part part : train.parts()) {
+      if (part instanceof Cycloidal drive) {
+        MemberId id = drive.eccentricId();
+        CycloidGeometry geometry = new CycloidGeometry(drive);
+        double root = geometry.boreRadius() - geometry.eccentricity();
+        Blank.of(train, id)
+            .bore()
+            .flatMap(bore -> wall(train, id, bore, root, LEAST_CAM_WALL, "cam."))
+            .ifPresent(found::add);
       }
     }
     return found;
   }
 
+  /** What is found of a bore that leaves less than {@code least} to {@code root}, mm. */
+  private static Optional<Finding> wall(
+      Train train, MemberId id, Bore bore, double root, double least, String variant) {
+    double hole = Bores.reach(bore) + train.sizes().clearance().mm(Gap.BORE) / 2;
+    double wall = root - hole;
+    if (wall >= least) {
+      return Optional.empty();
+    }
+    Finding finding =
+        Finding.of("bore-wall", wall <= 0 ? Severity.ERROR : Severity.WARNING, List.of(id))
+            .with("bore", bore)
+            .with("wall", PairRule.rounded(wall, 2) + " mm")
+            .with("margin", PairRule.rounded(wall - least, 2))
+            .with("largest", largest(root - hole + Bores.reach(bore), least, bore));
+    return Optional.of(finding.worded(variant + (wall <= 0 ? "none" : "thin")));
+  }
+
   /** The largest such bore that leaves the wall, mm. */
-  private static String largest(double reach, double module, Bore bore) {
-    double share = (reach - LEAST_WALL * module) / Bores.reach(bore);
+  private static String largest(double reach, double least, Bore bore) {
+    double share = (reach - least) / Bores.reach(bore);
     double size = Math.max(0, Math.floor(share * bore.size().inBase() * 10) / 10);
     return Figures.significant(size, 3) + " mm";
   }

@@ -97,6 +97,11 @@ public final class Inspection {
     return true;
   }
 
+  /** What its made pieces show, apart from what the rules find. */
+  public List<Finding> collisions() {
+    return Collisions.of(subject.train(), subject.layout(), Pace.FREE);
+  }
+
   /** Whether nothing worse than a note is found; cheap rules first. */
   public boolean isSound() {
     return findsNone(Severity.WARNING);

@@ -30,7 +30,7 @@ final class TallPlanetRule extends TwoRowRule {
     double widths = 0;
     for (Member member : train.members()) {
       if (set.isPlanet(member.id())) {
-        widths += Blank.of(train, member.id()).widthMm();
+        widths += Blank.widthMm(train, member.id());
       }
     }
     return widths / 2 / Drives.moduleMm(train) + Blank.ROW_GAP;

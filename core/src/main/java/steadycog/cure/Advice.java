@@ -1,7 +1,9 @@
 package steadycog.cure;
 
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import steadycog.check.Finding;
 import steadycog.number.Ratio;
 
@@ -14,6 +16,13 @@ public record Advice(Finding finding, List<Cure> cures) {
   /** A finding for which no cure is looked for. */
   public static Advice of(Finding finding) {
     return new Advice(finding, List.of());
+  }
+
+  /** What was found with its cures, and more that was found, worst first. */
+  public static List<Advice> worstFirst(List<Advice> known, List<Finding> more) {
+    return Stream.concat(known.stream(), more.stream().map(Advice::of))
+        .sorted(Comparator.comparing((Advice one) -> one.finding().severity()).reversed())
+        .toList();
   }
 
   /** The best cure with its ratio where that changes, and what else would do; or general advice. */

@@ -56,7 +56,13 @@ final class Proposals {
           "dead-wheel",
           "tall-planet",
           "clocked-planets",
-          "ring-rim");
+          "ring-rim",
+          "ring-wall",
+          "collision",
+          "unmade");
+
+  /** Findings that no count of teeth puts right. */
+  private static final Set<String> OF_SIZES = Set.of("tooth-strength", "shaft-steps");
 
   /** Findings about counts and places alone: shifts and sizes are nothing to them. */
   private static final Set<String> OF_COUNTS =
@@ -119,13 +125,16 @@ final class Proposals {
     if (code.equals("bore-wall")) {
       all.addAll(trials(List.of("bore", members), () -> SizeChanges.bores(train, members)));
     }
+    if (code.equals("shaft-steps")) {
+      return trials(List.of("seats", members), () -> SizeChanges.sameBore(train, members));
+    }
     return all;
   }
 
   /** Changes of tooth counts. */
   List<Trial> counts(Finding finding) {
     String code = finding.code();
-    if (OF_NOTHING.contains(code) || OF_ROLES.contains(code) || code.equals("tooth-strength")) {
+    if (OF_NOTHING.contains(code) || OF_ROLES.contains(code) || OF_SIZES.contains(code)) {
       return List.of();
     }
     List<Trial> all = new ArrayList<>();

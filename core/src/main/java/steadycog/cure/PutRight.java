@@ -169,7 +169,11 @@ public final class PutRight {
   private Outcome found() {
     List<Finding> bad = bad(before);
     if (bad.isEmpty()) {
-      return Outcome.sound(before);
+      return before.collisions().stream()
+          .filter(Finding::isBad)
+          .findFirst()
+          .map(Outcome::stuck)
+          .orElseGet(() -> Outcome.sound(before));
     }
     if (!Cures.soughtFor(train)) {
       return Outcome.tooLarge(bad.getFirst());
@@ -205,11 +209,16 @@ public final class PutRight {
         single.stream()
             .filter(trial -> trial.change().weight() == weight && isWithin(trial, limit))
             .sorted(LEAST_FIRST)
-            .filter(trial -> trial.after().isSound())
+            .filter(trial -> trial.after().isSound() && goesTogether(trial.after()))
             .findFirst();
     return weight == 0 && atOnce.isPresent()
         ? atOnce
         : Stream.of(atOnce, stepwise(weight, limit)).flatMap(Optional::stream).min(LEAST_FIRST);
+  }
+
+  /** Whether its made pieces show nothing bad: asked last, since it costs most. */
+  private static boolean goesTogether(Inspection inspection) {
+    return inspection.collisions().stream().noneMatch(Finding::isBad);
   }
 
   private static boolean isWithin(Trial trial, double limit) {
@@ -270,7 +279,10 @@ public final class PutRight {
       Inspection here = Inspection.of(sofar.train());
       List<Finding> bad = bad(here);
       if (bad.isEmpty()) {
-        return Optional.of(new Trial(before, sofar));
+        if (goesTogether(here)) {
+          return Optional.of(new Trial(before, sofar));
+        }
+        continue;
       }
       pace.at((double) most / (MOST_COUNTS + 1));
       ways(here, bad.getFirst(), way -> fits(sofar.and(way.change()), most, limit))

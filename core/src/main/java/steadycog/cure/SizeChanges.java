@@ -7,6 +7,7 @@ import steadycog.number.Exact;
 import steadycog.number.Quantity;
 import steadycog.number.Unit;
 import steadycog.piece.Blank;
+import steadycog.piece.Shafts;
 import steadycog.shape.Drives;
 import steadycog.train.Bore;
 import steadycog.train.MemberId;
@@ -27,10 +28,11 @@ final class SizeChanges {
 
   private SizeChanges() {}
 
-  /** Smaller round bores of the wheels that state one. */
+  /** Smaller round bores of the wheels that state one, or of what states it on their shafts. */
   static List<Change> bores(Train train, List<MemberId> wheels) {
     List<Change> all = new ArrayList<>();
-    for (MemberId wheel : wheels) {
+    for (MemberId wheel :
+        wheels.stream().flatMap(w -> Shafts.stating(train, w).stream()).toList()) {
       WheelSize own = train.sizes().own(wheel);
       if (own.bore().orElse(null) instanceof Bore.Round(Quantity size)) {
         for (double share = 0.95; share > 0.05; share -= 0.05) {
@@ -49,10 +51,31 @@ final class SizeChanges {
     return all;
   }
 
+  /** One bore for all that sit on one shaft, each of those that they have. */
+  static List<Change> sameBore(Train train, List<MemberId> seats) {
+    List<Change> all = new ArrayList<>();
+    for (MemberId kept : seats) {
+      Bore bore = train.size(kept).bore().orElseThrow();
+      Sizes sizes = train.sizes();
+      List<String> words = new ArrayList<>();
+      for (MemberId seat : seats) {
+        Bore old = train.size(seat).bore().orElseThrow();
+        if (!old.equals(bore)) {
+          words.add("bore " + seat + " " + old + " -> " + bore);
+          sizes = sizes.with(seat, sizes.own(seat).withBore(Optional.of(bore)));
+        }
+      }
+      all.add(
+          Change.sized(String.join(", ", words), train.withSizes(sizes))
+              .worth(1 + bore.size().inBase() / 1000));
+    }
+    return all;
+  }
+
   /** Wider faces, and the next larger modules. */
   static List<Change> strength(Train train, MemberId wheel) {
     List<Change> all = new ArrayList<>();
-    double now = Blank.of(train, wheel).widthMm();
+    double now = Blank.widthMm(train, wheel);
     Sizes sizes = train.sizes();
     for (double times : WIDER) {
       Quantity width = DriveChanges.atMost(Math.ceil(times * now));

@@ -24,7 +24,7 @@ public record Arrangement(List<Laid> laid) {
     /** The regions of its slabs, or how it runs in the train. */
     public List<Region> regions() {
       return together
-          ? piece.standing(new Piece.Stand(x, y, angle))
+          ? piece.inTrain().stream().map(region -> region.placed(angle, x, y)).toList()
           : piece.slabs().stream().map(slab -> slab.region().placed(angle, x, y)).toList();
     }
 

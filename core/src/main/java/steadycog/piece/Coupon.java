@@ -39,6 +39,9 @@ public final class Coupon {
   private static final double MARK_STEP = 1.3;
   private static final double BASE_HALF = 4.5;
 
+  /** Nothing of it stands in a train. */
+  private static final Stand LYING = Stand.at(0, 0, 0, 0);
+
   private Coupon() {}
 
   /** The pieces for the module, rack and face width of {@code train}. */
@@ -61,7 +64,7 @@ public final class Coupon {
             List.of(
                 new Slab("plate", 0, width / 2, base(half, module)),
                 new Slab("pins", width / 2, width * 1.5, new Region(List.of(), pins))),
-            List.of(new Stand(0, 0, 0)),
+            List.of(LYING),
             Optional.empty(),
             List.of()));
     for (int step = 0; step < CLEARANCES.length; step++) {
@@ -71,7 +74,7 @@ public final class Coupon {
               "sector " + (step + 1),
               Figures.significant(CLEARANCES[step], 3) + " mm off each flank, 2 alike",
               List.of(new Slab("", 0, width, sector(module, rack, step, room, chord))),
-              List.of(new Stand(0, 0, 0), new Stand(0, 0, 0)),
+              List.of(LYING, LYING),
               Optional.empty(),
               List.of()));
     }

@@ -14,16 +14,24 @@ import steadycog.shape.Outline;
 import steadycog.shape.Placed;
 import steadycog.shape.PlanetGeometry.Polar;
 import steadycog.train.Cycloidal;
+import steadycog.train.MemberId;
 import steadycog.train.Train;
 
 /** Discs, pins, eccentric and output of a cycloidal drive. */
 final class CycloidMaker extends Maker {
   private static final double FLANGE_RIM = 1.6;
-  private static final int FEWEST_LOBE_POINTS = 24;
-  private static final int MOST_LOBE_POINTS = 400;
 
-  CycloidMaker(Train train, FaceLayout layout, double chord) {
-    super(train, layout, chord);
+  /** Half the width of the neck between a pin and a wall behind it, in radii of the pin. */
+  private static final double NECK = 0.8;
+
+  /** How far a neck reaches into the wall, in radii of the pin. */
+  private static final double ROOTED = 0.5;
+
+  /** A pin through split cams, as a share of the wall that is left for it. */
+  private static final double DOWEL = 0.4;
+
+  CycloidMaker(Train train, FaceLayout layout, Levels levels, double chord) {
+    super(train, layout, levels, chord);
   }
 
   List<Piece> of(Cycloidal drive) {
@@ -31,9 +39,11 @@ final class CycloidMaker extends Maker {
     Placed ring = placed(drive.ringId());
     double x = ring.x() * moduleMm;
     double y = ring.y() * moduleMm;
-    double width = blank(drive.discId()).widthMm();
+    double base = levels.from(ring.plane());
+    Stand middle = Stand.at(x, y, base, 0);
+    double width = width(drive.discId());
     int discs = drive.sizes().discs();
-    eccentric(drive, geometry, new Stand(x, y, 0));
+    eccentric(drive, geometry, middle);
     for (int k = 0; k < discs; k++) {
       double off = geometry.eccentricity();
       double angle = geometry.discAngle(k);
@@ -43,17 +53,29 @@ final class CycloidMaker extends Maker {
           name(drive.discId()) + (several ? " " + (k + 1) : ""),
           several ? "of " + discs + (k == 0 ? "" : ", lobes turned against its holes") : "",
           List.of(new Slab("", 0, width, disc(drive, geometry, k))),
-          new Stand(x + off * Math.cos(angle), y + off * Math.sin(angle), 0),
+          new Stand(
+              x + off * Math.cos(angle),
+              y + off * Math.sin(angle),
+              base + k * width,
+              0,
+              Optional.of(new Piece.Orbit(drive.eccentricId(), x, y))),
           looped(geometry));
     }
-    output(drive, geometry, new Stand(x, y, 0));
-    double outer = ring.bodyRadius() * moduleMm;
+    output(drive, geometry, Stand.at(x, y, base - plate(drive.ringId()), 0));
     add(
         drive.ringId(),
-        name(drive.ringId()),
+        ringName(drive.ringId()),
         drive.pins() + " pins in one with it",
-        List.of(new Slab("", 0, discs * width, pinRing(geometry, outer))),
-        new Stand(x, y, 0));
+        ring(
+            drive.ringId(),
+            "",
+            opening(geometry),
+            geometry.wallRadius(),
+            geometry.ringRadius(),
+            0,
+            0,
+            discs * width),
+        middle);
     return all;
   }
 
@@ -69,60 +91,90 @@ final class CycloidMaker extends Maker {
   }
 
   private Region disc(Cycloidal drive, CycloidGeometry geometry, int k) {
-    double around = 2 * Math.PI * geometry.circleRadius() / drive.lobes();
-    double bend = Math.max(0.1, 0.3 * geometry.pinRadius());
-    int points =
-        Math.clamp(
-            (int) Math.ceil(around / Math.sqrt(8 * bend * chord)),
-            FEWEST_LOBE_POINTS,
-            MOST_LOBE_POINTS);
-    Outline lobes =
-        geometry.disc(points, blank(drive.discId()).flankMm()).placed(geometry.discPhase(k), 0, 0);
+    double off = Blank.flankMm(train, drive.discId());
+    Outline lobes = geometry.disc(chord, off).placed(geometry.discPhase(k), 0, 0);
     List<Round> holes = new ArrayList<>();
     holes.add(new Round(0, 0, geometry.boreRadius() + room / 2));
     for (Polar pin : geometry.outputPins()) {
       holes.add(round(pin, 1, geometry.holeRadius() + room / 2));
     }
-    return new Region(List.of(lobes), holes);
-  }
-
-  private Region pinRing(CycloidGeometry geometry, double outer) {
-    Geometry room = Region.disc(geometry.circleRadius()).area(chord);
-    Geometry body = Region.overlay(Region.disc(outer).area(chord), room, OverlayNG.DIFFERENCE);
-    for (Polar pin : geometry.pins()) {
-      Round round = round(pin, 1, geometry.pinRadius());
-      body = Region.overlay(body, Region.polygon(round.outline(chord)), OverlayNG.UNION);
+    Region disc = new Region(List.of(lobes), List.of());
+    for (Round hole : holes) {
+      disc = disc.minus(new Region(List.of(), List.of(hole)), chord);
     }
-    return Region.of(body);
+    return disc;
   }
 
-  /** A cam a disc, on a hole for the shaft. */
+  /** What the pins leave open inside the wall, each standing on it or on a neck that reaches it. */
+  private Region opening(CycloidGeometry geometry) {
+    Geometry open = Region.disc(geometry.wallRadius()).area(chord);
+    double half = NECK * geometry.pinRadius();
+    double rooted = geometry.wallRadius() + ROOTED * geometry.pinRadius();
+    boolean necks = geometry.wallRadius() > geometry.circleRadius();
+    for (Polar pin : geometry.pins()) {
+      Geometry round = Region.polygon(round(pin, 1, geometry.pinRadius()).outline(chord));
+      open = Region.overlay(open, round, OverlayNG.DIFFERENCE);
+      if (necks) {
+        Outline neck =
+            new Outline(
+                new double[] {geometry.circleRadius(), rooted, rooted, geometry.circleRadius()},
+                new double[] {-half, -half, half, half});
+        Geometry area = Region.polygon(neck.placed(pin.angle(), 0, 0));
+        open = Region.overlay(open, area, OverlayNG.DIFFERENCE);
+      }
+    }
+    return Region.of(open);
+  }
+
+  /** A cam a disc, on a hole for the shaft: in one piece where discs can be put over it so. */
   private void eccentric(Cycloidal drive, CycloidGeometry geometry, Stand stand) {
     double off = geometry.eccentricity();
-    double width = blank(drive.discId()).widthMm();
+    double width = width(drive.discId());
     double cam = geometry.boreRadius();
-    Region hole =
-        train.size(drive.eccentricId()).bore().isPresent()
-            ? stated(drive.eccentricId())
-            : Region.disc(Math.max(0.5, (cam - off) / 2));
+    Region hole = stated(drive.eccentricId());
+    if (hole.isEmpty()) {
+      hole = Region.disc(geometry.usualShaft() / 2);
+    }
+    MemberId id = drive.eccentricId();
     List<Slab> slabs = new ArrayList<>();
     int discs = drive.sizes().discs();
     for (int k = 0; k < discs; k++) {
       double angle = geometry.discAngle(k);
       Round round = new Round(off * Math.cos(angle), off * Math.sin(angle), cam);
-      slabs.add(
-          new Slab(
-              discs > 1 ? "cam " + (k + 1) : "",
-              k * width,
-              (k + 1) * width,
-              new Region(List.of(), List.of(round)).with(hole)));
+      Region body = bored(new Region(List.of(), List.of(round)), hole);
+      if (geometry.camsInOnePiece()) {
+        String name = discs > 1 ? "cam " + (k + 1) : "";
+        slabs.add(new Slab(name, k * width, (k + 1) * width, body));
+      } else {
+        Stand here = Stand.at(stand.x(), stand.y(), stand.z() + k * width, 0);
+        String name = name(id) + " cam " + (k + 1);
+        List<Slab> split =
+            List.of(new Slab("", 0, width, body.minus(dowel(geometry, hole.bounds()[2]), chord)));
+        add(
+            id,
+            name,
+            "of " + discs + ", put in with its disc; a pin holds them together",
+            split,
+            here);
+      }
     }
-    add(drive.eccentricId(), name(drive.eccentricId()), "", slabs, stand);
+    if (!slabs.isEmpty()) {
+      add(id, name(id), "", slabs, stand);
+    }
+  }
+
+  /** The hole of the pin that keeps split cams from turning on each other. */
+  private static Region dowel(CycloidGeometry geometry, double inner) {
+    double outer = geometry.boreRadius() - geometry.eccentricity();
+    double radius = DOWEL * Math.max(0, outer - inner) / 2;
+    return radius <= 0
+        ? Region.none()
+        : new Region(List.of(), List.of(new Round(-(inner + outer) / 2, 0, radius)));
   }
 
   /** The plate whose pins go through the discs. */
   private void output(Cycloidal drive, CycloidGeometry geometry, Stand stand) {
-    double height = drive.sizes().discs() * blank(drive.discId()).widthMm();
+    double height = drive.sizes().discs() * width(drive.discId());
     double radius = geometry.outputCircleRadius() + FLANGE_RIM * geometry.outputPinRadius();
     List<Round> pins = new ArrayList<>();
     for (Polar pin : geometry.outputPins()) {

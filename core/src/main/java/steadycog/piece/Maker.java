@@ -3,26 +3,23 @@ package steadycog.piece;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import steadycog.number.Quantity;
 import steadycog.piece.Piece.Stand;
 import steadycog.piece.Region.Round;
 import steadycog.shape.Drives;
 import steadycog.shape.FaceLayout;
 import steadycog.shape.Placed;
+import steadycog.shape.PlacedWheel;
 import steadycog.shape.PlanetGeometry.Polar;
+import steadycog.shape.Rims;
 import steadycog.train.Clearance.Gap;
 import steadycog.train.MemberId;
 import steadycog.train.Train;
 
 /** What makes pieces: the train, how finely, and what they share. */
 abstract sealed class Maker permits WheelMaker, CycloidMaker, StrainMaker {
-  /** Thickness of plates in modules, at least {@value #LEAST_PLATE} mm. */
-  private static final double PLATE = 4;
-
-  private static final double LEAST_PLATE = 2;
-
   final Train train;
   final FaceLayout layout;
+  final Levels levels;
   final double chord;
   final double moduleMm;
 
@@ -31,9 +28,12 @@ abstract sealed class Maker permits WheelMaker, CycloidMaker, StrainMaker {
 
   final List<Piece> all = new ArrayList<>();
 
-  Maker(Train train, FaceLayout layout, double chord) {
+  private final List<String> broken = new ArrayList<>();
+
+  Maker(Train train, FaceLayout layout, Levels levels, double chord) {
     this.train = train;
     this.layout = layout;
+    this.levels = levels;
     this.chord = chord;
     this.moduleMm = Drives.moduleMm(train);
     this.room = train.sizes().clearance().mm(Gap.BORE);
@@ -43,14 +43,20 @@ abstract sealed class Maker permits WheelMaker, CycloidMaker, StrainMaker {
     return Blank.of(train, id);
   }
 
-  /** Thickness of a member's plate, mm: its stated width, or in proportion. */
   final double plate(MemberId member) {
-    return train
-        .sizes()
-        .own(member)
-        .width()
-        .map(Quantity::inBase)
-        .orElse(Math.max(LEAST_PLATE, PLATE * moduleMm));
+    return Blank.plateMm(train, member);
+  }
+
+  final double width(MemberId member) {
+    return Blank.widthMm(train, member);
+  }
+
+  /** A body with a hole for a shaft; where that breaks out, the next piece added cannot be made. */
+  final Region bored(Region body, Region hole) {
+    if (body.flaw(chord).isEmpty() && !body.surrounds(hole, chord)) {
+      broken.add("its bore breaks out of it");
+    }
+    return body.minus(hole, chord);
   }
 
   static String name(MemberId member) {
@@ -70,16 +76,82 @@ abstract sealed class Maker permits WheelMaker, CycloidMaker, StrainMaker {
       List<Slab> slabs,
       Stand stand,
       Optional<String> obstacle) {
-    all.add(new Piece(member, name, remark, slabs, List.of(stand), obstacle, List.of()));
+    add(new Piece(member, name, remark, slabs, List.of(stand), obstacle, List.of()));
+  }
+
+  /** One more piece; of broken bores it is told that it cannot be made. */
+  final void add(Piece piece) {
+    Optional<String> obstacle = piece.obstacle().or(() -> broken.stream().findFirst());
+    broken.clear();
+    all.add(
+        new Piece(
+            piece.member(),
+            piece.name(),
+            piece.remark(),
+            piece.slabs(),
+            piece.stands(),
+            obstacle,
+            piece.running()));
   }
 
   /** The hole of a member where a bore is stated for it. */
   final Region stated(MemberId member) {
-    return train
-        .size(member)
-        .bore()
+    Shafts.Hole hole = Shafts.hole(train, member);
+    return hole.bore()
+        .filter(bore -> hole.stated())
         .map(bore -> Bores.hole(bore, room, chord))
-        .orElse(new Region(List.of(), List.of()));
+        .orElse(Region.none());
+  }
+
+  /** The wheel that is cut round a ring; empty for a ring that is round outside. */
+  final Optional<PlacedWheel> rimOf(MemberId ring) {
+    return Rims.of(train).entrySet().stream()
+        .filter(rim -> rim.getValue().equals(ring))
+        .flatMap(rim -> layout.wheels().stream().filter(wheel -> wheel.id().equals(rim.getKey())))
+        .findFirst();
+  }
+
+  /** A ring's name, and what is cut round it. */
+  final String ringName(MemberId ring) {
+    return name(ring) + rimOf(ring).map(rim -> " with " + name(rim.id())).orElse("");
+  }
+
+  /**
+   * The slabs of a ring, with the wheel that is cut round it where there is one.
+   *
+   * @param inside what its teeth or pins leave open
+   * @param open radius outside all that is inside
+   * @param outer radius of its outside where nothing is cut round it
+   * @param turned angle at which the ring stands
+   */
+  final List<Slab> ring(
+      MemberId ring,
+      String row,
+      Region inside,
+      double open,
+      double outer,
+      double turned,
+      double from,
+      double width) {
+    Optional<PlacedWheel> rim = rimOf(ring);
+    if (rim.isEmpty()) {
+      return List.of(new Slab(row, from, from + width, inside.within(Region.disc(outer))));
+    }
+    PlacedWheel wheel = rim.get();
+    Region teeth =
+        new Region(List.of(Pieces.teeth(train, wheel, chord)), List.of())
+            .placed(wheel.phase() - turned, 0, 0);
+    double wide = width(wheel.id());
+    double both = from + Math.min(width, wide);
+    List<Slab> slabs = new ArrayList<>();
+    slabs.add(new Slab(row, from, both, inside.within(teeth)));
+    if (width > wide) {
+      Region plain = Region.disc(wheel.rootRadius() * moduleMm);
+      slabs.add(new Slab("beyond the rim", both, from + width, inside.within(plain)));
+    } else if (wide > width) {
+      slabs.add(new Slab("rim", both, from + wide, Region.disc(open).within(teeth)));
+    }
+    return slabs;
   }
 
   static Round round(Polar at, double scale, double radius) {

@@ -27,8 +27,22 @@ public record Piece(
     Optional<String> obstacle,
     List<Region> running) {
 
-  /** A place in the train: moved to x, y in mm after being turned by {@code angle} radians. */
-  public record Stand(double x, double y, double angle) {}
+  /**
+   * A place in the train: turned by {@code angle} radians, then moved, mm.
+   *
+   * @param z where its bottom stands along the axes
+   * @param orbit the member that takes its axis round, and where about; empty for an axis at rest
+   */
+  public record Stand(double x, double y, double z, double angle, Optional<Orbit> orbit) {
+
+    /** One on an axis at rest. */
+    static Stand at(double x, double y, double z, double angle) {
+      return new Stand(x, y, z, angle, Optional.empty());
+    }
+  }
+
+  /** A member whose axis is at x, y, mm. */
+  public record Orbit(MemberId carrier, double x, double y) {}
 
   public Piece {
     slabs = List.copyOf(slabs);
@@ -46,13 +60,24 @@ public record Piece(
    * @param chord how far polygons may leave circles, mm
    */
   public Optional<String> flaw(double chord) {
-    return obstacle.or(
-        () ->
-            slabs.stream()
-                .map(Slab::region)
-                .distinct()
-                .flatMap(region -> region.flaw(chord).stream())
-                .findFirst());
+    return obstacle
+        .or(
+            () ->
+                slabs.stream()
+                    .map(Slab::region)
+                    .distinct()
+                    .flatMap(region -> region.flaw(chord).stream())
+                    .findFirst())
+        .or(() -> apart(chord));
+  }
+
+  /** That it comes in several bodies or none, if so. */
+  private Optional<String> apart(double chord) {
+    int bodies = Bodies.count(slabs, chord);
+    return bodies == 1
+        ? Optional.empty()
+        : Optional.of(
+            bodies == 0 ? "nothing is left of it" : "it falls apart into " + bodies + " pieces");
   }
 
   /** Name and remark in one line: {@code planet 2 of 3, clocked by 1/5 tooth}. */
@@ -65,12 +90,9 @@ public record Piece(
     return Region.around(slabs.stream().map(Slab::region).toList());
   }
 
-  /** The regions as they stand at {@code stand}, named as the slabs. */
-  public List<Region> standing(Stand stand) {
-    List<Region> regions = running.isEmpty() ? slabs.stream().map(Slab::region).toList() : running;
-    return regions.stream()
-        .map(region -> region.placed(stand.angle(), stand.x(), stand.y()))
-        .toList();
+  /** Its regions as it runs in the train, about its axis. */
+  List<Region> inTrain() {
+    return running.isEmpty() ? slabs.stream().map(Slab::region).toList() : running;
   }
 
   /** A name for files and layers, lower case without blanks: {@code planet-2}. */

@@ -47,12 +47,13 @@ public record Pieces(List<Piece> all, List<String> left) {
     double kept = Math.clamp(chord, FINEST_CHORD, COARSEST_CHORD);
     List<Piece> all = new ArrayList<>();
     List<String> left = new ArrayList<>();
+    Levels levels = Levels.of(train, layout);
     for (Part part : train.parts()) {
       switch (part) {
-        case Parallel chain -> all.addAll(new WheelMaker(train, layout, kept).of(chain));
-        case Planetary set -> all.addAll(new WheelMaker(train, layout, kept).of(set));
-        case Cycloidal drive -> all.addAll(new CycloidMaker(train, layout, kept).of(drive));
-        case StrainWave drive -> all.addAll(new StrainMaker(train, layout, kept).of(drive));
+        case Parallel chain -> all.addAll(new WheelMaker(train, layout, levels, kept).of(chain));
+        case Planetary set -> all.addAll(new WheelMaker(train, layout, levels, kept).of(set));
+        case Cycloidal drive -> all.addAll(new CycloidMaker(train, layout, levels, kept).of(drive));
+        case StrainWave drive -> all.addAll(new StrainMaker(train, layout, levels, kept).of(drive));
         case Bevel pair -> left.addAll(left(pair, BEVEL));
         case Differential sides -> left.addAll(left(sides, BEVEL));
         case Shaft shaft -> left.addAll(left(shaft, "a plain shaft"));
@@ -72,7 +73,7 @@ public record Pieces(List<Piece> all, List<String> left) {
   public static Outline teeth(Train train, PlacedWheel wheel, double chord) {
     double module = Drives.moduleMm(train);
     Detail detail = Detail.within(wheel.teeth(), wheel.cut(), chord / module);
-    double normal = Blank.of(train, wheel.id()).flankMm() / module;
+    double normal = Blank.flankMm(train, wheel.id()) / module;
     double thinning = normal / Math.cos(wheel.cut().rack().pressureAngle());
     return wheel.outline(detail, thinning).scaled(module);
   }

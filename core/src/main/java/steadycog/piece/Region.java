@@ -9,6 +9,7 @@ import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.LineString;
 import org.locationtech.jts.geom.Polygon;
+import org.locationtech.jts.geom.prep.PreparedGeometryFactory;
 import org.locationtech.jts.operation.overlayng.OverlayNG;
 import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
 import org.locationtech.jts.operation.valid.IsSimpleOp;
@@ -57,8 +58,38 @@ public record Region(List<Outline> lines, List<Round> circles) {
     return Math.max(FEWEST_CORNERS, (int) Math.ceil(Math.PI / half));
   }
 
-  /** The same with more lines: holes where there was material. */
-  Region with(Region more) {
+  /** Nothing. */
+  static Region none() {
+    return new Region(List.of(), List.of());
+  }
+
+  boolean isEmpty() {
+    return lines.isEmpty() && circles.isEmpty();
+  }
+
+  /** Whether {@code hole} lies inside the material and leaves a wall all round. */
+  boolean surrounds(Region hole, double chord) {
+    return hole.isEmpty()
+        || flaw(chord).isEmpty()
+            && PreparedGeometryFactory.prepare(area(chord)).containsProperly(hole.area(chord));
+  }
+
+  /**
+   * The same without {@code hole}; circles stay circles where a wall is left all round it. Of lines
+   * that enclose nothing that could be made nothing can be taken: they keep their flaw.
+   */
+  Region minus(Region hole, double chord) {
+    return surrounds(hole, chord) || flaw(chord).isPresent()
+        ? with(hole)
+        : of(overlay(area(chord), hole.area(chord), OverlayNG.DIFFERENCE));
+  }
+
+  /** What {@code outside} encloses, without what these lines enclose, which lie inside it. */
+  Region within(Region outside) {
+    return with(outside);
+  }
+
+  private Region with(Region more) {
     List<Outline> all = new ArrayList<>(lines);
     all.addAll(more.lines);
     List<Round> round = new ArrayList<>(circles);
@@ -86,8 +117,9 @@ public record Region(List<Outline> lines, List<Round> circles) {
 
   /** The material as an area. */
   public Geometry area(double chord) {
-    Geometry sum = FACTORY.createPolygon();
-    for (Outline line : outlines(chord)) {
+    List<Outline> all = outlines(chord);
+    Geometry sum = all.isEmpty() ? FACTORY.createPolygon() : polygon(all.getFirst());
+    for (Outline line : all.subList(Math.min(1, all.size()), all.size())) {
       sum = overlay(sum, polygon(line), OverlayNG.SYMDIFFERENCE);
     }
     return sum;
@@ -147,7 +179,7 @@ public record Region(List<Outline> lines, List<Round> circles) {
   static Region of(Geometry area) {
     List<Outline> lines = new ArrayList<>();
     for (int k = 0; k < area.getNumGeometries(); k++) {
-      if (area.getGeometryN(k) instanceof Polygon polygon) {
+      if (area.getGeometryN(k) instanceof Polygon polygon && !polygon.isEmpty()) {
         lines.add(outline(polygon.getExteriorRing().getCoordinates()));
         for (int hole = 0; hole < polygon.getNumInteriorRing(); hole++) {
           lines.add(outline(polygon.getInteriorRingN(hole).getCoordinates()));

@@ -2,11 +2,12 @@ package steadycog.piece;
 
 import java.util.List;
 
-/** A piece that cannot be made as the card has it: its file would be of no use to anybody. */
+/** Pieces that cannot be made or put together: their file would be of no use to anybody. */
 public final class UnmakeableException extends Exception {
   private static final long serialVersionUID = 1;
 
-  private UnmakeableException(String message) {
+  /** Says why, in words that end a sentence without its stop. */
+  public UnmakeableException(String message) {
     super(message);
   }
 

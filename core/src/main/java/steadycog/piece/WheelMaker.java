@@ -3,6 +3,7 @@ package steadycog.piece;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.number.Exact;
 import steadycog.piece.Piece.Stand;
@@ -10,8 +11,8 @@ import steadycog.piece.Region.Round;
 import steadycog.shape.FaceLayout;
 import steadycog.shape.PlacedCarrier;
 import steadycog.shape.PlacedWheel;
-import steadycog.shape.PlanetGeometry.Polar;
 import steadycog.shape.PlanetPlaces;
+import steadycog.shape.Rims;
 import steadycog.train.Member;
 import steadycog.train.MemberId;
 import steadycog.train.Parallel;
@@ -22,12 +23,16 @@ import steadycog.train.Train;
 final class WheelMaker extends Maker {
   private static final double SAME = 1e-6;
 
-  WheelMaker(Train train, FaceLayout layout, double chord) {
-    super(train, layout, chord);
+  WheelMaker(Train train, FaceLayout layout, Levels levels, double chord) {
+    super(train, layout, levels, chord);
   }
 
+  /** A wheel that is cut round a ring is made in one piece with it. */
   List<Piece> of(Parallel chain) {
-    chain.members().forEach(wheel -> central(List.of(wheel.id())));
+    chain.members().stream()
+        .map(Member::id)
+        .filter(wheel -> !Rims.of(train).containsKey(wheel))
+        .forEach(wheel -> central(List.of(wheel)));
     return all;
   }
 
@@ -62,11 +67,25 @@ final class WheelMaker extends Maker {
   private void central(List<MemberId> rows) {
     List<PlacedWheel> wheels = rows.stream().map(row -> wheel(row, 0)).toList();
     MemberId body = rows.getFirst();
-    add(body, name(body), "", stack(wheels), stand(wheels.getFirst()));
+    String rims =
+        rows.stream()
+            .flatMap(row -> rimOf(row).stream())
+            .map(rim -> " with " + name(rim.id()))
+            .collect(Collectors.joining());
+    add(body, name(body) + rims, "", stack(wheels), stand(wheels.getFirst()));
   }
 
   private Stand stand(PlacedWheel wheel) {
-    return new Stand(wheel.x() * moduleMm, wheel.y() * moduleMm, wheel.phase());
+    return stand(wheel, wheel.phase());
+  }
+
+  private Stand stand(PlacedWheel wheel, double angle) {
+    return new Stand(
+        wheel.x() * moduleMm,
+        wheel.y() * moduleMm,
+        levels.from(wheel.plane()),
+        angle,
+        wheel.orbit().map(o -> new Piece.Orbit(o.carrier(), o.x() * moduleMm, o.y() * moduleMm)));
   }
 
   /** Planets that are cut alike become one piece; of others each its own. */
@@ -94,7 +113,7 @@ final class WheelMaker extends Maker {
     for (int group = 0; group < firsts.size(); group++) {
       boolean one = firsts.size() == 1;
       MemberId id = rows.getFirst();
-      all.add(
+      add(
           new Piece(
               id,
               one ? name(id) : name(id) + " " + (copies.get(group).getFirst() + 1),
@@ -132,7 +151,7 @@ final class WheelMaker extends Maker {
       double angle = row1.phase() + j * tooth;
       double off = Math.IEEEremainder(angle + clocking - here.getLast().phase(), tooth2);
       if (Math.abs(off) < SAME) {
-        return Optional.of(new Stand(row1.x() * moduleMm, row1.y() * moduleMm, angle));
+        return Optional.of(stand(row1, angle));
       }
     }
     return Optional.empty();
@@ -141,20 +160,16 @@ final class WheelMaker extends Maker {
   /** Rows of one body above each other, the first with a tooth (of a ring a space) to the right. */
   private List<Slab> stack(List<PlacedWheel> rows) {
     List<Slab> slabs = new ArrayList<>();
-    double height = 0;
+    PlacedWheel first = rows.getFirst();
     double outside = rows.stream().mapToDouble(PlacedWheel::bodyRadius).max().orElseThrow();
     boolean several = rows.size() > 1;
     for (PlacedWheel row : rows) {
-      if (height > 0) {
-        double top = height + Blank.ROW_GAP * moduleMm;
-        slabs.add(new Slab("neck", height, top, neck(rows, outside)));
-        height = top;
+      double from = levels.from(row.plane()) - levels.from(first.plane());
+      if (!slabs.isEmpty()) {
+        slabs.add(new Slab("neck", slabs.getLast().to(), from, neck(rows, outside)));
       }
-      double top = height + blank(row.id()).widthMm();
-      double turned = row.phase() - rows.getFirst().phase();
       String name = several ? "row " + (rows.indexOf(row) + 1) : "";
-      slabs.add(new Slab(name, height, top, body(row, turned, outside)));
-      height = top;
+      slabs.addAll(row(row, name, from, first.phase(), outside));
     }
     return slabs;
   }
@@ -163,28 +178,27 @@ final class WheelMaker extends Maker {
     boolean internal = rows.getFirst().teeth().internal();
     double[] roots = rows.stream().mapToDouble(PlacedWheel::rootRadius).sorted().toArray();
     return internal
-        ? Region.disc(outside * moduleMm).with(Region.disc(roots[roots.length - 1] * moduleMm))
-        : Region.disc(roots[0] * moduleMm).with(hole(rows.getFirst()));
+        ? Region.disc(roots[roots.length - 1] * moduleMm).within(Region.disc(outside * moduleMm))
+        : bored(Region.disc(roots[0] * moduleMm), hole(rows.getFirst()));
   }
 
-  private Region body(PlacedWheel wheel, double turned, double outside) {
+  private List<Slab> row(
+      PlacedWheel wheel, String name, double from, double stand, double outside) {
     Region teeth =
-        new Region(List.of(Pieces.teeth(train, wheel, chord)), List.of()).placed(turned, 0, 0);
-    return teeth.with(wheel.teeth().internal() ? Region.disc(outside * moduleMm) : hole(wheel));
+        new Region(List.of(Pieces.teeth(train, wheel, chord)), List.of())
+            .placed(wheel.phase() - stand, 0, 0);
+    double width = width(wheel.id());
+    double root = wheel.rootRadius() * moduleMm;
+    return wheel.teeth().internal()
+        ? ring(wheel.id(), name, teeth, root, outside * moduleMm, stand, from, width)
+        : List.of(new Slab(name, from, from + width, bored(teeth, hole(wheel))));
   }
 
   private Region hole(PlacedWheel wheel) {
-    if (wheel.hollow() > 0) {
-      return Region.disc(wheel.hollow() * moduleMm);
-    }
-    return hole(wheel.id());
-  }
-
-  private Region hole(MemberId member) {
-    return blank(member)
+    return blank(wheel.id())
         .bore()
         .map(bore -> Bores.hole(bore, room, chord))
-        .orElse(new Region(List.of(), List.of()));
+        .orElse(Region.none());
   }
 
   /** A plate with a pin for each planet, at the bottom. */
@@ -194,29 +208,30 @@ final class WheelMaker extends Maker {
             .filter(carrier -> carrier.id().equals(set.carrierId()))
             .findFirst()
             .orElseThrow();
-    MemberId planet = set.planetIds().getFirst();
-    double pin = blank(planet).bore().map(bore -> bore.size().inBase() / 2).orElse(moduleMm);
-    double height = 0;
-    for (int row = 0; row < set.rows().size(); row++) {
-      height += blank(set.planetIds(row).getFirst()).widthMm();
-      height += row > 0 ? Blank.ROW_GAP * moduleMm : 0;
-    }
-    Region plate = Region.disc(placed.bodyRadius() * moduleMm).with(stated(set.carrierId()));
+    double height = levels.span(set, train, layout);
+    Region plate = bored(Region.disc(placed.bodyRadius() * moduleMm), stated(set.carrierId()));
     List<Round> pins = new ArrayList<>();
-    for (Polar at : placed.pins()) {
-      pins.add(round(at, moduleMm, pin));
+    List<MemberId> planets = set.planetIds();
+    for (int k = 0; k < placed.pins().size(); k++) {
+      // Of paired planets the inner and the outer one follow each other, each on its own pin.
+      MemberId planet = planets.get(set.paired() ? k % 2 : 0);
+      double pin = blank(planet).bore().map(bore -> bore.size().inBase() / 2).orElse(0.0);
+      if (pin > 0) {
+        pins.add(round(placed.pins().get(k), moduleMm, pin));
+      }
+    }
+    double thick = plate(set.carrierId());
+    List<Slab> slabs = new ArrayList<>();
+    slabs.add(new Slab("plate", 0, thick, plate));
+    if (!pins.isEmpty()) {
+      slabs.add(new Slab("pins", thick, thick + height, new Region(List.of(), pins)));
     }
     add(
         set.carrierId(),
         name(set.carrierId()),
         "",
-        List.of(
-            new Slab("plate", 0, plate(set.carrierId()), plate),
-            new Slab(
-                "pins",
-                plate(set.carrierId()),
-                plate(set.carrierId()) + height,
-                new Region(List.of(), pins))),
-        new Stand(placed.x() * moduleMm, placed.y() * moduleMm, 0));
+        slabs,
+        Stand.at(
+            placed.x() * moduleMm, placed.y() * moduleMm, levels.from(placed.plane()) - thick, 0));
   }
 }

@@ -120,7 +120,8 @@ public final class Axes {
     return this;
   }
 
-  int count() {
+  /** How many axes there are. */
+  public int count() {
     return members.size();
   }
 

@@ -2,6 +2,8 @@ package steadycog.shape;
 
 import java.util.ArrayList;
 import java.util.List;
+import org.locationtech.jts.algorithm.Distance;
+import org.locationtech.jts.geom.Coordinate;
 import steadycog.number.Quantity;
 import steadycog.shape.PlanetGeometry.Polar;
 import steadycog.train.Cycloidal;
@@ -25,6 +27,17 @@ public final class CycloidGeometry {
   private static final int USUAL_OUTPUTS = 6;
   private static final int CURVE_SAMPLES = 720;
   private static final double LEAST = 0.05;
+
+  /** Room between the tips of the lobes and the wall of the ring, as a share of the pin circle. */
+  private static final double TIP_ROOM = 0.01;
+
+  /** Material of the ring outside its pins and its wall, in radii of a pin. */
+  private static final double RING_RIM = 1.6;
+
+  /** A lobe is first cut into so many steps, each of which is halved while it is too coarse. */
+  private static final int STEPS_A_LOBE = 8;
+
+  private static final int MOST_HALVINGS = 12;
 
   private final Cycloidal part;
   private final double circleRadius;
@@ -140,6 +153,46 @@ public final class CycloidGeometry {
     return circleRadius + eccentricity - pinRadius;
   }
 
+  /** How far the lobes' tips reach from the ring's axis while the disc goes round. */
+  public double sweptRadius() {
+    return tipRadius() + eccentricity;
+  }
+
+  /**
+   * Inside radius of the ring's wall: the pin circle, unless tips of lobes would come too near to
+   * it, as from 2 e = rr on.
+   */
+  public double wallRadius() {
+    return Math.max(circleRadius, sweptRadius() + TIP_ROOM * circleRadius);
+  }
+
+  /** Outside radius of the ring. */
+  public double ringRadius() {
+    return Math.max(circleRadius + pinRadius, wallRadius()) + RING_RIM * pinRadius;
+  }
+
+  /** Diameter of the shaft in the eccentric where none is stated, mm. */
+  public double usualShaft() {
+    return Math.max(1, boreRadius - eccentricity);
+  }
+
+  /**
+   * By how much the bore of a middle disc is too small, negative, to be put over an end cam of an
+   * eccentric in one piece and from there to its own: it must stand round both at once. Infinite
+   * with no disc between others.
+   *
+   * @param cam radius of a cam
+   */
+  public double threadingMargin(double cam) {
+    double apart = 2 * eccentricity * Math.sin(Math.PI / part.sizes().discs());
+    return part.sizes().discs() < 3 ? Double.POSITIVE_INFINITY : boreRadius - cam - apart / 2;
+  }
+
+  /** Whether all cams of the eccentric can be one piece: cams fill the bores of their discs. */
+  public boolean camsInOnePiece() {
+    return threadingMargin(boreRadius) >= 0;
+  }
+
   /** Distance between the surfaces of neighbouring pins; negative when they overlap. */
   public double pinClearance() {
     return gap() - 2 * pinRadius;
@@ -187,31 +240,77 @@ public final class CycloidGeometry {
    * The disc's outline about its own axis, in mm, for a disc whose axis lies to the right of the
    * ring's by the eccentricity.
    *
-   * @param points a lobe
+   * @param chord how far a straight piece may leave the true line, mm
+   * @param clearance in mm taken off all round, at right angles to the outline
    */
-  public Outline disc(int points) {
-    return disc(points, 0);
-  }
-
-  /** The same with {@code clearance} in mm taken off all round, at right angles to the outline. */
-  public Outline disc(int points, double clearance) {
+  public Outline disc(double chord, double clearance) {
     double offset = pinRadius + clearance;
-    int z = meshingPins();
-    int count = points * part.lobes();
-    double[] x = new double[count];
-    double[] y = new double[count];
-    for (int k = 0; k < count; k++) {
-      // Backwards, so that the outline runs counter-clockwise.
-      double t = -2 * Math.PI * k / count;
-      double psi =
-          Math.atan2(
-              Math.sin((1 - z) * t), circleRadius / (eccentricity * z) - Math.cos((1 - z) * t));
-      x[k] =
-          circleRadius * Math.cos(t) - offset * Math.cos(t + psi) - eccentricity * Math.cos(z * t);
-      y[k] =
-          -circleRadius * Math.sin(t) + offset * Math.sin(t + psi) + eccentricity * Math.sin(z * t);
+    double lobe = 2 * Math.PI / part.lobes();
+    List<double[]> first = new ArrayList<>();
+    for (int k = 0; k < STEPS_A_LOBE; k++) {
+      double from = lobe * k / STEPS_A_LOBE;
+      double to = lobe * (k + 1) / STEPS_A_LOBE;
+      double[] start = point(from, offset);
+      first.add(start);
+      refine(first, from, start, to, point(to, offset), offset, chord, MOST_HALVINGS);
+    }
+    int each = first.size();
+    double[] x = new double[each * part.lobes()];
+    double[] y = new double[each * part.lobes()];
+    for (int k = 0; k < x.length; k++) {
+      // The lobes are alike.
+      double turn = lobe * (k / each);
+      double[] at = first.get(k % each);
+      x[k] = at[0] * Math.cos(turn) - at[1] * Math.sin(turn);
+      y[k] = at[0] * Math.sin(turn) + at[1] * Math.cos(turn);
     }
     return new Outline(x, y);
+  }
+
+  /** Adds points between two until no quarter of a step leaves its chord by more than allowed. */
+  private void refine(
+      List<double[]> points,
+      double from,
+      double[] start,
+      double to,
+      double[] end,
+      double offset,
+      double chord,
+      int halvings) {
+    double middle = (from + to) / 2;
+    double[] half = point(middle, offset);
+    double sag =
+        Math.max(
+            away(half, start, end),
+            Math.max(
+                away(point((from + middle) / 2, offset), start, end),
+                away(point((middle + to) / 2, offset), start, end)));
+    if (sag <= chord || halvings == 0) {
+      return;
+    }
+    refine(points, from, start, middle, half, offset, chord, halvings - 1);
+    points.add(half);
+    refine(points, middle, half, to, end, offset, chord, halvings - 1);
+  }
+
+  private static double away(double[] point, double[] from, double[] to) {
+    return Distance.pointToSegment(
+        new Coordinate(point[0], point[1]),
+        new Coordinate(from[0], from[1]),
+        new Coordinate(to[0], to[1]));
+  }
+
+  /** The outline at parameter {@code angle}, counter-clockwise, {@code offset} off the path. */
+  private double[] point(double angle, double offset) {
+    int z = meshingPins();
+    double t = -angle;
+    double psi =
+        Math.atan2(
+            Math.sin((1 - z) * t), circleRadius / (eccentricity * z) - Math.cos((1 - z) * t));
+    return new double[] {
+      circleRadius * Math.cos(t) - offset * Math.cos(t + psi) - eccentricity * Math.cos(z * t),
+      -circleRadius * Math.sin(t) + offset * Math.sin(t + psi) + eccentricity * Math.sin(z * t)
+    };
   }
 
   /** How far the outline of disc {@code k} is turned against its holes, radians. */

@@ -22,11 +22,12 @@ import steadycog.train.Train;
 
 /** The members of parts that are not made of spur wheels alone, where they stand. */
 public final class Drives {
-  /** Points a lobe of a disc: fine enough for any size on screen. */
-  private static final int LOBE_POINTS = 24;
+  /**
+   * How far drawn lobes may leave the true line, as a share of the pin circle: fine on any screen.
+   */
+  private static final double DRAWN_CHORD = 5e-4;
 
   private static final int GENERATOR_POINTS = 180;
-  private static final double PIN_RING_RIM = 1.6;
 
   /** Of a shaft that carries no wheel, in modules. */
   private static final double SHAFT_RADIUS = 4;
@@ -74,7 +75,7 @@ public final class Drives {
   /** Radius of the whole drive or set in modules; of parts on several axes the largest. */
   static double radius(Train train, Part part) {
     return switch (part) {
-      case Cycloidal drive -> ringRadius(new CycloidGeometry(drive)) / moduleMm(train);
+      case Cycloidal drive -> new CycloidGeometry(drive).ringRadius() / moduleMm(train);
       case StrainWave drive -> new StrainGeometry(drive).circularBody();
       case Planetary set -> reach(train, set);
       case Bevel pair -> Bevels.crownRadius(pair);
@@ -152,13 +153,9 @@ public final class Drives {
             SHAFT_RADIUS));
   }
 
-  private static double ringRadius(CycloidGeometry geometry) {
-    return geometry.circleRadius() + (1 + PIN_RING_RIM) * geometry.pinRadius();
-  }
-
   private void add(Cycloidal drive, int axis, int plane, double[] at) {
     CycloidGeometry geometry = new CycloidGeometry(drive);
-    double ring = mm(ringRadius(geometry));
+    double ring = mm(geometry.ringRadius());
     List<Circle> ringPins = new ArrayList<>();
     for (Polar pin : geometry.pins()) {
       ringPins.add(circle(pin, geometry.pinRadius()));
@@ -175,7 +172,7 @@ public final class Drives {
             Optional.empty(),
             ring,
             List.of(),
-            List.of(new Circle(0, 0, ring), new Circle(0, 0, mm(geometry.circleRadius()))),
+            List.of(new Circle(0, 0, ring), new Circle(0, 0, mm(geometry.wallRadius()))),
             ringPins,
             ring));
     for (int k = drive.sizes().discs() - 1; k >= 0; k--) {
@@ -211,7 +208,8 @@ public final class Drives {
       holes.add(circle(pin, geometry.holeRadius()));
       outputs.add(circle(pin, geometry.outputPinRadius()));
     }
-    Outline disc = geometry.disc(LOBE_POINTS).placed(geometry.discPhase(k), 0, 0);
+    Outline disc =
+        geometry.disc(DRAWN_CHORD * geometry.circleRadius(), 0).placed(geometry.discPhase(k), 0, 0);
     all.add(
         new PlacedPlate(
             drive.discId(),

@@ -23,7 +23,7 @@ public final class Rims {
   private Rims() {}
 
   /** Every such wheel with the ring it goes round. */
-  static Map<MemberId, MemberId> of(Train train) {
+  public static Map<MemberId, MemberId> of(Train train) {
     Map<MemberId, MemberId> rims = new HashMap<>();
     for (Join join : train.joins()) {
       add(train, join.a(), join.b(), rims);

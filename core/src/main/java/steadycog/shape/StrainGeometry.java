@@ -16,6 +16,13 @@ public record StrainGeometry(StrainWave part) {
   public static final double FLANK_ANGLE = Math.toRadians(30);
 
   private static final double FLANK = Math.tan(FLANK_ANGLE);
+
+  /**
+   * What is taken off each flank of the flexspline so that its teeth pass in and out beside the
+   * lobes, times its teeth, in modules: found by turning them, least for a straight rack.
+   */
+  private static final double PASSING = 3.4;
+
   private static final double WALL_SHARE = 0.01;
   private static final double THICKEST = 0.4;
   private static final double RIM = 6;
@@ -42,6 +49,11 @@ public record StrainGeometry(StrainWave part) {
 
   public double circularTip() {
     return circularRadius() - ADDENDUM;
+  }
+
+  /** Radius of the roots of the circular spline. */
+  public double circularRoot() {
+    return circularRadius() + DEDENDUM;
   }
 
   public double circularBody() {
@@ -110,10 +122,14 @@ public record StrainGeometry(StrainWave part) {
     y[at] = radius * Math.sin(angle);
   }
 
+  private double passing() {
+    return PASSING / part.flex();
+  }
+
   /** The flexspline's teeth about its axis as they are made: round, a tooth to the right. */
   public Outline flexRound(double thinning) {
-    double tipHalf = Math.PI / 4 - ADDENDUM * FLANK - thinning;
-    double rootHalf = Math.PI / 4 + DEDENDUM * FLANK - thinning;
+    double tipHalf = Math.PI / 4 - ADDENDUM * FLANK - passing() - thinning;
+    double rootHalf = Math.PI / 4 + DEDENDUM * FLANK - passing() - thinning;
     return round(part.flex(), -DEDENDUM, rootHalf, ADDENDUM, tipHalf);
   }
 
@@ -128,8 +144,8 @@ public record StrainGeometry(StrainWave part) {
     int count = part.flex();
     double[] x = new double[count * POINTS];
     double[] y = new double[count * POINTS];
-    double tipHalf = Math.PI / 4 - ADDENDUM * FLANK - thinning;
-    double rootHalf = Math.PI / 4 + DEDENDUM * FLANK - thinning;
+    double tipHalf = Math.PI / 4 - ADDENDUM * FLANK - passing() - thinning;
+    double rootHalf = Math.PI / 4 + DEDENDUM * FLANK - passing() - thinning;
     Bend bend = new Bend(lobe, times);
     for (int tooth = 0; tooth < count; tooth++) {
       bend.at(2 * Math.PI * tooth / count);

@@ -16,6 +16,7 @@ final class ToothProfile {
   private static final int FILLET_SAMPLES = 48;
   private static final double LEAST_TIP_HALF_WIDTH = 0.02;
   private static final double HAIR = 1e-6;
+  private static final int HALVINGS = 40;
 
   /** A point in polar form: radius in modules, angle from the centre-line in radians, positive. */
   record Point(double radius, double angle) {
@@ -93,7 +94,7 @@ final class ToothProfile {
 
   /** The side of a tooth from root to tip. */
   List<Point> points(Detail detail) {
-    List<Point> fillet = fillet();
+    List<Point> fillet = withinGap(fillet());
     List<Point> side = new ArrayList<>(thinned(fillet, detail.fillet()));
     double from = Math.max(fillet.getLast().radius(), baseRadius);
     double tip = tipRadius();
@@ -122,15 +123,61 @@ final class ToothProfile {
         halfPitch - (bottom - rounding) * tan - rounding / Math.cos(rack.pressureAngle());
     double centreDepth = depthBelowRolling(bottom - rounding);
     List<Point> points = new ArrayList<>();
+    double outside = 0;
     for (int k = 0; k <= FILLET_SAMPLES; k++) {
       double along = centreDepth / tan * k / FILLET_SAMPLES;
       Point point = trochoid(along, centreDepth, centreAside, rounding);
-      points.add(point);
-      if (point.radius() >= baseRadius && point.angle() <= involuteAngle(point.radius())) {
+      if (isInside(point)) {
+        points.add(joint(outside, along, centreDepth, centreAside, rounding));
         break;
       }
+      points.add(point);
+      outside = along;
     }
     return points;
+  }
+
+  /** Without what lies beyond the middle of the gap, as of teeth that were thickened so far. */
+  private List<Point> withinGap(List<Point> fillet) {
+    // A hair before it, so that neighbouring gaps do not share a point.
+    double pitch = Math.PI / teeth * (1 - HAIR);
+    int first = 0;
+    while (first + 1 < fillet.size() && fillet.get(first).angle() > pitch) {
+      first++;
+    }
+    if (first == 0) {
+      return fillet;
+    }
+    Point beyond = fillet.get(first - 1);
+    Point within = fillet.get(first);
+    double share = (beyond.angle() - pitch) / (beyond.angle() - within.angle());
+    List<Point> kept = new ArrayList<>(fillet.subList(first, fillet.size()));
+    kept.addFirst(
+        new Point(
+            beyond.radius() + Math.clamp(share, 0, 1) * (within.radius() - beyond.radius()),
+            pitch));
+    return kept;
+  }
+
+  /** Whether a point of the trochoid lies inside the involute: what it cuts away of the flank. */
+  private boolean isInside(Point point) {
+    return point.radius() >= baseRadius && point.angle() <= involuteAngle(point.radius());
+  }
+
+  /** Where the trochoid of an undercut tooth meets the involute, between two places of the rack. */
+  private Point joint(
+      double outside, double inside, double centreDepth, double centreAside, double rounding) {
+    double from = outside;
+    double to = inside;
+    for (int k = 0; k < HALVINGS; k++) {
+      double middle = (from + to) / 2;
+      if (isInside(trochoid(middle, centreDepth, centreAside, rounding))) {
+        to = middle;
+      } else {
+        from = middle;
+      }
+    }
+    return trochoid(to, centreDepth, centreAside, rounding);
   }
 
   /** The rack's reference line is moved out by the shift; a hair keeps the normal defined. */

@@ -106,7 +106,7 @@ public record Bearing(MemberId member, boolean planet, double force, double tilt
 
   /** Of the middle of a wheel along its axis: planes lie a face width and a gap apart. */
   private static double height(Train train, PlacedWheel wheel) {
-    double width = Blank.of(train, wheel.id()).widthMm();
+    double width = Blank.widthMm(train, wheel.id());
     return wheel.plane() * (width + Blank.ROW_GAP * Drives.moduleMm(train));
   }
 }

@@ -57,7 +57,7 @@ public record MeshFigures(
   }
 
   private static double flank(Train train, MemberId wheel) {
-    return Blank.of(train, wheel).flankMm();
+    return Blank.flankMm(train, wheel);
   }
 
   /** Whether the teeth as made would have to be in one place; false where no such pair runs. */

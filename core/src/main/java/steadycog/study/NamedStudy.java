@@ -16,13 +16,27 @@ import steadycog.train.Train;
  * @param study of the train, or of its first state where it has states
  * @param plan all its states, where it has any
  * @param row the state that these are the results of, where they are of one
+ * @param collisions what its made pieces show in any state; empty unless that was looked at
  */
 public record NamedStudy(
-    String name, Study study, Optional<ShiftTable> plan, Optional<ShiftTable.Row> row) {
+    String name,
+    Study study,
+    Optional<ShiftTable> plan,
+    Optional<ShiftTable.Row> row,
+    List<Finding> collisions) {
+
+  public NamedStudy {
+    collisions = List.copyOf(collisions);
+  }
 
   /** A train's results, not those of one of its states. */
   public NamedStudy(String name, Study study, Optional<ShiftTable> plan) {
-    this(name, study, plan, Optional.empty());
+    this(name, study, plan, Optional.empty(), List.of());
+  }
+
+  /** The same with its pieces put together. */
+  public NamedStudy proven() {
+    return new NamedStudy(name, study, plan, row, study.collisions(Pace.FREE));
   }
 
   public static NamedStudy of(String name, Train train) {
@@ -38,7 +52,7 @@ public record NamedStudy(
     return plan.isEmpty() || row.isPresent()
         ? List.of(this)
         : plan.get().rows().stream()
-            .map(one -> new NamedStudy(title(one), one.study(), plan, Optional.of(one)))
+            .map(one -> new NamedStudy(title(one), one.study(), plan, Optional.of(one), collisions))
             .toList();
   }
 
@@ -52,7 +66,7 @@ public record NamedStudy(
 
   /** Its findings with what puts them right; the cures' trains have all states. */
   public List<Advice> advice() {
-    return cures().all(Pace.FREE);
+    return Advice.worstFirst(cures().all(Pace.FREE), collisions);
   }
 
   private Cures cures() {
@@ -71,9 +85,11 @@ public record NamedStudy(
 
   /** The codes of all errors in all states and in the plan, each once. */
   public List<String> errorCodes() {
-    return Stream.concat(
+    return Stream.of(
             each().stream().flatMap(one -> one.study.findings().stream()),
-            plan.stream().flatMap(table -> table.findings().stream()))
+            plan.stream().flatMap(table -> table.findings().stream()),
+            collisions.stream())
+        .flatMap(findings -> findings)
         .filter(finding -> finding.severity().isError())
         .map(Finding::code)
         .distinct()

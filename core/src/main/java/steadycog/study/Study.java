@@ -3,6 +3,7 @@ package steadycog.study;
 import java.util.List;
 import java.util.Optional;
 import org.apache.commons.numbers.fraction.BigFraction;
+import steadycog.check.Collisions;
 import steadycog.check.Finding;
 import steadycog.check.Inspection;
 import steadycog.check.Severity;
@@ -16,7 +17,9 @@ import steadycog.number.AngularSpeed;
 import steadycog.number.Mode;
 import steadycog.number.Pace;
 import steadycog.number.Ratio;
+import steadycog.piece.Piece;
 import steadycog.piece.Pieces;
+import steadycog.piece.UnmakeableException;
 import steadycog.shape.FaceLayout;
 import steadycog.sizing.CutSheet;
 import steadycog.torque.Loading;
@@ -94,6 +97,30 @@ public record Study(
   /** Sizes, play and strength. */
   public CutSheet cutSheet() {
     return CutSheet.of(train, motion, loading, layout);
+  }
+
+  /**
+   * What its made pieces show when they are put together and turned, worst first: that two of them
+   * are in one place, or that one cannot be made. Cost: more than all other findings together.
+   */
+  public List<Finding> collisions(Pace pace) {
+    return Collisions.of(train, layout, pace);
+  }
+
+  /**
+   * Lets pass pieces that can be put together.
+   *
+   * @throws UnmakeableException naming those of them that run into each other
+   */
+  public void requireAssembled(List<Piece> pieces) throws UnmakeableException {
+    List<MemberId> members = pieces.stream().map(Piece::member).toList();
+    for (Finding finding : collisions(Pace.FREE)) {
+      if (finding.code().equals(Collisions.CODE)
+          && finding.severity().isError()
+          && finding.members().stream().anyMatch(members::contains)) {
+        throw new UnmakeableException(finding.message().replaceAll("\\.$", ""));
+      }
+    }
   }
 
   /** What is to be made; {@code chord} as in {@link Pieces#of}. */

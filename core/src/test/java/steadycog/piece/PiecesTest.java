@@ -5,19 +5,31 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
+import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
+import org.locationtech.jts.operation.distance.IndexedFacetDistance;
 import steadycog.notation.Card;
 import steadycog.notation.CardException;
 import steadycog.piece.Arrangement.Laid;
+import steadycog.shape.BasicRack;
+import steadycog.shape.Cut;
+import steadycog.shape.CycloidGeometry;
+import steadycog.shape.Detail;
 import steadycog.shape.FaceLayout;
+import steadycog.shape.GearOutline;
+import steadycog.shape.Outline;
+import steadycog.train.Cycloidal;
 import steadycog.train.MemberId;
 import steadycog.train.Mesh;
+import steadycog.train.Teeth;
 import steadycog.train.Train;
 
 class PiecesTest {
+  private static final Cycloidal.Sizes USUAL = Cycloidal.Sizes.USUAL;
   private static final double CHORD = 0.005;
 
   private static Pieces pieces(Train train) {
@@ -82,6 +94,39 @@ class PiecesTest {
             .orElseThrow();
     assertEquals("planet, 3 alike", planet.title());
     assertEquals(3, planet.stands().size());
+  }
+
+  /** No straight piece of an outline leaves the line by more than the chord, joints included. */
+  @Test
+  void outlinesHoldTheirChord() {
+    Random random = new Random(14);
+    for (int k = 0; k < 60; k++) {
+      Teeth teeth = new Teeth(random.nextInt(7, 70), random.nextInt(4) == 0);
+      double shift = teeth.internal() ? 0 : random.nextDouble(-0.2, 0.6);
+      Cut cut = new Cut(BasicRack.ISO_53_A, shift, 0);
+      double chord = random.nextDouble(0.001, 0.01);
+      holds(
+          outline(teeth, cut, chord), outline(teeth, cut, chord / 30), chord, teeth + " " + shift);
+    }
+    for (int lobes = 5; lobes < 60; lobes += 6) {
+      CycloidGeometry drive = new CycloidGeometry(new Cycloidal("", lobes, lobes + 1, USUAL));
+      holds(drive.disc(0.005, 0.05), drive.disc(0.0002, 0.05), 0.005, lobes + " lobes");
+    }
+  }
+
+  private static Outline outline(Teeth teeth, Cut cut, double chord) {
+    return GearOutline.of(teeth, cut, Detail.within(teeth, cut, chord), 0);
+  }
+
+  private static void holds(Outline coarse, Outline fine, double chord, String which) {
+    Geometry line = Region.polygon(coarse).getExteriorRing();
+    IndexedFacetDistance near = new IndexedFacetDistance(line);
+    int points = fine.size() / 3;
+    for (int p = 0; p < points; p++) {
+      Coordinate at = new Coordinate(fine.x()[p], fine.y()[p]);
+      double off = near.distance(line.getFactory().createPoint(at));
+      assertTrue(off < 1.1 * chord, which + " leaves its line by " + off + " of " + chord);
+    }
   }
 
   /** Nothing lies over anything else, and nothing outside what is said to be all. */

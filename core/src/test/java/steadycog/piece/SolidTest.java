@@ -5,14 +5,21 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.HashMap;
 import java.util.Map;
+import java.util.Random;
+import java.util.stream.IntStream;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
+import steadycog.RandomCards;
 import steadycog.notation.Card;
 import steadycog.notation.CardException;
+import steadycog.notation.CardPrinter;
+import steadycog.shape.Drives;
 import steadycog.shape.FaceLayout;
 import steadycog.train.Train;
 
 class SolidTest {
+  private static final int DESIGNS = Integer.getInteger("designs", 60);
 
   /** Closed, looking outwards, and as heavy as its slabs. */
   @ParameterizedTest
@@ -37,12 +44,64 @@ class SolidTest {
     for (Piece piece : pieces.all()) {
       Solid solid = Solid.of(piece, chord);
       assertTrue(isClosed(solid), piece.title());
-      double volume = 0;
-      for (Slab slab : piece.slabs()) {
-        volume += slab.region().area(chord).getArea() * (slab.to() - slab.from());
-      }
+      double volume = volume(piece, chord);
       assertEquals(volume, solid.volume(), 1e-4 * volume, piece.title());
     }
+  }
+
+  /** Of whatever passes as makeable the solid is closed, in one, and of the volume of its slabs. */
+  @Test
+  void whateverIsMadeIsOneClosedBody() {
+    Random random = new Random(77);
+    int made = 0;
+    int refused = 0;
+    for (int k = 0; k < DESIGNS; k++) {
+      Train train = RandomCards.next(random).train();
+      double module = Drives.moduleMm(train);
+      if (train.members().size() > 16 || module < 0.1) {
+        continue;
+      }
+      double chord = 0.02 * Math.max(1, module);
+      for (Piece piece : Pieces.of(train, FaceLayout.of(train), chord).all()) {
+        if (piece.flaw(chord).isPresent()) {
+          refused++;
+          continue;
+        }
+        made++;
+        Solid solid = Solid.of(piece, chord);
+        assertTrue(isClosed(solid), () -> piece.title() + " of " + CardPrinter.print(train));
+        assertEquals(1, bodies(solid), () -> piece.title() + " of " + CardPrinter.print(train));
+        double volume = volume(piece, chord);
+        assertEquals(volume, solid.volume(), 1e-3 * volume, piece.title());
+      }
+    }
+    assertTrue(made > 10 * refused && refused > 0, made + " made, " + refused + " refused");
+  }
+
+  private static double volume(Piece piece, double chord) {
+    return piece.slabs().stream()
+        .mapToDouble(slab -> slab.region().area(chord).getArea() * (slab.to() - slab.from()))
+        .sum();
+  }
+
+  /** Bodies whose triangles hang together by corners. */
+  private static long bodies(Solid solid) {
+    int[] parent = IntStream.range(0, solid.points().length / 3).toArray();
+    int[] corners = solid.corners();
+    for (int k = 0; k < corners.length; k++) {
+      int next = k % 3 == 2 ? k - 2 : k + 1;
+      parent[root(parent, corners[k])] = root(parent, corners[next]);
+    }
+    return IntStream.of(corners).map(corner -> root(parent, corner)).distinct().count();
+  }
+
+  private static int root(int[] parent, int of) {
+    int at = of;
+    while (parent[at] != at) {
+      parent[at] = parent[parent[at]];
+      at = parent[at];
+    }
+    return at;
   }
 
   /** Whether each edge is passed once each way. */

@@ -60,7 +60,7 @@ class DriveShapeTest {
       double chord = circle * Math.sin(Math.PI / (lobes + 1));
       double pin = 2 * Math.min(0.9 * curve, 0.45 * chord) * random.nextDouble(0.3, 1);
       CycloidGeometry geometry = new CycloidGeometry(drive(lobes, circle, k, pin));
-      Outline disc = geometry.disc(300);
+      Outline disc = geometry.disc(0.0005, 0);
       // The eccentric at phi, the ring held: the disc turns back by phi / lobes.
       double phi = random.nextDouble(0, 2 * Math.PI);
       LinearRing outline =
@@ -91,7 +91,7 @@ class DriveShapeTest {
         double curve = new CycloidGeometry(drive(lobes, 100, k, 0.01)).leastCurvature();
         for (double share : new double[] {0.6, 0.95, 1.08, 1.4}) {
           CycloidGeometry geometry = new CycloidGeometry(drive(lobes, 100, k, 2 * share * curve));
-          boolean simple = ring(geometry.disc(400)).isSimple();
+          boolean simple = ring(geometry.disc(0.0005, 0)).isSimple();
           boolean byRule = geometry.curvatureMargin() >= 0;
           assertEquals(byRule, simple, lobes + " lobes, K " + k + ", share " + share);
           undercut += byRule ? 0 : 1;
@@ -112,7 +112,7 @@ class DriveShapeTest {
         LinearRing outline =
             ring(
                 geometry
-                    .disc(300)
+                    .disc(0.0005, 0)
                     .placed(
                         -0.7 / 14 + geometry.discPhase(disc),
                         geometry.eccentricity() * Math.cos(phi),

@@ -29,6 +29,8 @@ import steadycog.app.files.AskFile;
 import steadycog.app.files.Printer;
 import steadycog.app.files.Shop;
 import steadycog.app.look.Look;
+import steadycog.check.Collisions;
+import steadycog.cure.Advice;
 import steadycog.format.csv.SheetCsv;
 import steadycog.format.file.PieceFile;
 import steadycog.format.pdf.ReportPdf;
@@ -40,6 +42,7 @@ import steadycog.number.Unit;
 import steadycog.piece.Coupon;
 import steadycog.piece.Piece;
 import steadycog.piece.Pieces;
+import steadycog.piece.UnmakeableException;
 import steadycog.report.Report;
 import steadycog.report.Section;
 import steadycog.shape.Drives;
@@ -88,6 +91,7 @@ final class FilesPanel extends VBox {
   private final ToggleGroup kinds = new ToggleGroup();
   private final MenuButton which = Look.styled(new MenuButton(ALL), "plain");
   private final CheckBox together = new CheckBox("in mesh");
+  private final CheckBox anyway = new CheckBox("though pieces collide");
   private final TextField chord =
       Look.field("chord", 5, "How far straight pieces may leave the true line");
   private final Label said = Look.label("", "soft");
@@ -114,8 +118,11 @@ final class FilesPanel extends VBox {
     chord.setText("0.005 mm");
     HBox within = new HBox(8, new Label("within"), chord);
     within.setAlignment(Pos.CENTER_LEFT);
-    FlowPane choice = new FlowPane(8, 4, which, together, within);
+    FlowPane choice = new FlowPane(8, 4, which, together, within, anyway);
     choice.setRowValignment(VPos.CENTER);
+    anyway.setId("file-anyway");
+    anyway.setTooltip(new Tooltip("Writes also pieces that run into each other"));
+    desk.cures().knownProperty().subscribe(this::showAnyway);
     save.setId("write-file");
     save.setOnAction(e -> write());
     Button print = new Button("Print the sheet \u2026");
@@ -160,6 +167,16 @@ final class FilesPanel extends VBox {
     chip.setSelected(out == Out.DXF);
     chip.setOnAction(e -> chip.setSelected(true));
     return chip;
+  }
+
+  /** Offered only where pieces are known to collide. */
+  private void showAnyway() {
+    boolean collide =
+        desk.cures().advice().stream()
+            .map(Advice::finding)
+            .anyMatch(f -> f.code().equals(Collisions.CODE) && f.severity().isError());
+    Look.show(anyway, collide);
+    anyway.setSelected(anyway.isSelected() && collide);
   }
 
   private Out out() {
@@ -253,16 +270,22 @@ final class FilesPanel extends VBox {
     boolean mesh = together.isSelected() && !piece.equals(COUPON);
     Train train = desk.bench().orElseThrow().card().train();
     Unit length = desk.preferences().length();
+    boolean prove = !anyway.isSelected() && !piece.equals(COUPON);
     byte[] sheet = out == Out.PDF ? pdf() : new byte[0];
-    return (cancelled, progress) ->
-        out.pieces.isPresent()
-            ? out.pieces
-                .get()
-                .write(chosen(study, piece, within), mesh, within, title, cancelled, progress)
-            : out == Out.CSV
-                ? SheetCsv.write(List.of(NamedStudy.of(title, train)), length)
-                    .getBytes(StandardCharsets.UTF_8)
-                : sheet;
+    return (cancelled, progress) -> {
+      if (out.pieces.isEmpty()) {
+        return out == Out.CSV
+            ? SheetCsv.write(List.of(NamedStudy.of(title, train)), length)
+                .getBytes(StandardCharsets.UTF_8)
+            : sheet;
+      }
+      List<Piece> pieces = chosen(study, piece, within);
+      UnmakeableException.check(pieces, within);
+      if (prove) {
+        study.requireAssembled(pieces);
+      }
+      return out.pieces.get().write(pieces, mesh, within, title, cancelled, progress);
+    };
   }
 
   private byte[] pdf() {

@@ -34,8 +34,12 @@ public final class CureWork {
     record Found(Outcome outcome) implements Proposal {}
   }
 
-  /** The findings of a bench with their cures. */
-  private record Known(Bench bench, List<Advice> advice) {}
+  /**
+   * The findings of a bench with their cures.
+   *
+   * @param proven whether its pieces were put together as well
+   */
+  private record Known(Bench bench, List<Advice> advice, boolean proven) {}
 
   private final ReadOnlyObjectWrapper<Optional<Known>> known =
       new ReadOnlyObjectWrapper<>(Optional.empty());
@@ -67,6 +71,11 @@ public final class CureWork {
     return desk.bench().isEmpty() || known.get().isPresent();
   }
 
+  /** Whether its pieces have been put together too. */
+  public boolean isProven() {
+    return desk.bench().isEmpty() || known.get().filter(Known::proven).isPresent();
+  }
+
   /** The findings of the train in view, with their cures once they are known. */
   public List<Advice> advice() {
     return known
@@ -91,7 +100,19 @@ public final class CureWork {
                 aside(
                     QUIET_MS,
                     pace -> cures(bench).all(pace),
-                    found -> known.set(Optional.of(new Known(bench, found)))));
+                    found -> {
+                      known.set(Optional.of(new Known(bench, found, false)));
+                      prove(bench, found);
+                    }));
+  }
+
+  /** Puts the pieces of the bench together. */
+  private void prove(Bench bench, List<Advice> found) {
+    aside(
+        0,
+        bench.study()::collisions,
+        collisions ->
+            known.set(Optional.of(new Known(bench, Advice.worstFirst(found, collisions), true))));
   }
 
   private static Cures cures(Bench bench) {

@@ -1,0 +1,250 @@
+package steadycog.assembly;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import steadycog.assembly.Shape.Depth;
+import steadycog.assembly.Shape.Place;
+import steadycog.motion.FreeMotion;
+import steadycog.motion.Mechanism;
+import steadycog.number.Pace;
+import steadycog.piece.Flexing;
+import steadycog.piece.Piece;
+import steadycog.piece.Pieces;
+import steadycog.piece.Region;
+import steadycog.piece.Slab;
+import steadycog.shape.Drives;
+import steadycog.shape.FaceLayout;
+import steadycog.shape.Placed;
+import steadycog.train.MemberId;
+import steadycog.train.Mesh;
+import steadycog.train.Train;
+
+/** All pieces of a train in their places, turning as its meshes and shafts let them. */
+public final class Assembly {
+  /** Straight pieces of outlines leave the true line by no more than this, mm. */
+  private static final double CHORD = 0.005;
+
+  /** The same in modules, for small teeth. */
+  private static final double FINE = 1.0 / 250;
+
+  private static final double LEAST_CHORD = 0.0005;
+
+  /** Outlines that follow arcs by chords seem to overlap by so many of them where they touch. */
+  private static final double CHORDS = 2;
+
+  /** A film of oil at least, mm and in modules: less is told from touching by nobody. */
+  private static final double FILM = 0.002;
+
+  /** The longest stretch of an outline without a point that is tried, in modules. */
+  private static final double STEP = 0.25;
+
+  private static final double LEAST_STEP = 0.1;
+
+  /** The least of a tooth that the slowest mesh moves on while all positions are tried. */
+  private static final double PASSED = 2;
+
+  private static final double MOST_TURNS = 1e6;
+  private static final double GOLDEN = (Math.sqrt(5) - 1) / 2;
+
+  /** Beyond such a depth, in modules, it is no matter how deep. */
+  private static final double ENOUGH = 0.2;
+
+  /** Slabs that share less than this along the axis only touch, mm. */
+  private static final double TOUCH = 1e-6;
+
+  private final Train train;
+  private final FreeMotion motion;
+  private final double chord;
+  private final double step;
+  private final double enough;
+  private final double[] span;
+  private final List<Body> bodies = new ArrayList<>();
+  private final List<Piece> unmade = new ArrayList<>();
+  private final Map<Region, Shape> shapes = new HashMap<>();
+
+  private Assembly(Train train, FaceLayout layout) {
+    this.train = train;
+    double module = Drives.moduleMm(train);
+    chord = Math.clamp(FINE * module, LEAST_CHORD, CHORD);
+    enough = ENOUGH * module;
+    step = Math.max(STEP * module, LEAST_STEP);
+    motion = FreeMotion.of(Mechanism.of(train));
+    span = span();
+    TrueAxes axes = TrueAxes.of(train, layout);
+    Map<MemberId, Integer> axisOf = new HashMap<>();
+    for (Placed placed : layout.bodies()) {
+      axisOf.putIfAbsent(placed.id(), placed.axis());
+    }
+    for (Piece piece : Pieces.of(train, layout, chord).all()) {
+      if (piece.flaw(chord).isPresent()) {
+        unmade.add(piece);
+        continue;
+      }
+      int axis = axisOf.get(piece.member());
+      double[] moved = axes.moved(axis);
+      for (Piece.Stand stand : piece.stands()) {
+        bodies.add(new Body(piece, stand, axes.group(axis), moved[0] * module, moved[1] * module));
+      }
+    }
+  }
+
+  /** The pieces of {@code train}, laid out as {@code layout} says. */
+  public static Assembly of(Train train, FaceLayout layout) {
+    return new Assembly(train, layout);
+  }
+
+  /** The pieces that cannot be made, of which nothing can be said. */
+  public List<Piece> unmade() {
+    return List.copyOf(unmade);
+  }
+
+  /** Overlaps up to this cannot be told from touching, mm. */
+  public double tolerance() {
+    return CHORDS * chord + FILM * Math.max(1, Drives.moduleMm(train));
+  }
+
+  /**
+   * One piece where it stands.
+   *
+   * @param group of bodies whose places against each other are known
+   * @param dx by how much it stands elsewhere than it is drawn, mm
+   */
+  private record Body(Piece piece, Piece.Stand stand, int group, double dx, double dy) {
+
+    double from() {
+      return stand.z() + piece.slabs().getFirst().from();
+    }
+
+    double to() {
+      return stand.z() + piece.slabs().getLast().to();
+    }
+
+    Place at(FreeMotion motion, double[] choice) {
+      double own = 2 * Math.PI * motion.turns(piece.member(), choice);
+      double x = stand.x();
+      double y = stand.y();
+      Optional<Piece.Orbit> orbit = stand.orbit();
+      if (orbit.isPresent()) {
+        double round = 2 * Math.PI * motion.turns(orbit.get().carrier(), choice);
+        double rx = x - orbit.get().x();
+        double ry = y - orbit.get().y();
+        x = orbit.get().x() + rx * Math.cos(round) - ry * Math.sin(round);
+        y = orbit.get().y() + rx * Math.sin(round) + ry * Math.cos(round);
+      }
+      return new Place(x + dx, y + dy, stand.angle() + own);
+    }
+
+    boolean isFlexible() {
+      return !piece.running().isEmpty();
+    }
+  }
+
+  /** Turns of each choice over which all meshes pass their teeth. */
+  private double[] span() {
+    double[] all = new double[motion.choices()];
+    for (int k = 0; k < all.length; k++) {
+      double least = Double.MAX_VALUE;
+      for (Mesh mesh : train.meshes()) {
+        int choice = k;
+        double frame = mesh.carrier().map(carrier -> motion.share(carrier, choice)).orElse(0.0);
+        double passed = Math.abs(motion.share(mesh.a(), k) - frame) * mesh.teethA().count();
+        least = passed > 0 ? Math.min(least, passed) : least;
+      }
+      all[k] = Math.clamp(PASSED / least, 1, MOST_TURNS);
+    }
+    return all;
+  }
+
+  /** Position {@code k} of all choices; the first is as laid out, the others spread evenly. */
+  private double[] choice(int k) {
+    double[] turns = new double[span.length];
+    for (int c = 0; c < turns.length; c++) {
+      double share = k * GOLDEN * (c + 1);
+      turns[c] = span[c] * (share - Math.floor(share));
+    }
+    return turns;
+  }
+
+  /**
+   * The pieces that run into each other, the deepest first, each pair once. Cost: pieces that are
+   * near each other times positions times the points of their outlines.
+   *
+   * @param positions how many are tried
+   */
+  public List<Collision> collisions(int positions, Pace pace) {
+    Map<String, Collision> worst = new LinkedHashMap<>();
+    int at = 0;
+    for (int a = 0; a < bodies.size(); a++) {
+      for (int b = a + 1; b < bodies.size(); b++) {
+        Body one = bodies.get(a);
+        Body other = bodies.get(b);
+        if (one.group == other.group
+            && Math.min(one.to(), other.to()) > TOUCH + Math.max(one.from(), other.from())) {
+          tryPair(one, other, positions, worst);
+        }
+      }
+      at++;
+      pace.at((double) at / bodies.size());
+    }
+    return worst.values().stream()
+        .sorted(Comparator.comparingDouble(Collision::depth).reversed())
+        .toList();
+  }
+
+  private void tryPair(Body a, Body b, int positions, Map<String, Collision> worst) {
+    boolean still =
+        a.stand.orbit().isEmpty()
+            && b.stand.orbit().isEmpty()
+            && motion.turnAsOne(a.piece.member(), b.piece.member());
+    String pair = a.piece.name() + "|" + b.piece.name();
+    for (int k = 0; k < (still ? 1 : positions) && !isEnough(worst.get(pair)); k++) {
+      double[] choice = choice(k);
+      Place atA = a.at(motion, choice);
+      Place atB = b.at(motion, choice);
+      for (int i = 0; i < a.piece.slabs().size(); i++) {
+        for (int j = 0; j < b.piece.slabs().size(); j++) {
+          Slab one = a.piece.slabs().get(i);
+          Slab two = b.piece.slabs().get(j);
+          double from = Math.max(a.stand.z() + one.from(), b.stand.z() + two.from());
+          double to = Math.min(a.stand.z() + one.to(), b.stand.z() + two.to());
+          if (to - from > TOUCH) {
+            Depth depth = Shape.of(shape(a, i, choice), atA, shape(b, j, choice), atB, enough);
+            if (depth.mm() > tolerance()) {
+              double radius = Math.hypot(depth.x() - atA.x(), depth.y() - atA.y());
+              worst.merge(
+                  pair,
+                  new Collision(a.piece, b.piece, depth.mm(), radius, from, to),
+                  (old, next) -> next.depth() > old.depth() ? next : old);
+            }
+          }
+        }
+      }
+    }
+  }
+
+  private boolean isEnough(@Nullable Collision known) {
+    return known != null && known.depth() > enough;
+  }
+
+  private Shape shape(Body body, int slab, double[] choice) {
+    boolean toothed = slab == body.piece.slabs().size() - 1;
+    return body.isFlexible() && toothed
+        ? new Shape(bent(body.piece.member(), choice), chord, step)
+        : shapes.computeIfAbsent(
+            body.piece.slabs().get(slab).region(), region -> new Shape(region, chord, step));
+  }
+
+  private Region bent(MemberId flex, double[] choice) {
+    return Flexing.of(train, flex)
+        .bent(
+            2 * Math.PI * motion.turns(Flexing.of(train, flex).generator(), choice),
+            2 * Math.PI * motion.turns(flex, choice),
+            chord);
+  }
+}

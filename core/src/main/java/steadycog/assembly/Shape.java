@@ -1,0 +1,111 @@
+package steadycog.assembly;
+
+import org.locationtech.jts.algorithm.locate.IndexedPointInAreaLocator;
+import org.locationtech.jts.algorithm.locate.PointOnGeometryLocator;
+import org.locationtech.jts.densify.Densifier;
+import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Geometry;
+import org.locationtech.jts.geom.GeometryFactory;
+import org.locationtech.jts.geom.Location;
+import org.locationtech.jts.operation.distance.IndexedFacetDistance;
+import steadycog.piece.Region;
+
+/** A region about its own axis, ready to be asked how deep points lie in its material. */
+final class Shape {
+  private static final GeometryFactory FACTORY = new GeometryFactory();
+
+  private final Coordinate[] corners;
+  private final PointOnGeometryLocator locator;
+  private final IndexedFacetDistance boundary;
+  private final double inner;
+  private final double outer;
+
+  /**
+   * @param chord how far polygons may leave circles
+   * @param step the longest stretch of an outline without a point that is tried
+   */
+  Shape(Region region, double chord, double step) {
+    Geometry area = region.area(chord);
+    corners = Densifier.densify(area, step).getCoordinates();
+    locator = new IndexedPointInAreaLocator(area);
+    boundary = new IndexedFacetDistance(area.getBoundary());
+    Coordinate axis = new Coordinate(0, 0);
+    inner = area.isEmpty() ? 0 : locator.locate(axis) == Location.EXTERIOR ? distance(axis) : 0;
+    double most = 0;
+    for (Coordinate corner : corners) {
+      most = Math.max(most, Math.hypot(corner.x, corner.y));
+    }
+    outer = most;
+  }
+
+  /** Radius of all of it. */
+  double outer() {
+    return outer;
+  }
+
+  private double distance(Coordinate at) {
+    return boundary.distance(FACTORY.createPoint(at));
+  }
+
+  /** A place of a region: turned by {@code angle} about its axis, which stands at x, y. */
+  record Place(double x, double y, double angle) {}
+
+  /** How deep a point lies in material, and where, about the axis of the train. */
+  record Depth(double mm, double x, double y) {
+    static final Depth NONE = new Depth(0, 0, 0);
+
+    Depth or(Depth other) {
+      return other.mm > mm ? other : this;
+    }
+  }
+
+  /**
+   * The deepest that one of two regions reaches into the other.
+   *
+   * @param enough a depth beyond which nobody asks how deep
+   */
+  static Depth of(Shape a, Place atA, Shape b, Place atB, double enough) {
+    double distance = Math.hypot(atA.x - atB.x, atA.y - atB.y);
+    if (distance > a.outer + b.outer) {
+      return Depth.NONE;
+    }
+    Depth first = a.reach(atA, b, atB, enough);
+    return first.mm > enough ? first : first.or(b.reach(atB, a, atA, enough));
+  }
+
+  /** How deep the corners of this region reach into {@code other}. */
+  private Depth reach(Place here, Shape other, Place there, double enough) {
+    double turn = here.angle - there.angle;
+    double cos = Math.cos(turn);
+    double sin = Math.sin(turn);
+    double back = -there.angle;
+    double dx = here.x - there.x;
+    double dy = here.y - there.y;
+    double mx = dx * Math.cos(back) - dy * Math.sin(back);
+    double my = dx * Math.sin(back) + dy * Math.cos(back);
+    double least = other.inner * other.inner;
+    double most = other.outer * other.outer;
+    Depth deepest = Depth.NONE;
+    for (int k = 0; k < corners.length && deepest.mm <= enough; k++) {
+      Coordinate corner = corners[k];
+      double x = mx + corner.x * cos - corner.y * sin;
+      double y = my + corner.x * sin + corner.y * cos;
+      double squared = x * x + y * y;
+      if (squared <= least || squared >= most) {
+        continue;
+      }
+      Coordinate at = new Coordinate(x, y);
+      if (other.locator.locate(at) == Location.INTERIOR) {
+        double depth = other.distance(at);
+        if (depth > deepest.mm) {
+          deepest =
+              new Depth(
+                  depth,
+                  here.x + corner.x * Math.cos(here.angle) - corner.y * Math.sin(here.angle),
+                  here.y + corner.x * Math.sin(here.angle) + corner.y * Math.cos(here.angle));
+        }
+      }
+    }
+    return deepest;
+  }
+}
