@@ -1,7 +1,7 @@
 package steadycog.sizing;
 
-import java.util.List;
 import steadycog.shape.Cut;
+import steadycog.shape.GearOutline;
 import steadycog.shape.ToothSection;
 import steadycog.train.Teeth;
 
@@ -11,20 +11,28 @@ import steadycog.train.Teeth;
  * Y)).
  */
 final class LewisForm {
+  /** The share of a tooth's depth, from its tip, that is no beam. */
+  private static final double BEAM = 0.5;
+
   private LewisForm() {}
 
   /**
-   * Y of one tooth: 2/3 of the least t² / (4 h) in modules, t the thickness of a section and h its
-   * distance from where the load meets the centre-line.
+   * Y of one tooth: 2/3 of the least t² / (4 h) in modules, t the thickness of a section and h how
+   * far it lies from where the load meets the centre-line, towards the root: beyond that point no
+   * section is bent. Of pointed teeth the outer half is no beam and is left out.
+   *
+   * @param thinning taken off each flank along the pitch circle by clearance, in modules
    */
-  static double of(Teeth teeth, Cut cut) {
-    List<ToothSection> sections = ToothSection.of(teeth, cut);
-    double apex = ToothSection.loadHeight(teeth, cut);
+  static double of(Teeth teeth, Cut cut, double thinning) {
+    double apex = ToothSection.loadHeight(teeth, cut, thinning);
+    double root = GearOutline.rootRadius(teeth, cut);
+    double tip = GearOutline.tipRadius(teeth, cut);
     double least = Double.MAX_VALUE;
-    for (ToothSection section : sections) {
-      double arm = Math.abs(apex - section.height());
+    for (ToothSection section : ToothSection.of(teeth, cut, thinning)) {
+      double arm = teeth.internal() ? section.height() - apex : apex - section.height();
       double x = section.thickness() * section.thickness() / (4 * arm);
-      least = arm > 0 ? Math.min(least, x) : least;
+      boolean bent = arm > 0 && Math.abs(section.height() - tip) >= BEAM * Math.abs(tip - root);
+      least = bent ? Math.min(least, x) : least;
     }
     return 2 * least / 3;
   }

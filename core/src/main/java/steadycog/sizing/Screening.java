@@ -161,7 +161,9 @@ public record Screening(List<ToothLoad> loads) {
 
     private ToothLoad.Bending bending(
         MemberId wheel, Teeth teeth, Cut cut, double force, double width) {
-      double form = LewisForm.of(teeth, cut);
+      double thinning =
+          Blank.flankMm(train, wheel) / module() / Math.cos(cut.rack().pressureAngle());
+      double form = LewisForm.of(teeth, cut, thinning);
       long meshes = train.meshes().stream().filter(mesh -> mesh.touches(wheel)).count();
       boolean bothWays = meshes > 1 && train.rolesInForce().of(wheel) == Role.FREE;
       double allowed = blank(wheel).made().bendingMpa() * (bothWays ? BOTH_WAYS : 1);
@@ -217,7 +219,7 @@ public record Screening(List<ToothLoad> loads) {
 
     private ToothLoad.Bending bevel(
         MemberId wheel, double virtual, double force, double width, double mean) {
-      double form = LewisForm.of(Teeth.external((int) Math.round(virtual)), Cut.STANDARD);
+      double form = LewisForm.of(Teeth.external((int) Math.round(virtual)), Cut.STANDARD, 0);
       double allowed = blank(wheel).made().bendingMpa();
       return new ToothLoad.Bending(
           wheel, form, force / (width * module() * mean * form), allowed, false);

@@ -13,6 +13,11 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
+import java.util.Locale;
+import org.locationtech.jts.geom.LineString;
+import java.util.Comparator;
+import java.util.stream.Stream;
+import steadycog.shape.BasicRack;
 import steadycog.notation.Card;
 import steadycog.notation.CardException;
 import steadycog.piece.Piece;
@@ -170,7 +175,65 @@ class SizingTest {
   @ParameterizedTest
   @CsvSource({"12, 0.245", "17, 0.303", "20, 0.322", "30, 0.359", "50, 0.409", "100, 0.447"})
   void formFactorsAreThoseOfTheTextbook(int teeth, double form) {
-    assertEquals(form, LewisForm.of(Teeth.external(teeth), Cut.STANDARD), 0.05 * form);
+    assertEquals(form, LewisForm.of(Teeth.external(teeth), Cut.STANDARD, 0), 0.05 * form);
+  }
+
+  @Test
+  void moreShiftMakesStrongerTeeth() {
+    for (int teeth = 10; teeth <= 40; teeth++) {
+      double before = 0;
+      for (double shift = -0.2; shift < 0.81; shift += 0.1) {
+        double form =
+            LewisForm.of(Teeth.external(teeth), new Cut(BasicRack.ISO_53_A, shift, 0), 0);
+        assertTrue(form > before, teeth + " teeth, shift " + shift);
+        before = form;
+      }
+    }
+  }
+
+  /** The tooth that is made, cut across by straight lines: shift and clearance with it. */
+  @ParameterizedTest
+  @CsvSource({"12, 0.6, 0", "17, 0, 0.08", "25, 0.3, 0.1", "40, -0.2, 0.05", "60, 0, 0.15"})
+  void formFactorsAreThoseOfTheToothThatIsMade(int teeth, double shift, double flank)
+      throws CardException {
+    String card = "parallel %d ~ 90; module 1 mm; material steel; shift A %s; clearance flank %s mm";
+    Study study = study(String.format(Locale.ROOT, card, teeth, shift, flank));
+    double form = study.cutSheet().screening().loads().getFirst().a().orElseThrow().form();
+    Geometry tooth = study.pieces(0.0005).all().getFirst().slabs().getFirst().region().area(0.0005);
+    Coordinate[] line = tooth.getCoordinates();
+    // The upper side of the tooth that points to the right, from the tip inwards.
+    List<Coordinate> side =
+        Stream.of(line)
+            .filter(at -> at.y > 0 && Math.atan2(at.y, at.x) < Math.PI / teeth)
+            .sorted(Comparator.comparingDouble(at -> -Math.hypot(at.x, at.y)))
+            .toList();
+    double tip = Math.hypot(side.getFirst().x, side.getFirst().y);
+    List<Coordinate> flankLine =
+        side.stream().filter(at -> Math.hypot(at.x, at.y) < tip - 1e-6).toList();
+    Coordinate end =
+        side.stream()
+            .filter(at -> Math.hypot(at.x, at.y) > tip - 1e-6)
+            .max(Comparator.comparingDouble(at -> at.y))
+            .orElseThrow();
+    double dx = flankLine.getFirst().x - end.x;
+    double dy = flankLine.getFirst().y - end.y;
+    // At right angles to the flank, down to the middle of the tooth.
+    double apex = end.x + end.y * dy / dx;
+    double least = Double.MAX_VALUE;
+    for (double x = teeth / 2.0 + shift - 1.249; x < Math.min(apex, tip - 1.1); x += 0.005) {
+      LineString across =
+          tooth.getFactory().createLineString(
+              new Coordinate[] {new Coordinate(x, -1.6), new Coordinate(x, 1.6)});
+      double thick = 0;
+      Geometry cut = tooth.intersection(across);
+      for (int k = 0; k < cut.getNumGeometries(); k++) {
+        Geometry one = cut.getGeometryN(k);
+        thick = one.distance(tooth.getFactory().createPoint(new Coordinate(x, 0))) < 1e-9
+            ? one.getLength() : thick;
+      }
+      least = Math.min(least, thick * thick / (4 * (apex - x)));
+    }
+    assertEquals(2 * least / 3, form, 0.03 * form);
   }
 
   @Test
