@@ -35,6 +35,7 @@ public final class Checks {
           new InternalInterferenceRule(),
           new ClosureRule(),
           new BindingRule(),
+          new LeastPlayRule(),
           new ClashRule(),
           new BoreRule(),
           new ShaftRule(),

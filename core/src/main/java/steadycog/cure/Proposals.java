@@ -62,7 +62,7 @@ final class Proposals {
           "unmade");
 
   /** Findings that no count of teeth puts right. */
-  private static final Set<String> OF_SIZES = Set.of("tooth-strength", "shaft-steps");
+  private static final Set<String> OF_SIZES = Set.of("tooth-strength", "shaft-steps", "least-play");
 
   /** Findings about counts and places alone: shifts and sizes are nothing to them. */
   private static final Set<String> OF_COUNTS =
@@ -124,6 +124,9 @@ final class Proposals {
     }
     if (code.equals("bore-wall")) {
       all.addAll(trials(List.of("bore", members), () -> SizeChanges.bores(train, members)));
+    }
+    if (code.equals("least-play")) {
+      all.addAll(trials("flanks", () -> SizeChanges.flanks(train)));
     }
     if (code.equals("shaft-steps")) {
       return trials(List.of("seats", members), () -> SizeChanges.sameBore(train, members));

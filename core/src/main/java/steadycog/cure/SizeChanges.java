@@ -3,6 +3,9 @@ package steadycog.cure;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import steadycog.train.Clearance.Gap;
+import steadycog.train.Clearance;
+import steadycog.number.Figures;
 import steadycog.number.Exact;
 import steadycog.number.Quantity;
 import steadycog.number.Unit;
@@ -26,6 +29,8 @@ final class SizeChanges {
 
   private static final List<Double> WIDER = List.of(1.25, 1.5, 2.0, 2.5, 3.0);
 
+  private static final int FLANK_STEPS = 40;
+
   private SizeChanges() {}
 
   /** Smaller round bores of the wheels that state one, or of what states it on their shafts. */
@@ -47,6 +52,20 @@ final class SizeChanges {
                   .worth(2 - share));
         }
       }
+    }
+    return all;
+  }
+
+  /** More off all flanks, in hundredths of a millimetre. */
+  static List<Change> flanks(Train train) {
+    List<Change> all = new ArrayList<>();
+    Clearance clearance = train.sizes().clearance();
+    double now = clearance.mm(Gap.FLANK);
+    for (int step = 1; step <= FLANK_STEPS; step++) {
+      double mm = (Math.floor(100 * now) + step) / 100;
+      Quantity flank = Quantity.of(Figures.significant(mm, 3), Unit.MM);
+      Sizes wider = train.sizes().withClearance(clearance.with(Gap.FLANK, Optional.of(flank)));
+      all.add(Change.sized("clearance flank " + flank, train.withSizes(wider)).worth(1 + mm));
     }
     return all;
   }

@@ -1,6 +1,9 @@
 package steadycog.notation;
 
 import java.util.List;
+import java.util.stream.Collectors;
+import java.util.Map;
+import java.util.EnumMap;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
@@ -13,6 +16,8 @@ import steadycog.train.Bore;
 import steadycog.train.Clearance;
 import steadycog.train.Clearance.Gap;
 import steadycog.train.Made;
+import steadycog.train.Tolerance;
+import steadycog.train.Join;
 import steadycog.train.Material;
 import steadycog.train.MemberId;
 import steadycog.train.Mesh;
@@ -24,8 +29,8 @@ import steadycog.train.WheelSize;
 /**
  * Sizes as they are written: {@code angle 20}, {@code width sun 8 mm}, {@code shift A 0.3}, {@code
  * bore A 5 mm flat 4.5 mm}, {@code clearance printed flank 0.1 mm}, {@code offset planet 0.08 mm},
- * {@code material sun steel}, {@code distance A-B 40 mm}, {@code sharing 1.2}, {@code tool planet
- * 12}. Without a member width, bore and material are those of every wheel.
+ * {@code material sun steel}, {@code distance A-B 40 mm}, {@code sharing 1.2}, {@code tolerance
+ * centre +0.02 -0 mm thickness +0 -0.03 mm}, {@code tool planet 12}. Without a member width, bore and material are those of every wheel.
  */
 public final class SizeText {
   static final List<String> VERBS =
@@ -39,6 +44,7 @@ public final class SizeText {
           "material",
           "distance",
           "sharing",
+          "tolerance",
           "tool");
 
   private static final String END = "the end of the statement";
@@ -92,6 +98,7 @@ public final class SizeText {
           case "clearance" -> Sizes.UNSTATED.withClearance(readClearance(statement));
           case "distance" -> readDistance(statement, parts);
           case "sharing" -> readSharing(statement);
+          case "tolerance" -> readTolerance(statement, parts);
           case "shift", "offset", "tool" -> readOwn(verb, statement, parts, names);
           default ->
               startsMember(verb, statement)
@@ -276,6 +283,48 @@ public final class SizeText {
                 MeshNames.body(mesh.a(), parts), MeshNames.body(mesh.b(), parts), given));
   }
 
+  private static Sizes readTolerance(Statement statement, List<Part> parts) throws BadStatement {
+    String expected = "a length (" + Tolerance.Of.words() + ") or two meshing wheels";
+    Optional<Join> pair = Optional.empty();
+    Token first = statement.peek();
+    if (Tolerance.Of.of(first.text()).isEmpty()) {
+      Mesh mesh = MeshNames.read(statement.expectWord(expected), parts, expected).getFirst();
+      pair =
+          Optional.of(
+              new Join(MeshNames.body(mesh.a(), parts), MeshNames.body(mesh.b(), parts)));
+    }
+    Map<Tolerance.Of, Tolerance.Limits> limits = new EnumMap<>(Tolerance.Of.class);
+    do {
+      Token word = statement.expectWord(expected);
+      Optional<Tolerance.Of> length = Tolerance.Of.of(word.text());
+      if (length.isEmpty()) {
+        throw Statement.unexpected(word, expected);
+      }
+      if (limits.put(length.get(), readLimits(statement)) != null) {
+        throw new BadStatement(word.problem("a second " + word.text() + ": leave one"));
+      }
+    } while (!statement.atEnd());
+    return Sizes.UNSTATED.withTolerances(List.of(new Tolerance(pair, limits)));
+  }
+
+  /** {@code +0.02 -0 mm}. */
+  private static Tolerance.Limits readLimits(Statement statement) throws BadStatement {
+    String expected = "by how much it may be larger, as +0.02, then smaller, as -0.01 mm";
+    Token above = statement.expectWord(expected);
+    String number = above.text().replaceFirst("^\\+", "");
+    if (!above.text().startsWith("+") || !Exact.isNumber(number)) {
+      throw Statement.unexpected(above, expected);
+    }
+    Token below = statement.peek();
+    if (!below.text().startsWith("-")) {
+      throw Statement.unexpected(below, expected);
+    }
+    Quantity least = statement.expectQuantity(Unit.Dimension.LENGTH);
+    BigFraction most = Exact.parse(number);
+    return Statement.at(
+        above, least, given -> new Tolerance.Limits(most, given.value().negate(), given.unit()));
+  }
+
   private static Sizes readSharing(Statement statement) throws BadStatement {
     Token at = statement.peek();
     BigFraction factor = statement.expectNumber("the most loaded planet over the mean, as 1.2");
@@ -292,6 +341,13 @@ public final class SizeText {
     }
     if (statement.sharing().isPresent()) {
       return "sharing " + Exact.plain(statement.sharing().get());
+    }
+    for (Tolerance one : statement.tolerances()) {
+      return "tolerance"
+          + one.pair().map(pair -> " " + MeshNames.text(pair.a(), pair.b())).orElse("")
+          + one.limits().entrySet().stream()
+              .map(limit -> " " + limit.getKey().word() + " " + limit.getValue())
+              .collect(Collectors.joining());
     }
     for (Sizes.Distance pair : statement.distances()) {
       return "distance " + MeshNames.text(pair.a(), pair.b()) + " " + pair.length();

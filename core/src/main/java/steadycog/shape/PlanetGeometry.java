@@ -265,7 +265,7 @@ public final class PlanetGeometry {
   }
 
   /** Where the axis of {@code planet} of copy {@code k} stands. */
-  Polar axis(MemberId planet, int k) {
+  public Polar axis(MemberId planet, int k) {
     List<Polar> axes = axes(k);
     return part.paired() ? axes.get(part.planetIds().indexOf(planet)) : axes.getFirst();
   }

@@ -122,7 +122,8 @@ public record StrainGeometry(StrainWave part) {
     y[at] = radius * Math.sin(angle);
   }
 
-  private double passing() {
+  /** What is taken off each flank of the flexspline along its pitch line, in modules. */
+  public double passing() {
     return PASSING / part.flex();
   }
 

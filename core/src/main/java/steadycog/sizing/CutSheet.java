@@ -21,6 +21,7 @@ import steadycog.train.Train;
 public record CutSheet(
     List<WheelFigures> wheels,
     List<MeshFigures> meshes,
+    List<MeshPlay> plays,
     Box box,
     Optional<LostMotion> lostMotion,
     Screening screening,
@@ -29,6 +30,7 @@ public record CutSheet(
   public CutSheet {
     wheels = List.copyOf(wheels);
     meshes = List.copyOf(meshes);
+    plays = List.copyOf(plays);
     bearings = List.copyOf(bearings);
   }
 
@@ -37,13 +39,15 @@ public record CutSheet(
         train.members().stream().flatMap(m -> WheelFigures.of(train, m).stream()).toList();
     List<MeshFigures> meshes =
         train.meshes().stream().flatMap(mesh -> MeshFigures.of(train, mesh).stream()).toList();
+    List<MeshPlay> plays = meshes.stream().map(m -> MeshPlay.of(train, m)).toList();
     Torques torques = loading.flow().torques();
     boolean known = torques.status() == Torques.Status.DETERMINED;
     return new CutSheet(
         wheels,
         meshes,
+        plays,
         Box.of(train, layout),
-        LostMotion.of(train.meshes(), meshes, loading.ideal()),
+        LostMotion.of(train, plays, loading.ideal()),
         known ? Screening.of(train, motion, torques) : Screening.NONE,
         known ? Bearing.of(train, layout, torques) : List.of());
   }
@@ -53,6 +57,7 @@ public record CutSheet(
     return new CutSheet(
         wheels,
         meshes,
+        plays,
         box,
         lostMotion.or(other::lostMotion),
         screening.underBoth(other.screening),

@@ -30,7 +30,7 @@ public record MeshFigures(
   /** Flanks that overlap by less than this only touch: less than any process leaves, mm. */
   private static final double FILM_MM = 0.002;
 
-  private static final double ARC_MINUTES = 60 * 180 / Math.PI;
+  static final double ARC_MINUTES = 60 * 180 / Math.PI;
 
   /** The figures of a mesh; empty for contact of other kinds, and where no such pair can run. */
   public static Optional<MeshFigures> of(Train train, Mesh mesh) {

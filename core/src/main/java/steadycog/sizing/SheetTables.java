@@ -7,6 +7,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.Function;
+import java.util.function.ToDoubleFunction;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import steadycog.number.Figures;
@@ -46,7 +47,7 @@ public final class SheetTables {
 
   /** All tables that have a column. */
   public List<SheetTable> all() {
-    return Stream.of(wheels(), meshes(), strength(), bearings())
+    return Stream.of(wheels(), meshes(), lostMotion(), strength(), bearings())
         .filter(table -> !table.columns().isEmpty())
         .toList();
   }
@@ -107,9 +108,23 @@ public final class SheetTables {
                         + lost.output()
                         + " with the input held: "
                         + fixed(lost.minutes(), 1)
-                        + "\u2032 (arc minutes)"));
+                        + "\u2032 (arc minutes)"
+                        + band(lost.band())));
     sheet.screening().weakest().ifPresent(weakest -> lines.add(weakest(weakest)));
     return lines;
+  }
+
+  private static String band(Band band) {
+    return band.isWide()
+        ? ", by its tolerances likely "
+            + fixed(Math.max(0, band.likelyLeast()), 1)
+            + " to "
+            + fixed(band.likelyMost(), 1)
+            + ", at worst "
+            + fixed(Math.max(0, band.least()), 1)
+            + " to "
+            + fixed(band.most(), 1)
+        : "";
   }
 
   /** {@code Weakest tooth: planet in sun ~ planet, 1.32 times the load, by bending at the root}. */
@@ -191,14 +206,32 @@ public final class SheetTables {
             "",
             m -> new Cell(fixed(m.contactRatio(), 2), false, m.contactRatio() < 1)));
     rows.add(
-        mesh("play across flanks", symbol(), m -> new Cell(length(m.play()), false, m.overlaps())));
-    rows.add(mesh("play round the pitch circle", symbol(), m -> Cell.of(length(m.playAround()))));
+        play(
+            "play across flanks",
+            symbol(),
+            p -> new Cell(length(p.play()), false, p.figures().overlaps())));
+    if (sheet.plays().stream().anyMatch(p -> p.lost() > 0)) {
+      rows.add(play("taken by fillets", symbol(), p -> Cell.of(length(p.lost()))));
+    }
     rows.add(
-        mesh(
+        play("play round the pitch circle", symbol(), p -> Cell.of(length(p.around().nominal()))));
+    if (sheet.plays().stream().anyMatch(p -> p.around().isWide())) {
+      rows.add(
+          play(
+              "at least",
+              symbol(),
+              p -> new Cell(length(p.around().least()), false, p.around().least() < 0)));
+      rows.add(play("at most", symbol(), p -> Cell.of(length(p.around().most()))));
+      rows.add(play("likely from", symbol(), p -> Cell.of(length(p.around().likelyLeast()))));
+      rows.add(play("likely to", symbol(), p -> Cell.of(length(p.around().likelyMost()))));
+    }
+    rows.add(
+        play(
             "first turns by, its mate held",
             "\u2032",
-            m -> Cell.of(fixed(m.playAt(m.mesh().a()), 1))));
-    rows.add(mesh("second turns by", "\u2032", m -> Cell.of(fixed(m.playAt(m.mesh().b()), 1))));
+            p -> Cell.of(fixed(p.minutes(p.figures().mesh().a()), 1))));
+    rows.add(
+        play("second turns by", "\u2032", p -> Cell.of(fixed(p.minutes(p.figures().mesh().b()), 1))));
     rows.add(
         mesh(
             "tip clearance",
@@ -208,6 +241,10 @@ public final class SheetTables {
         "Meshes",
         sheet.meshes().stream().map(m -> name(m.mesh().a(), m.mesh().b())).toList(),
         rows);
+  }
+
+  private Row play(String label, String of, Function<MeshPlay, Cell> cell) {
+    return new Row(label, of, Field.FOLLOWS, sheet.plays().stream().map(cell).toList());
   }
 
   private Row mesh(String label, String of, Function<MeshFigures, Cell> cell) {
@@ -220,6 +257,33 @@ public final class SheetTables {
 
   private static String name(MemberId a, MemberId b) {
     return a + " ~ " + (a.part().equals(b.part()) ? b.name() : b.toString());
+  }
+
+  /** What each contact adds to the play at the output; no columns where it does not follow. */
+  public SheetTable lostMotion() {
+    List<LostMotion.Share> shares =
+        sheet.lostMotion().map(LostMotion::shares).orElse(List.of()).stream()
+            .filter(share -> share.minutes().most() > 0)
+            .toList();
+    List<Row> rows = new ArrayList<>();
+    rows.add(share(shares, "it adds", s -> s.minutes().nominal()));
+    if (shares.stream().anyMatch(s -> s.minutes().isWide())) {
+      rows.add(share(shares, "at least", s -> s.minutes().least()));
+      rows.add(share(shares, "at most", s -> s.minutes().most()));
+    }
+    return new SheetTable(
+        "Play at " + sheet.lostMotion().map(lost -> lost.output().toString()).orElse("the output"),
+        shares.stream().map(LostMotion.Share::of).toList(),
+        rows);
+  }
+
+  private static Row share(
+      List<LostMotion.Share> shares, String label, ToDoubleFunction<LostMotion.Share> minutes) {
+    return new Row(
+        label,
+        "\u2032",
+        Field.FOLLOWS,
+        shares.stream().map(s -> Cell.of(fixed(minutes.applyAsDouble(s), 1))).toList());
   }
 
   /** Under the load of the state in force; no columns where torques do not follow. */

@@ -2,6 +2,7 @@ package steadycog.train;
 
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -23,6 +24,7 @@ import steadycog.number.Quantity;
  * @param distances where axes of meshing wheels really stand, at most one a pair
  * @param sharing the load of the most loaded planet over the mean, 1 to 2; empty for {@link
  *     #USUAL_SHARING}
+ * @param tolerances how far lengths may be off, at most one of all and one a pair
  */
 public record Sizes(
     Optional<Rack> rack,
@@ -30,11 +32,19 @@ public record Sizes(
     Map<MemberId, WheelSize> wheels,
     Clearance clearance,
     List<Distance> distances,
-    Optional<BigFraction> sharing) {
+    Optional<BigFraction> sharing,
+    List<Tolerance> tolerances) {
   /** Nothing said. */
   public static final Sizes UNSTATED =
       new Sizes(
-          Optional.empty(), WheelSize.NONE, Map.of(), Clearance.NONE, List.of(), Optional.empty());
+          
+          Optional.empty(),
+          WheelSize.NONE,
+          Map.of(),
+          Clearance.NONE,
+          List.of(),
+          Optional.empty(),
+          List.of());
 
   /** Between 1.0 of a floating sun with three planets and 1.3 (Müller; AGMA 6123, load sharing). */
   public static final double USUAL_SHARING = 1.2;
@@ -57,6 +67,8 @@ public record Sizes(
     List<Distance> ordered = new ArrayList<>(distances);
     ordered.sort((one, two) -> (one.a + "~" + one.b).compareTo(two.a + "~" + two.b));
     distances = List.copyOf(ordered);
+    tolerances =
+        tolerances.stream().sorted(Comparator.comparing(one -> one.pair().toString())).toList();
     sharing.ifPresent(
         factor -> {
           if (factor.compareTo(BigFraction.ONE) < 0 || factor.compareTo(BigFraction.of(2)) > 0) {
@@ -98,21 +110,21 @@ public record Sizes(
   }
 
   public Sizes withRack(Optional<Rack> changed) {
-    return new Sizes(changed, common, wheels, clearance, distances, sharing);
+    return new Sizes(changed, common, wheels, clearance, distances, sharing, tolerances);
   }
 
   public Sizes withCommon(WheelSize changed) {
-    return new Sizes(rack, changed, wheels, clearance, distances, sharing);
+    return new Sizes(rack, changed, wheels, clearance, distances, sharing, tolerances);
   }
 
   public Sizes with(MemberId wheel, WheelSize changed) {
     Map<MemberId, WheelSize> all = new TreeMap<>(wheels);
     all.put(wheel, changed);
-    return new Sizes(rack, common, all, clearance, distances, sharing);
+    return new Sizes(rack, common, all, clearance, distances, sharing, tolerances);
   }
 
   public Sizes withClearance(Clearance changed) {
-    return new Sizes(rack, common, wheels, changed, distances, sharing);
+    return new Sizes(rack, common, wheels, changed, distances, sharing, tolerances);
   }
 
   /** The same with the distance of a pair; empty takes it back. */
@@ -120,16 +132,17 @@ public record Sizes(
     List<Distance> all = new ArrayList<>(distances);
     all.removeIf(old -> old.isOf(a, b));
     length.ifPresent(given -> all.add(new Distance(a, b, given)));
-    return new Sizes(rack, common, wheels, clearance, all, sharing);
+    return new Sizes(rack, common, wheels, clearance, all, sharing, tolerances);
   }
 
   public Sizes withSharing(Optional<BigFraction> changed) {
-    return new Sizes(rack, common, wheels, clearance, distances, changed);
+    return new Sizes(rack, common, wheels, clearance, distances, changed, tolerances);
   }
 
   /** What is said of no single wheel or pair, for another train. */
   public Sizes ofAll() {
-    return new Sizes(rack, common, Map.of(), clearance, List.of(), sharing);
+    return new Sizes(
+        rack, common, Map.of(), clearance, List.of(), sharing, ofAllOnly(tolerances));
   }
 
   /** Whether nothing is stated but of single wheels. */
@@ -141,7 +154,8 @@ public record Sizes(
             wheels,
             UNSTATED.clearance,
             List.of(),
-            Optional.empty()));
+            Optional.empty(),
+            List.of()));
   }
 
   /**
@@ -169,7 +183,49 @@ public record Sizes(
         all,
         clearance.unstated() ? more.clearance : clearance,
         both,
-        WheelSize.one("sharing", sharing, more.sharing));
+        WheelSize.one("sharing", sharing, more.sharing),
+        bothTolerances(more));
+  }
+
+  private List<Tolerance> bothTolerances(Sizes more) {
+    List<Tolerance> all = new ArrayList<>(tolerances);
+    for (Tolerance next : more.tolerances) {
+      if (all.stream().anyMatch(old -> old.isOf(next.pair()))) {
+        throw new IllegalArgumentException(
+            "a second tolerance"
+                + next.pair().map(pair -> " of " + pair.a() + " and " + pair.b()).orElse("")
+                + ": say it all in one statement");
+      }
+      all.add(next);
+    }
+    return all;
+  }
+
+  private static List<Tolerance> ofAllOnly(List<Tolerance> all) {
+    return all.stream().filter(one -> one.pair().isEmpty()).toList();
+  }
+
+  /** How far a length of two meshing bodies may be off: as said of them, or of all. */
+  public Tolerance.Limits tolerance(MemberId a, MemberId b, Tolerance.Of length) {
+    Optional<Join> pair = Optional.of(new Join(a, b));
+    return tolerances.stream()
+        .filter(one -> one.isOf(pair))
+        .flatMap(one -> Optional.ofNullable(one.limits().get(length)).stream())
+        .findFirst()
+        .orElseGet(() -> tolerance(length));
+  }
+
+  /** How far a length may be off where nothing is said of a pair. */
+  public Tolerance.Limits tolerance(Tolerance.Of length) {
+    return tolerances.stream()
+        .filter(one -> one.pair().isEmpty())
+        .flatMap(one -> Optional.ofNullable(one.limits().get(length)).stream())
+        .findFirst()
+        .orElse(Tolerance.Limits.NONE);
+  }
+
+  public Sizes withTolerances(List<Tolerance> changed) {
+    return new Sizes(rack, common, wheels, clearance, distances, sharing, changed);
   }
 
   /** What one statement each says, in the order in which a card is printed. */
@@ -181,6 +237,7 @@ public record Sizes(
       all.add(UNSTATED.withClearance(clearance));
     }
     sharing.ifPresent(given -> all.add(UNSTATED.withSharing(sharing)));
+    tolerances.forEach(one -> all.add(UNSTATED.withTolerances(List.of(one))));
     wheels.forEach((wheel, size) -> all.addAll(size.split(one -> UNSTATED.with(wheel, one))));
     for (Distance distance : distances) {
       all.add(UNSTATED.withDistance(distance.a, distance.b, Optional.of(distance.length)));
@@ -192,6 +249,7 @@ public record Sizes(
   public List<MemberId> members() {
     List<MemberId> all = new ArrayList<>(wheels.keySet());
     distances.forEach(distance -> all.addAll(List.of(distance.a, distance.b)));
+    tolerances.forEach(one -> one.pair().ifPresent(p -> all.addAll(List.of(p.a(), p.b()))));
     return all;
   }
 
@@ -203,7 +261,10 @@ public record Sizes(
         wheels,
         clearance,
         distances.stream().filter(pair -> meshing.test(pair.a, pair.b)).toList(),
-        sharing);
+        sharing,
+        tolerances.stream()
+            .filter(one -> one.pair().filter(p -> !meshing.test(p.a(), p.b())).isEmpty())
+            .toList());
   }
 
   /** The same for members under other names; without what is said of those that do not stay. */
@@ -224,6 +285,16 @@ public record Sizes(
             .filter(distance -> stays.test(distance.a) && stays.test(distance.b))
             .map(d -> new Distance(rename.apply(d.a), rename.apply(d.b), d.length))
             .toList(),
-        sharing);
+        sharing,
+        tolerances.stream()
+            .filter(
+                one ->
+                    one.pair().filter(p -> !stays.test(p.a()) || !stays.test(p.b())).isEmpty())
+            .map(
+                one ->
+                    new Tolerance(
+                        one.pair().map(p -> new Join(rename.apply(p.a()), rename.apply(p.b()))),
+                        one.limits()))
+            .toList());
   }
 }

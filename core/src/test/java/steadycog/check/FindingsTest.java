@@ -25,6 +25,8 @@ class FindingsTest {
 
   private static final List<String> CARDS =
       List.of(
+          "parallel 20 ~ 41; clearance flank 0.02 mm; tolerance centre +0 -0.2 mm",
+          "parallel 20 ~ 41; clearance flank 0.1 mm; tolerance thickness +0.01 -0.02 mm",
           "cycloidal lobes 19 pins 20 discs 3; bore eccentric 19.5 mm",
           "cycloidal lobes 19 pins 20; bore eccentric 25 mm",
           "parallel 40 = 40; bore A 8 mm; bore B 10 mm",
