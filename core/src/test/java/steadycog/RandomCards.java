@@ -168,6 +168,7 @@ public final class RandomCards {
             () -> "shift " + pick(members) + " " + (random.nextInt(21) - 10) / 10.0,
             () -> "bore " + pick(members) + " " + length(1, 30),
             () -> "clearance " + pick(List.of("printed", "laser", "apart 1 mm", "flank 0.3 mm")),
+            () -> "tolerance thickness +0 -0.05 mm" + maybe(() -> " centre +0.1 -0.1 mm"),
             () -> "material " + pick(List.of("steel", "petg")),
             () -> "distance " + pick(members) + "-" + pick(members) + " " + length(1, 90));
     for (int k = random.nextInt(3); k > 0; k--) {

@@ -3,6 +3,7 @@ package steadycog;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import steadycog.number.Exact;
@@ -36,6 +37,7 @@ import steadycog.train.State;
 import steadycog.train.StrainWave;
 import steadycog.train.Take;
 import steadycog.train.Teeth;
+import steadycog.train.Tolerance;
 import steadycog.train.Train;
 import steadycog.train.WheelSize;
 
@@ -294,6 +296,16 @@ public final class RandomTrains {
                 train.partOf(mesh.b()).body(mesh.b()),
                 Optional.of(mm(random.nextInt(20, 400), 8)));
       }
+    }
+    if (random.nextInt(3) == 0) {
+      Tolerance.Limits limits =
+          new Tolerance.Limits(Exact.of(random.nextInt(9), 100), Exact.of(1, 50), Unit.MM);
+      sizes =
+          sizes.withTolerances(
+              List.of(
+                  new Tolerance(
+                      Optional.empty(),
+                      Map.of(any(List.of(Tolerance.Of.values()), random), limits))));
     }
     return train.withSizes(sizes);
   }

@@ -9,6 +9,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.Callable;
+import java.util.stream.Stream;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
@@ -87,7 +88,8 @@ final class ExportCommand implements Callable<Integer> {
       paramLabel = "SECTION",
       description =
           "of a report only these: job, drawing, ratios, working, findings, cut-sheet, shift-plan,"
-              + " bench, cautions; or shop for the cut sheet alone")
+              + " bench, cautions; or shop for the drawing, the cut sheet, and what errors and"
+              + " warnings (faults) there are")
   List<String> sections = List.of();
 
   @Option(names = "--inch", description = "lengths of a report in inches")
@@ -152,7 +154,7 @@ final class ExportCommand implements Callable<Integer> {
       if (word.strip().equals("shop")) {
         chosen.addAll(Section.SHOP);
       } else if (section.isEmpty()) {
-        List<String> known = Section.ALL.stream().map(Section::key).toList();
+        List<String> known = Stream.of(Section.values()).map(Section::key).toList();
         return refuse(
             "no section '" + word + "', expected shop or some of " + String.join(", ", known));
       }

@@ -10,6 +10,7 @@ import steadycog.bench.Chart.Series;
 import steadycog.bench.Chart.Style;
 import steadycog.bench.LoadResult.Row;
 import steadycog.number.Unit;
+import steadycog.sizing.Band;
 
 /** The charts of one load test, or of two builds over each other. */
 public final class LoadCharts {
@@ -69,7 +70,7 @@ public final class LoadCharts {
         results,
         unit,
         row -> row.step().of(Measure.BACKLASH).map(value -> value.inBase() * 60),
-        LoadResult::play);
+        result -> result.play().map(Band::nominal));
   }
 
   private static Chart overTorque(

@@ -12,6 +12,7 @@ import steadycog.number.Exact;
 import steadycog.number.Figures;
 import steadycog.number.Quantity;
 import steadycog.number.Unit;
+import steadycog.sizing.Band;
 import steadycog.sizing.LostMotion;
 import steadycog.sizing.Screening;
 import steadycog.sizing.ToothLoad;
@@ -27,10 +28,15 @@ import steadycog.train.Train;
  * @param rows one a step
  * @param predicted efficiency from drive to take-off by the losses of the card; empty where it does
  *     not follow
- * @param play lost motion at the output by the clearances of the card, arc minutes; empty where
- *     none is worked out
+ * @param play lost motion at the output by the clearances and tolerances of the card, arc minutes;
+ *     empty where none is worked out
  */
-public record LoadResult(List<Row> rows, Optional<Double> predicted, Optional<Double> play) {
+public record LoadResult(List<Row> rows, Optional<Double> predicted, Optional<Band> play) {
+
+  private static final double MINUTES = 60;
+
+  /** Without tolerances play within this share of what is worked out is as it should be. */
+  private static final double ALIKE = 0.25;
 
   /**
    * A step worked out.
@@ -61,7 +67,39 @@ public record LoadResult(List<Row> rows, Optional<Double> predicted, Optional<Do
       rows.add(row(study, test.rigging(), step));
     }
     return new LoadResult(
-        rows, study.efficiency(), study.cutSheet().lostMotion().map(LostMotion::minutes));
+        rows, study.efficiency(), study.cutSheet().lostMotion().map(LostMotion::band));
+  }
+
+  /** The least play at the output that was read, arc minutes; wear and load only add to it. */
+  public Optional<Double> measuredPlay() {
+    return rows.stream()
+        .flatMap(row -> row.step.of(Measure.BACKLASH).stream())
+        .map(play -> play.inBase() * MINUTES)
+        .min(Comparator.naturalOrder());
+  }
+
+  /** What was read of the play against what was worked out, in words; empty without either. */
+  public Optional<String> playWords() {
+    if (play.isEmpty() || measuredPlay().isEmpty()) {
+      return Optional.empty();
+    }
+    Band band = play.get();
+    double read = measuredPlay().get();
+    String worked = "worked out " + minutes(band.nominal());
+    if (band.isWide()) {
+      worked += ", likely " + minutes(band.likelyLeast()) + " to " + minutes(band.likelyMost());
+    }
+    double least = band.isWide() ? band.least() : band.nominal() * (1 - ALIKE);
+    double most = band.isWide() ? band.most() : band.nominal() * (1 + ALIKE);
+    String verdict =
+        read > most
+            ? "more than its clearances and tolerances make"
+            : read < least ? "less than its clearances and tolerances make" : "as it should be";
+    return Optional.of("Play " + minutes(read) + ", " + worked + ": " + verdict);
+  }
+
+  private static String minutes(double minutes) {
+    return Figures.significant(Math.max(0, minutes), 3) + "\u2032";
   }
 
   private static Row row(Study study, Rigging rigging, LoadStep step) {
@@ -164,7 +202,7 @@ public record LoadResult(List<Row> rows, Optional<Double> predicted, Optional<Do
                         + percent(measured)
                         + predicted.map(p -> ", predicted " + percent(p)).orElse(""))
             .orElse("");
-    return held + failed + model + ".";
+    return held + failed + model + "." + playWords().map(words -> " " + words + ".").orElse("");
   }
 
   private static String text(double torque, Unit unit) {

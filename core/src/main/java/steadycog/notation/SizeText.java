@@ -1,12 +1,12 @@
 package steadycog.notation;
 
-import java.util.List;
-import java.util.stream.Collectors;
-import java.util.Map;
 import java.util.EnumMap;
+import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.notation.Statement.BadStatement;
 import steadycog.number.Exact;
@@ -15,22 +15,23 @@ import steadycog.number.Unit;
 import steadycog.train.Bore;
 import steadycog.train.Clearance;
 import steadycog.train.Clearance.Gap;
-import steadycog.train.Made;
-import steadycog.train.Tolerance;
 import steadycog.train.Join;
+import steadycog.train.Made;
 import steadycog.train.Material;
 import steadycog.train.MemberId;
 import steadycog.train.Mesh;
 import steadycog.train.Part;
 import steadycog.train.Rack;
 import steadycog.train.Sizes;
+import steadycog.train.Tolerance;
 import steadycog.train.WheelSize;
 
 /**
  * Sizes as they are written: {@code angle 20}, {@code width sun 8 mm}, {@code shift A 0.3}, {@code
  * bore A 5 mm flat 4.5 mm}, {@code clearance printed flank 0.1 mm}, {@code offset planet 0.08 mm},
  * {@code material sun steel}, {@code distance A-B 40 mm}, {@code sharing 1.2}, {@code tolerance
- * centre +0.02 -0 mm thickness +0 -0.03 mm}, {@code tool planet 12}. Without a member width, bore and material are those of every wheel.
+ * centre +0.02 -0 mm thickness +0 -0.03 mm}, {@code tool planet 12}. Without a member width, bore
+ * and material are those of every wheel.
  */
 public final class SizeText {
   static final List<String> VERBS =
@@ -290,8 +291,7 @@ public final class SizeText {
     if (Tolerance.Of.of(first.text()).isEmpty()) {
       Mesh mesh = MeshNames.read(statement.expectWord(expected), parts, expected).getFirst();
       pair =
-          Optional.of(
-              new Join(MeshNames.body(mesh.a(), parts), MeshNames.body(mesh.b(), parts)));
+          Optional.of(new Join(MeshNames.body(mesh.a(), parts), MeshNames.body(mesh.b(), parts)));
     }
     Map<Tolerance.Of, Tolerance.Limits> limits = new EnumMap<>(Tolerance.Of.class);
     do {

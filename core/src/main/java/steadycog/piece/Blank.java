@@ -69,7 +69,7 @@ public record Blank(
   }
 
   /** Thickness of a member's plate, mm: the width stated for it, or in proportion. */
-  static double plateMm(Train train, MemberId id) {
+  public static double plateMm(Train train, MemberId id) {
     return train
         .sizes()
         .own(id)

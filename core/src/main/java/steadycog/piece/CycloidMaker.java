@@ -19,7 +19,6 @@ import steadycog.train.Train;
 
 /** Discs, pins, eccentric and output of a cycloidal drive. */
 final class CycloidMaker extends Maker {
-  private static final double FLANGE_RIM = 1.6;
 
   /** Half the width of the neck between a pin and a wall behind it, in radii of the pin. */
   private static final double NECK = 0.8;
@@ -175,7 +174,7 @@ final class CycloidMaker extends Maker {
   /** The plate whose pins go through the discs. */
   private void output(Cycloidal drive, CycloidGeometry geometry, Stand stand) {
     double height = drive.sizes().discs() * width(drive.discId());
-    double radius = geometry.outputCircleRadius() + FLANGE_RIM * geometry.outputPinRadius();
+    double radius = geometry.outputPlateRadius();
     List<Round> pins = new ArrayList<>();
     for (Polar pin : geometry.outputPins()) {
       pins.add(round(pin, 1, geometry.outputPinRadius()));

@@ -15,9 +15,9 @@ import steadycog.train.Train;
  * @param floor thickness of the bottom or flange
  * @param flange width of a hat's flange round the tube
  */
-record FlexTube(double bore, double wall, double tube, double floor, double flange) {
+public record FlexTube(double bore, double wall, double tube, double floor, double flange) {
 
-  static FlexTube of(Train train, StrainWave drive) {
+  public static FlexTube of(Train train, StrainWave drive) {
     StrainGeometry geometry = new StrainGeometry(drive);
     double module = Drives.moduleMm(train);
     double bore = (geometry.flexRadius() - geometry.boreDepth(module)) * module;
@@ -28,7 +28,7 @@ record FlexTube(double bore, double wall, double tube, double floor, double flan
   }
 
   /** All that lies below the teeth. */
-  double below() {
+  public double below() {
     return floor + tube;
   }
 }

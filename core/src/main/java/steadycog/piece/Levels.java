@@ -76,10 +76,10 @@ public final class Levels {
                 drive.sizes().discs() * Blank.widthMm(train, drive.discId())
               };
             }
-            case CIRCULAR_SPLINE, GENERATOR -> new double[] {0, width};
-            case CROWN, SIDE, CASE, SHAFT -> new double[] {0, 0};
+            case CIRCULAR_SPLINE, GENERATOR, CROWN, SIDE -> new double[] {0, width};
+            case CASE, SHAFT -> new double[] {0, 0};
           };
-      case PlacedCone cone -> new double[] {0, 0};
+      case PlacedCone cone -> new double[] {0, width};
     };
   }
 

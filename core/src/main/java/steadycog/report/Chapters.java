@@ -8,6 +8,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.apache.commons.numbers.fraction.BigFraction;
 import org.jspecify.annotations.Nullable;
 import steadycog.bench.BenchBook;
@@ -18,6 +19,7 @@ import steadycog.check.Severity;
 import steadycog.job.Sheet;
 import steadycog.number.AngularSpeed;
 import steadycog.number.Figures;
+import steadycog.number.Pace;
 import steadycog.number.Ratio;
 import steadycog.piece.Arrangement;
 import steadycog.piece.Piece;
@@ -90,6 +92,7 @@ final class Chapters {
       case RATIOS -> ratios();
       case WORKING -> working();
       case FINDINGS -> findings();
+      case FAULTS -> faults();
       case CUT_SHEET -> cutSheet();
       case SHIFT_PLAN -> named.plan().map(this::plan).orElse(List.of());
       case BENCH -> bench();
@@ -433,6 +436,18 @@ final class Chapters {
             (finding.message() + finding.remedy().map(remedy -> " " + remedy).orElse(""))
                 .replace("->", "\u2192"),
             sheet.book().howSettled(finding).orElse("")));
+  }
+
+  /** What the shop must know before it cuts, what its pieces show when put together first. */
+  private List<Block> faults() {
+    List<Block> blocks = new ArrayList<>();
+    List<String> keys = new ArrayList<>();
+    Stream.concat(
+            named.study().collisions(Pace.FREE).stream(),
+            named.each().stream().flatMap(one -> one.study().findings().stream()))
+        .filter(steadycog.check.Finding::isBad)
+        .forEach(finding -> add(blocks, keys, finding));
+    return blocks;
   }
 
   // ---- sizes

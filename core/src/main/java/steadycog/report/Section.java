@@ -13,15 +13,17 @@ public enum Section {
   RATIOS("Roles and ratios"),
   WORKING("Working"),
   FINDINGS("Findings"),
+  FAULTS("Errors and warnings"),
   CUT_SHEET("Cut sheet"),
   SHIFT_PLAN("Shift plan"),
   BENCH("Bench"),
   CAUTIONS("Cautions");
 
   /** What a cut sheet for the shop holds. */
-  public static final Set<Section> SHOP = EnumSet.of(DRAWING, CUT_SHEET, CAUTIONS);
+  public static final Set<Section> SHOP = EnumSet.of(DRAWING, FAULTS, CUT_SHEET, CAUTIONS);
 
-  public static final Set<Section> ALL = EnumSet.allOf(Section.class);
+  /** Everything; errors and warnings are among the findings. */
+  public static final Set<Section> ALL = EnumSet.complementOf(EnumSet.of(FAULTS));
 
   private final String title;
 

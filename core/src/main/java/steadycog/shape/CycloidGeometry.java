@@ -193,6 +193,11 @@ public final class CycloidGeometry {
     return threadingMargin(boreRadius) >= 0;
   }
 
+  /** Radius of the plate that carries the output pins. */
+  public double outputPlateRadius() {
+    return outputCircle + RING_RIM * outputPin;
+  }
+
   /** Distance between the surfaces of neighbouring pins; negative when they overlap. */
   public double pinClearance() {
     return gap() - 2 * pinRadius;

@@ -46,6 +46,17 @@ public final class GearOutline {
         : new ToothProfile(teeth.count(), cut, 0).tipRadius();
   }
 
+  /**
+   * The same of teeth that are made thinner: pointed ones end lower.
+   *
+   * @param thinning taken off each flank along the pitch circle, in modules
+   */
+  public static double tipRadius(Teeth teeth, Cut cut, double thinning) {
+    return teeth.internal()
+        ? ringTip(teeth.count(), cut)
+        : new ToothProfile(teeth.count(), cut, thinning).tipRadius();
+  }
+
   /** Radius of the roots, in modules. */
   public static double rootRadius(Teeth teeth, Cut cut) {
     double dedendum = cut.rack().dedendum();

@@ -87,6 +87,39 @@ public record StrainGeometry(StrainWave part) {
     return YOUNG * wall(moduleMm) / 2 * deflection() * (lobes * lobes - 1) / (radius * radius);
   }
 
+  public double flexTip() {
+    return flexRadius() + ADDENDUM;
+  }
+
+  /** Radius of the roots of the flexspline while it is round. */
+  public double flexRoot() {
+    return flexRadius() - DEDENDUM;
+  }
+
+  /** The straight side of a space of the round flexspline: two points, each radius and angle. */
+  public double[] flexSpace(double thinning) {
+    double pitch = flexRadius();
+    double half = Math.PI / 4 + passing() + thinning;
+    return new double[] {
+      pitch - DEDENDUM,
+      (half - DEDENDUM * FLANK) / pitch,
+      pitch + ADDENDUM,
+      (half + ADDENDUM * FLANK) / pitch
+    };
+  }
+
+  /** The same of the circular spline, from its tips outwards. */
+  public double[] circularSpace(double thinning) {
+    double pitch = circularRadius();
+    double half = Math.PI / 4 + thinning;
+    return new double[] {
+      pitch - ADDENDUM,
+      (half + ADDENDUM * FLANK) / pitch,
+      pitch + DEDENDUM,
+      (half - DEDENDUM * FLANK) / pitch
+    };
+  }
+
   /** The circular spline's teeth about its axis, a space to the right. */
   public Outline circularTeeth(double thinning) {
     double tipHalf = Math.PI / 4 + ADDENDUM * FLANK + thinning;

@@ -57,18 +57,15 @@ public final class TipPath {
   public static double play(PairGeometry pair, double pinionThinning, double gearThinning) {
     Wheel pinion =
         new Wheel(
-            pair.pinion(),
-            GearOutline.side(pair.pinion(), pair.pinionCut(), FINE, pinionThinning));
+            pair.pinion(), GearOutline.side(pair.pinion(), pair.pinionCut(), FINE, pinionThinning));
     Wheel gear =
-        new Wheel(
-            pair.gear(), GearOutline.side(pair.gear(), pair.gearCut(), FINE, gearThinning));
+        new Wheel(pair.gear(), GearOutline.side(pair.gear(), pair.gearCut(), FINE, gearThinning));
     double ratio = (double) pair.gear().count() / pair.pinion().count();
     double a = pair.centreDistance();
     boolean inside = pair.internal();
     double least =
         Math.min(
-            least(gear, pinion, inside ? -a : a, inside),
-            ratio * least(pinion, gear, a, inside));
+            least(gear, pinion, inside ? -a : a, inside), ratio * least(pinion, gear, a, inside));
     return 2 * least;
   }
 

@@ -42,8 +42,7 @@ public record Band(double nominal, List<Deviation> deviations) {
   }
 
   Band times(double factor) {
-    return new Band(
-        factor * nominal, deviations.stream().map(one -> one.times(factor)).toList());
+    return new Band(factor * nominal, deviations.stream().map(one -> one.times(factor)).toList());
   }
 
   Band plus(Band other) {

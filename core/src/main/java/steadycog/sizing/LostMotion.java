@@ -25,9 +25,9 @@ import steadycog.train.Train;
 /**
  * How far the output can be turned with the input held fast, all play taken up one way and then the
  * other: of meshes, of planets on their pins, and of a drive's own fits. What a contact gives at
- * the output is what it would carry for a torque of one there (virtual work), so it follows from the
- * torques without losses; the planets of a set, or the discs of a drive, lie in it side by side and
- * count once.
+ * the output is what it would carry for a torque of one there (virtual work), so it follows from
+ * the torques without losses; the planets of a set, or the discs of a drive, lie in it side by side
+ * and count once.
  *
  * @param output the member that is turned
  * @param shares what each contact adds, the largest first

@@ -35,9 +35,7 @@ public record MeshPlay(MeshFigures figures, double lost, Band around) {
     Band band =
         Band.of(nominal)
             .with(
-                centre.aboveMm(),
-                centre.belowMm(),
-                apart * 2 * Math.tan(figures.pair().working()))
+                centre.aboveMm(), centre.belowMm(), apart * 2 * Math.tan(figures.pair().working()))
             .with(thick.aboveMm(), thick.belowMm(), -1)
             .with(thick.aboveMm(), thick.belowMm(), -1);
     return new MeshPlay(figures, lost, band);

@@ -16,9 +16,17 @@ import steadycog.sizing.SheetTable.Cell;
 import steadycog.sizing.SheetTable.Field;
 import steadycog.sizing.SheetTable.Row;
 import steadycog.sizing.ToothLoad.Bending;
+import steadycog.train.Bevel;
 import steadycog.train.Clearance;
+import steadycog.train.Cycloidal;
+import steadycog.train.Differential;
 import steadycog.train.MemberId;
+import steadycog.train.Parallel;
+import steadycog.train.Part;
 import steadycog.train.Pitch;
+import steadycog.train.Planetary;
+import steadycog.train.Shaft;
+import steadycog.train.StrainWave;
 import steadycog.train.Train;
 
 /** Puts a cut sheet into tables, lengths in the unit that is asked for. */
@@ -47,7 +55,11 @@ public final class SheetTables {
 
   /** All tables that have a column. */
   public List<SheetTable> all() {
-    return Stream.of(wheels(), meshes(), lostMotion(), strength(), bearings())
+    return Stream.of(
+            Stream.of(wheels()),
+            drives().stream(),
+            Stream.of(meshes(), lostMotion(), strength(), bearings()))
+        .flatMap(tables -> tables)
         .filter(table -> !table.columns().isEmpty())
         .toList();
   }
@@ -168,6 +180,24 @@ public final class SheetTables {
         "Wheels", sheet.wheels().stream().map(w -> w.id().toString()).toList(), rows);
   }
 
+  /** A table a cycloidal or strain wave drive. */
+  public List<SheetTable> drives() {
+    DriveTables tables = new DriveTables(train, this::length, symbol());
+    List<SheetTable> all = new ArrayList<>();
+    for (Part part : train.parts()) {
+      switch (part) {
+        case Cycloidal drive -> all.add(tables.of(drive));
+        case StrainWave drive -> all.add(tables.of(drive));
+        case Parallel wheels -> {}
+        case Planetary wheels -> {}
+        case Bevel none -> {}
+        case Differential none -> {}
+        case Shaft none -> {}
+      }
+    }
+    return all;
+  }
+
   private Row wheel(String label, String of, Function<WheelFigures, Cell> cell) {
     return wheel(label, of, Field.FOLLOWS, cell);
   }
@@ -231,7 +261,10 @@ public final class SheetTables {
             "\u2032",
             p -> Cell.of(fixed(p.minutes(p.figures().mesh().a()), 1))));
     rows.add(
-        play("second turns by", "\u2032", p -> Cell.of(fixed(p.minutes(p.figures().mesh().b()), 1))));
+        play(
+            "second turns by",
+            "\u2032",
+            p -> Cell.of(fixed(p.minutes(p.figures().mesh().b()), 1))));
     rows.add(
         mesh(
             "tip clearance",

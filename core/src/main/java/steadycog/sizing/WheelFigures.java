@@ -48,6 +48,12 @@ public record WheelFigures(
 
   private static final double PIN_INSIDE = 1.44;
 
+  private static final double PIN_STEP = 0.05;
+  private static final double MOST_PIN = 2.4;
+
+  /** Room that is left between a measuring pin and the root, in modules. */
+  private static final double ABOVE_ROOT = 0.03;
+
   /** The figures of a wheel; empty for what has no involute teeth. */
   public static Optional<WheelFigures> of(Train train, Member member) {
     return member
@@ -66,7 +72,9 @@ public record WheelFigures(
   private static WheelFigures of(MemberId id, Teeth teeth, Cut cut, double moduleMm, Blank blank) {
     double pitch = teeth.count() * moduleMm;
     double base = pitch * Math.cos(cut.rack().pressureAngle());
-    double tip = 2 * GearOutline.tipRadius(teeth, cut) * moduleMm;
+    double off = blank.flankMm() / moduleMm;
+    double thinning = off / Math.cos(cut.rack().pressureAngle());
+    double tip = 2 * GearOutline.tipRadius(teeth, cut, thinning) * moduleMm;
     double root = 2 * GearOutline.rootRadius(teeth, cut) * moduleMm;
     double inward = 2 * blank.flankMm() / Math.cos(cut.rack().pressureAngle());
     double wide = Math.PI * moduleMm / 2;
@@ -80,9 +88,8 @@ public record WheelFigures(
                 span(teeth.count(), spanned.getAsInt(), cut.shift(), cut.rack()) * moduleMm
                     - 2 * blank.flankMm())
             : OptionalDouble.empty();
-    double pin = (teeth.internal() ? PIN_INSIDE : PIN) * moduleMm;
-    double off = blank.flankMm() / moduleMm;
-    OptionalDouble over = overPins(teeth, cut, pin / moduleMm, off);
+    double pin = pin(teeth, cut, off);
+    OptionalDouble over = overPins(teeth, cut, pin, off);
     return new WheelFigures(
         id,
         teeth,
@@ -96,7 +103,7 @@ public record WheelFigures(
         thickness,
         spanned,
         span,
-        pin,
+        pin * moduleMm,
         over.isPresent() ? OptionalDouble.of(over.getAsDouble() * moduleMm) : over);
   }
 
@@ -132,6 +139,28 @@ public record WheelFigures(
   }
 
   /**
+   * The usual pin, or the next larger one that lies on the flanks and not on the root: of thin
+   * teeth the usual one may fall in; in modules.
+   */
+  private static double pin(Teeth teeth, Cut cut, double off) {
+    double usual = teeth.internal() ? PIN_INSIDE : PIN;
+    double root = GearOutline.rootRadius(teeth, cut);
+    for (double pin = usual; pin < MOST_PIN; pin += PIN_STEP) {
+      OptionalDouble at = pinCentre(teeth, cut, pin, off);
+      if (at.isPresent()) {
+        double bottom =
+            teeth.internal()
+                ? root - at.getAsDouble() - pin / 2
+                : at.getAsDouble() - pin / 2 - root;
+        if (bottom >= ABOVE_ROOT) {
+          return pin;
+        }
+      }
+    }
+    return usual;
+  }
+
+  /**
    * Over (between) pins of a diameter, in modules: the involute through the pin's centre, inv f =
    * inv a ± (d / (z cos a) + 2 x tan a / z - pi / (2 z)); odd counts by cos (90°/z) (van Keuren;
    * ISO 21771, dimension over balls).
@@ -139,6 +168,18 @@ public record WheelFigures(
    * @param off what is taken off each flank
    */
   private static OptionalDouble overPins(Teeth teeth, Cut cut, double pin, double off) {
+    int z = teeth.count();
+    OptionalDouble centre = pinCentre(teeth, cut, pin, off);
+    if (centre.isEmpty()) {
+      return centre;
+    }
+    double at = 2 * centre.getAsDouble();
+    double across = z % 2 == 0 ? at : at * Math.cos(Math.PI / (2.0 * z));
+    return OptionalDouble.of(teeth.internal() ? across - pin : across + pin);
+  }
+
+  /** Where the axis of a pin in a gap stands; empty where it would not touch the flanks. */
+  private static OptionalDouble pinCentre(Teeth teeth, Cut cut, double pin, double off) {
     double angle = cut.rack().pressureAngle();
     int z = teeth.count();
     double base = z * Math.cos(angle);
@@ -148,8 +189,6 @@ public record WheelFigures(
     if (involute <= 0) {
       return OptionalDouble.empty();
     }
-    double at = base / Math.cos(BasicRack.angleOf(involute));
-    double across = z % 2 == 0 ? at : at * Math.cos(Math.PI / (2.0 * z));
-    return OptionalDouble.of(teeth.internal() ? across - pin : across + pin);
+    return OptionalDouble.of(base / Math.cos(BasicRack.angleOf(involute)) / 2);
   }
 }

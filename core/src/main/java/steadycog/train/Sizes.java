@@ -37,7 +37,6 @@ public record Sizes(
   /** Nothing said. */
   public static final Sizes UNSTATED =
       new Sizes(
-          
           Optional.empty(),
           WheelSize.NONE,
           Map.of(),
@@ -141,8 +140,7 @@ public record Sizes(
 
   /** What is said of no single wheel or pair, for another train. */
   public Sizes ofAll() {
-    return new Sizes(
-        rack, common, Map.of(), clearance, List.of(), sharing, ofAllOnly(tolerances));
+    return new Sizes(rack, common, Map.of(), clearance, List.of(), sharing, ofAllOnly(tolerances));
   }
 
   /** Whether nothing is stated but of single wheels. */
@@ -288,8 +286,7 @@ public record Sizes(
         sharing,
         tolerances.stream()
             .filter(
-                one ->
-                    one.pair().filter(p -> !stays.test(p.a()) || !stays.test(p.b())).isEmpty())
+                one -> one.pair().filter(p -> !stays.test(p.a()) || !stays.test(p.b())).isEmpty())
             .map(
                 one ->
                     new Tolerance(

@@ -3,35 +3,35 @@ package steadycog.sizing;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.Random;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
-import java.util.Locale;
 import org.locationtech.jts.geom.LineString;
-import java.util.Comparator;
-import java.util.stream.Stream;
-import org.junit.jupiter.params.provider.ValueSource;
-import steadycog.train.Tolerance.Limits;
-import steadycog.train.Tolerance;
-import steadycog.shape.BasicRack;
 import steadycog.notation.Card;
 import steadycog.notation.CardException;
 import steadycog.piece.Piece;
 import steadycog.piece.Pieces;
 import steadycog.piece.Region;
+import steadycog.shape.BasicRack;
 import steadycog.shape.Cut;
 import steadycog.shape.Outline;
 import steadycog.study.Study;
 import steadycog.train.Mesh;
 import steadycog.train.Pitch;
 import steadycog.train.Teeth;
+import steadycog.train.Tolerance;
+import steadycog.train.Tolerance.Limits;
 
 class SizingTest {
   private static final int POSES = 6;
@@ -158,7 +158,9 @@ class SizingTest {
     }
   }
 
-  /** Whatever is made within its tolerances has a play within the band, and within the likely one. */
+  /**
+   * Whatever is made within its tolerances has a play within the band, and within the likely one.
+   */
   @ParameterizedTest
   @ValueSource(
       strings = {
@@ -205,10 +207,7 @@ class SizingTest {
       Pieces pieces, Study study, MeshFigures mesh, double turned, int way) {
     Geometry a = body(pieces, study, mesh.mesh(), true, turned);
     double follows =
-        -turned
-            * mesh.mesh().sign()
-            * mesh.mesh().teethA().count()
-            / mesh.mesh().teethB().count();
+        -turned * mesh.mesh().sign() * mesh.mesh().teethA().count() / mesh.mesh().teethB().count();
     double clear = 0;
     double clash = way * Math.PI / mesh.mesh().teethB().count();
     while (Math.abs(clash - clear) > 1e-6) {
@@ -244,8 +243,7 @@ class SizingTest {
     for (int teeth = 10; teeth <= 40; teeth++) {
       double before = 0;
       for (double shift = -0.2; shift < 0.81; shift += 0.1) {
-        double form =
-            LewisForm.of(Teeth.external(teeth), new Cut(BasicRack.ISO_53_A, shift, 0), 0);
+        double form = LewisForm.of(Teeth.external(teeth), new Cut(BasicRack.ISO_53_A, shift, 0), 0);
         assertTrue(form > before, teeth + " teeth, shift " + shift);
         before = form;
       }
@@ -257,7 +255,8 @@ class SizingTest {
   @CsvSource({"12, 0.6, 0", "17, 0, 0.08", "25, 0.3, 0.1", "40, -0.2, 0.05", "60, 0, 0.15"})
   void formFactorsAreThoseOfTheToothThatIsMade(int teeth, double shift, double flank)
       throws CardException {
-    String card = "parallel %d ~ 90; module 1 mm; material steel; shift A %s; clearance flank %s mm";
+    String card =
+        "parallel %d ~ 90; module 1 mm; material steel; shift A %s; clearance flank %s mm";
     Study study = study(String.format(Locale.ROOT, card, teeth, shift, flank));
     double form = study.cutSheet().screening().loads().getFirst().a().orElseThrow().form();
     Geometry tooth = study.pieces(0.0005).all().getFirst().slabs().getFirst().region().area(0.0005);
@@ -283,14 +282,17 @@ class SizingTest {
     double least = Double.MAX_VALUE;
     for (double x = teeth / 2.0 + shift - 1.249; x < Math.min(apex, tip - 1.1); x += 0.005) {
       LineString across =
-          tooth.getFactory().createLineString(
-              new Coordinate[] {new Coordinate(x, -1.6), new Coordinate(x, 1.6)});
+          tooth
+              .getFactory()
+              .createLineString(new Coordinate[] {new Coordinate(x, -1.6), new Coordinate(x, 1.6)});
       double thick = 0;
       Geometry cut = tooth.intersection(across);
       for (int k = 0; k < cut.getNumGeometries(); k++) {
         Geometry one = cut.getGeometryN(k);
-        thick = one.distance(tooth.getFactory().createPoint(new Coordinate(x, 0))) < 1e-9
-            ? one.getLength() : thick;
+        thick =
+            one.distance(tooth.getFactory().createPoint(new Coordinate(x, 0))) < 1e-9
+                ? one.getLength()
+                : thick;
       }
       least = Math.min(least, thick * thick / (4 * (apex - x)));
     }
@@ -318,11 +320,13 @@ class SizingTest {
     double onPin = Math.toDegrees(0.2 / 19.5) * 60;
     LostMotion lost = set.cutSheet().lostMotion().orElseThrow();
     double fillets =
-        set.cutSheet().plays().stream().mapToDouble(play -> play.lost() / Math.cos(Math.toRadians(20))).sum() / 2;
+        set.cutSheet().plays().stream()
+                .mapToDouble(play -> play.lost() / Math.cos(Math.toRadians(20)))
+                .sum()
+            / 2;
     assertEquals("planet on its pin", lost.shares().getFirst().of());
     assertEquals(onPin, lost.shares().getFirst().minutes().nominal(), 1e-9);
-    assertEquals(
-        minutes + onPin - Math.toDegrees(fillets / 19.5) * 60, lost.minutes(), 1e-9);
+    assertEquals(minutes + onPin - Math.toDegrees(fillets / 19.5) * 60, lost.minutes(), 1e-9);
   }
 
   /** A planet between sun and ring is pressed along by both; an idler by what it passes on. */

@@ -389,7 +389,10 @@ final class LoadPanel extends VBox {
                 .predicted()
                 .map(p -> ", efficiency worked out " + Sign.percent(p, 1))
                 .orElse("")
-            + result.play().map(p -> ", play worked out " + Sign.number(p) + "\u2032").orElse(""));
+            + result
+                .play()
+                .map(play -> ", play worked out " + Sign.number(play.nominal()) + "\u2032")
+                .orElse(""));
     grid.show(result.rows());
     Look.show(grid, !result.rows().isEmpty());
     summary.setText(

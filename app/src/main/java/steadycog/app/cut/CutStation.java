@@ -31,6 +31,7 @@ import steadycog.shape.Drives;
 import steadycog.sizing.CutSheet;
 import steadycog.sizing.Identify;
 import steadycog.sizing.MeshFigures;
+import steadycog.sizing.MeshPlay;
 import steadycog.sizing.SheetTable;
 import steadycog.sizing.SheetTable.Field;
 import steadycog.sizing.SheetTables;
@@ -60,8 +61,15 @@ public final class CutStation extends HBox {
   /** Findings that sizes bring about or cure. */
   private static final List<String> CODES =
       List.of(
+          "collision",
+          "unmade",
+          "least-play",
           "binding",
           "bore-wall",
+          "shaft-steps",
+          "output-holes",
+          "ring-wall",
+          "threading",
           "fillet",
           "planet-room",
           "ring-rim",
@@ -297,21 +305,22 @@ public final class CutStation extends HBox {
   private void showTeeth(Shown now, SheetTables all) {
     Optional<MeshFigures> chosen =
         now.sheet.meshes().isEmpty() ? Optional.empty() : Optional.of(now.sheet.meshes().get(mesh));
-    viewTitle.setText(chosen.map(one -> asMade(one, all)).orElse(""));
+    viewTitle.setText(chosen.map(one -> asMade(now.sheet.plays().get(mesh), all)).orElse(""));
     viewTitle.pseudoClassStateChanged(
         ALARM, chosen.filter(one -> one.overlaps() || !one.pair().runs()).isPresent());
     view.show(now.study.train(), now.study.layout(), chosen);
     Look.show(teeth, chosen.isPresent());
   }
 
-  private String asMade(MeshFigures one, SheetTables all) {
+  private String asMade(MeshPlay play, SheetTables all) {
+    MeshFigures one = play.figures();
     String unit = " " + desk.preferences().length().symbol();
     String how =
         !one.pair().runs()
             ? "axes too near"
             : one.overlaps()
                 ? "they overlap by " + all.length(-one.play()) + unit
-                : "play " + all.length(Math.max(0, one.play())) + unit;
+                : "play " + all.length(Math.max(0, play.play())) + unit;
     return name(one.mesh()) + " as made: " + how;
   }
 

@@ -17,6 +17,7 @@ import steadycog.bench.TurnVerdict;
 import steadycog.job.Sheet;
 import steadycog.number.Exact;
 import steadycog.number.Quantity;
+import steadycog.sizing.Band;
 import steadycog.train.Train;
 
 /** What tests and recordings say, for machines; described in docs/format.md. */
@@ -119,7 +120,10 @@ public final class BenchResultJson {
 
   private static void load(LoadResult result, ObjectNode node) {
     number(node, "predictedEfficiency", result.predicted());
-    number(node, "predictedPlayArcmin", result.play());
+    number(node, "predictedPlayArcmin", result.play().map(Band::nominal));
+    CutSheetJson.band(node.putObject("predictedPlayBandArcmin"), result.play());
+    number(node, "measuredPlayArcmin", result.measuredPlay());
+    node.put("playWords", result.playWords().orElse(null));
     number(node, "bestNm", result.best().map(LoadResult.Row::torque));
     node.put(
         "firstFailure", result.firstFailure().map(row -> row.step().outcome().word()).orElse(null));

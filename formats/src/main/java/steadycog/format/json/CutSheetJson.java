@@ -6,14 +6,19 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
+import steadycog.number.Unit;
 import steadycog.piece.Blank;
 import steadycog.piece.Piece;
 import steadycog.piece.Pieces;
+import steadycog.sizing.Band;
 import steadycog.sizing.Bearing;
 import steadycog.sizing.CutSheet;
 import steadycog.sizing.Identify;
 import steadycog.sizing.LostMotion;
 import steadycog.sizing.MeshFigures;
+import steadycog.sizing.MeshPlay;
+import steadycog.sizing.SheetTable;
+import steadycog.sizing.SheetTables;
 import steadycog.sizing.ToothLoad;
 import steadycog.sizing.ToothLoad.Bending;
 import steadycog.sizing.WheelFigures;
@@ -44,13 +49,21 @@ public final class CutSheetJson {
     CutSheet sheet = train.cutSheet();
     ObjectNode node = JobJson.MAPPER.createObjectNode();
     sheet.wheels().forEach(wheel -> add(node.withArray("wheels").addObject(), wheel));
-    sheet.meshes().forEach(mesh -> add(node.withArray("meshes").addObject(), mesh));
+    sheet.plays().forEach(play -> add(node.withArray("meshes").addObject(), play));
     node.withArray("wheels");
     node.withArray("meshes");
     ObjectNode box = node.putObject("box");
     box.put("widthMm", sheet.box().width()).put("heightMm", sheet.box().height());
     box.put("lengthMm", sheet.box().length()).put("diameterMm", sheet.box().diameter());
     StudyJson.putNumber(node, "lostMotionArcMin", sheet.lostMotion().map(LostMotion::minutes));
+    band(node.putObject("lostMotionBandArcMin"), sheet.lostMotion().map(LostMotion::band));
+    ArrayNode shares = node.putArray("lostMotionShares");
+    for (LostMotion.Share share : sheet.lostMotion().map(LostMotion::shares).orElse(List.of())) {
+      ObjectNode each = shares.addObject().put("of", share.of());
+      StudyJson.putNumber(each, "arcMin", Optional.of(share.minutes().nominal()));
+      band(each.putObject("band"), Optional.of(share.minutes()));
+    }
+    addTables(node.putArray("drives"), new SheetTables(train.study().train(), sheet, Unit.MM));
     ArrayNode loads = node.putArray("strength");
     sheet.screening().loads().forEach(load -> add(loads.addObject(), load));
     Optional<ToothLoad.Weakest> weakest = sheet.screening().weakest();
@@ -107,14 +120,41 @@ public final class CutSheetJson {
     node.put(name, value.isPresent() ? Integer.valueOf(value.getAsInt()) : null);
   }
 
-  private static void add(ObjectNode node, MeshFigures mesh) {
+  /** Every length of drives without involute teeth, as the sheet has them, mm. */
+  private static void addTables(ArrayNode node, SheetTables tables) {
+    for (SheetTable table : tables.drives()) {
+      ObjectNode drive = node.addObject().put("drive", table.title());
+      for (int column = 0; column < table.columns().size(); column++) {
+        ObjectNode piece = drive.putObject(table.columns().get(column));
+        for (SheetTable.Row row : table.rows()) {
+          String text = row.cells().get(column).text();
+          if (!text.isEmpty()) {
+            StudyJson.putValue(piece, row.label(), text);
+          }
+        }
+      }
+    }
+  }
+
+  /** Least, most and the likely ends of a band; null where there is none. */
+  static void band(ObjectNode node, Optional<Band> band) {
+    StudyJson.putNumber(node, "least", band.map(Band::least));
+    StudyJson.putNumber(node, "most", band.map(Band::most));
+    StudyJson.putNumber(node, "likelyLeast", band.map(Band::likelyLeast));
+    StudyJson.putNumber(node, "likelyMost", band.map(Band::likelyMost));
+  }
+
+  private static void add(ObjectNode node, MeshPlay play) {
+    MeshFigures mesh = play.figures();
     node.putArray("between").add(mesh.mesh().a().toString()).add(mesh.mesh().b().toString());
     node.put("distanceMm", mesh.distance()).put("standardDistanceMm", mesh.standard());
     boolean runs = mesh.pair().runs();
     StudyJson.putNumber(node, "workingAngle", known(runs, mesh.workingAngle()));
     StudyJson.putNumber(node, "contactRatio", known(runs, mesh.contactRatio()));
-    StudyJson.putNumber(node, "playMm", known(runs, mesh.play()));
-    StudyJson.putNumber(node, "playAroundMm", known(runs, mesh.playAround()));
+    StudyJson.putNumber(node, "playMm", known(runs, play.play()));
+    StudyJson.putNumber(node, "playAroundMm", known(runs, play.around().nominal()));
+    StudyJson.putNumber(node, "lostToFilletsMm", known(runs, play.lost()));
+    band(node.putObject("playAroundBandMm"), Optional.of(play.around()).filter(band -> runs));
     node.put("tipClearanceMm", mesh.tipClearance());
   }
 

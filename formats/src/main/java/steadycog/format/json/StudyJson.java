@@ -427,7 +427,7 @@ public final class StudyJson {
     return PrettyJson.write(root);
   }
 
-  private static void putValue(ObjectNode node, String name, String value) {
+  static void putValue(ObjectNode node, String name, String value) {
     if (value.matches("-?\\d{1,9}")) {
       node.put(name, Integer.parseInt(value));
     } else {
