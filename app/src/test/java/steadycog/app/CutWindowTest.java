@@ -92,6 +92,32 @@ class CutWindowTest extends InWindow {
   }
 
   @Test
+  void piecesThatCollideAreWrittenOnlyWhenAskedFor() throws Exception {
+    cutSheet("planetary sun 25 planet 15 x3 ring 57; module 1 mm; clearance printed");
+    waitUntil(() -> opened.desk().cures().isProven());
+    settle();
+    assertTrue(says("run into each other by"));
+    Path lines = folder.resolve("jams.dxf");
+    when(dialogs.askExport(any(), any(), eq(".dxf"))).thenReturn(Optional.of(lines));
+    fire("#write-file");
+    waitFor("#file-said", "run into each other");
+    assertFalse(Files.exists(lines));
+    robot.interact(() -> find("#file-anyway", CheckBox.class).setSelected(true));
+    fire("#write-file");
+    waitFor("#file-said", "jams.dxf written");
+  }
+
+  @Test
+  void drivesShowEveryLengthAndWhatAddsToTheirPlay() {
+    cutSheet(
+        "cycloidal lobes 29 pins 30 discs 3; clearance printed; drive eccentric; hold ring; take"
+            + " disc");
+    assertTrue(says("circle of the pins"));
+    assertTrue(says("over two of its pins"));
+    assertTrue(says("disc on the output pins"));
+  }
+
+  @Test
   void filesAreWrittenAsideAndSaidSo() throws Exception {
     cutSheet("planetary sun 12/- planet 18=18 x3 clocked ring 48/50; module 1 mm");
     Path solids = folder.resolve("set.stl");

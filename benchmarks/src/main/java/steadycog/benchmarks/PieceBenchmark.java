@@ -13,8 +13,10 @@ import org.openjdk.jmh.annotations.Scope;
 import org.openjdk.jmh.annotations.Setup;
 import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
+import steadycog.check.Finding;
 import steadycog.notation.Card;
 import steadycog.notation.CardException;
+import steadycog.number.Pace;
 import steadycog.piece.Pieces;
 import steadycog.piece.Solid;
 import steadycog.sizing.CutSheet;
@@ -54,6 +56,11 @@ public class PieceBenchmark {
     return study.pieces(Pieces.USUAL_CHORD).all().stream()
         .map(piece -> Solid.of(piece, Pieces.USUAL_CHORD))
         .toList();
+  }
+
+  @Benchmark
+  public List<Finding> collisions() {
+    return study.collisions(Pace.FREE);
   }
 
   @Benchmark

@@ -54,6 +54,13 @@ final class IdentifyCommand implements Callable<Integer> {
       description = "between the jaws over several teeth")
   Optional<Double> span = Optional.empty();
 
+  @Option(
+      names = "--next-span",
+      paramLabel = "LENGTH",
+      converter = Length.class,
+      description = "over one tooth more: tells the pressure angle by the base pitch")
+  Optional<Double> next = Optional.empty();
+
   @Option(names = "--over", paramLabel = "K", description = "how many teeth the span goes over")
   Optional<Integer> over = Optional.empty();
 
@@ -96,6 +103,7 @@ final class IdentifyCommand implements Callable<Integer> {
                   number(outside.or(() -> inside)),
                   number(span),
                   count(span.isPresent() ? over.or(() -> Optional.of(usual())) : over),
+                  number(next),
                   number(distance),
                   count(mate)));
       spec.commandLine().getOut().print(json ? CutSheetJson.guesses(guesses) : text(guesses));

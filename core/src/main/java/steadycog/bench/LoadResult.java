@@ -35,9 +35,6 @@ public record LoadResult(List<Row> rows, Optional<Double> predicted, Optional<Ba
 
   private static final double MINUTES = 60;
 
-  /** Without tolerances play within this share of what is worked out is as it should be. */
-  private static final double ALIKE = 0.25;
-
   /**
    * A step worked out.
    *
@@ -85,17 +82,22 @@ public record LoadResult(List<Row> rows, Optional<Double> predicted, Optional<Ba
     }
     Band band = play.get();
     double read = measuredPlay().get();
-    String worked = "worked out " + minutes(band.nominal());
-    if (band.isWide()) {
-      worked += ", likely " + minutes(band.likelyLeast()) + " to " + minutes(band.likelyMost());
+    String compared = "Play " + minutes(read) + ", worked out " + minutes(band.nominal());
+    if (!band.isWide()) {
+      return Optional.of(compared);
     }
-    double least = band.isWide() ? band.least() : band.nominal() * (1 - ALIKE);
-    double most = band.isWide() ? band.most() : band.nominal() * (1 + ALIKE);
     String verdict =
-        read > most
-            ? "more than its clearances and tolerances make"
-            : read < least ? "less than its clearances and tolerances make" : "as it should be";
-    return Optional.of("Play " + minutes(read) + ", " + worked + ": " + verdict);
+        read > band.most()
+            ? "more than its tolerances explain"
+            : read < band.least() ? "less than its tolerances explain" : "within its tolerances";
+    return Optional.of(
+        compared
+            + ", likely "
+            + minutes(band.likelyLeast())
+            + " to "
+            + minutes(band.likelyMost())
+            + ": "
+            + verdict);
   }
 
   private static String minutes(double minutes) {

@@ -20,12 +20,6 @@ import steadycog.train.Train;
 /** Discs, pins, eccentric and output of a cycloidal drive. */
 final class CycloidMaker extends Maker {
 
-  /** Half the width of the neck between a pin and a wall behind it, in radii of the pin. */
-  private static final double NECK = 0.8;
-
-  /** How far a neck reaches into the wall, in radii of the pin. */
-  private static final double ROOTED = 0.5;
-
   /** A pin through split cams, as a share of the wall that is left for it. */
   private static final double DOWEL = 0.4;
 
@@ -104,23 +98,12 @@ final class CycloidMaker extends Maker {
     return disc;
   }
 
-  /** What the pins leave open inside the wall, each standing on it or on a neck that reaches it. */
+  /** What the pins leave open inside the wall. */
   private Region opening(CycloidGeometry geometry) {
-    Geometry open = Region.disc(geometry.wallRadius()).area(chord);
-    double half = NECK * geometry.pinRadius();
-    double rooted = geometry.wallRadius() + ROOTED * geometry.pinRadius();
-    boolean necks = geometry.wallRadius() > geometry.circleRadius();
+    Geometry open = Region.polygon(geometry.wall(chord));
     for (Polar pin : geometry.pins()) {
       Geometry round = Region.polygon(round(pin, 1, geometry.pinRadius()).outline(chord));
       open = Region.overlay(open, round, OverlayNG.DIFFERENCE);
-      if (necks) {
-        Outline neck =
-            new Outline(
-                new double[] {geometry.circleRadius(), rooted, rooted, geometry.circleRadius()},
-                new double[] {-half, -half, half, half});
-        Geometry area = Region.polygon(neck.placed(pin.angle(), 0, 0));
-        open = Region.overlay(open, area, OverlayNG.DIFFERENCE);
-      }
     }
     return Region.of(open);
   }

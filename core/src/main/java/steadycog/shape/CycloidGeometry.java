@@ -31,6 +31,9 @@ public final class CycloidGeometry {
   /** Room between the tips of the lobes and the wall of the ring, as a share of the pin circle. */
   private static final double TIP_ROOM = 0.01;
 
+  /** Half the width of the neck between a pin and a wall behind it, in radii of the pin. */
+  private static final double NECK = 0.8;
+
   /** Material of the ring outside its pins and its wall, in radii of a pin. */
   private static final double RING_RIM = 1.6;
 
@@ -164,6 +167,43 @@ public final class CycloidGeometry {
    */
   public double wallRadius() {
     return Math.max(circleRadius, sweptRadius() + TIP_ROOM * circleRadius);
+  }
+
+  /**
+   * The inside of the ring's wall about its axis, with the necks that reach in to the pins where it
+   * stands out from them; the pins themselves are round.
+   *
+   * @param chord how far a straight piece may leave the true line, mm
+   */
+  public Outline wall(double chord) {
+    double radius = wallRadius();
+    boolean necks = radius > circleRadius;
+    double half = NECK * pinRadius;
+    double edge = necks ? Math.asin(Math.min(1, half / radius)) : 0;
+    double gap = 2 * Math.PI / part.pins() - 2 * edge;
+    double most = 2 * Math.acos(Math.max(0, 1 - chord / radius));
+    int steps = Math.max(2, (int) Math.ceil(gap / most));
+    List<double[]> points = new ArrayList<>();
+    for (Polar pin : pins()) {
+      double from = pin.angle() + edge;
+      for (int k = 0; k < (necks ? steps + 1 : steps); k++) {
+        double angle = from + gap * k / steps;
+        points.add(new double[] {radius * Math.cos(angle), radius * Math.sin(angle)});
+      }
+      if (necks) {
+        double next = pin.angle() + 2 * Math.PI / part.pins();
+        for (double side : new double[] {-half, half}) {
+          points.add(
+              new double[] {
+                circleRadius * Math.cos(next) - side * Math.sin(next),
+                circleRadius * Math.sin(next) + side * Math.cos(next)
+              });
+        }
+      }
+    }
+    return new Outline(
+        points.stream().mapToDouble(point -> point[0]).toArray(),
+        points.stream().mapToDouble(point -> point[1]).toArray());
   }
 
   /** Outside radius of the ring. */

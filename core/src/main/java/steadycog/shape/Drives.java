@@ -171,8 +171,8 @@ public final class Drives {
             at[1],
             Optional.empty(),
             ring,
-            List.of(),
-            List.of(new Circle(0, 0, ring), new Circle(0, 0, mm(geometry.wallRadius()))),
+            List.of(geometry.wall(DRAWN_CHORD * geometry.circleRadius()).scaled(1 / moduleMm)),
+            List.of(new Circle(0, 0, ring)),
             ringPins,
             ring));
     for (int k = drive.sizes().discs() - 1; k >= 0; k--) {

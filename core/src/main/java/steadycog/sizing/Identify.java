@@ -42,6 +42,9 @@ public final class Identify {
 
   private static final double CALIPER_SHARE = 0.0005;
 
+  /** How much the difference of two spans is trusted, mm: what a caliper is off by is in both. */
+  private static final double DIFFERENCE = 0.02;
+
   /** What speaks against a candidate before anything is measured, in calipers' errors. */
   private static final double OTHER_COUNT = 1.5;
 
@@ -60,6 +63,8 @@ public final class Identify {
    * @param tip diameter over the tips (of an internal gear between them), mm
    * @param span over {@code spanned} teeth, mm
    * @param spanned teeth between the jaws
+   * @param next span over one tooth more, mm: the two differ by the base pitch, pi m cos a, which
+   *     tells pressure angles apart whatever the shift
    * @param distance of the axes to a mate, mm
    * @param mate teeth of that mate, external
    */
@@ -69,6 +74,7 @@ public final class Identify {
       OptionalDouble tip,
       OptionalDouble span,
       OptionalInt spanned,
+      OptionalDouble next,
       OptionalDouble distance,
       OptionalInt mate) {
     public Measured {
@@ -77,6 +83,13 @@ public final class Identify {
       }
       if (span.isPresent() != spanned.isPresent()) {
         throw new IllegalArgumentException("a span needs the number of teeth that it goes over");
+      }
+      if (next.isPresent() && span.isEmpty()) {
+        throw new IllegalArgumentException("a span over one tooth more needs the first span");
+      }
+      if (next.isPresent() && next.getAsDouble() <= span.getAsDouble()) {
+        throw new IllegalArgumentException(
+            "a span over one tooth more must be longer than the first span");
       }
       if (distance.isPresent() != mate.isPresent()) {
         throw new IllegalArgumentException("a centre distance needs the teeth of the other wheel");
@@ -91,7 +104,7 @@ public final class Identify {
     }
 
     private Measured counted(int count) {
-      return new Measured(count, internal, tip, span, spanned, distance, mate);
+      return new Measured(count, internal, tip, span, spanned, next, distance, mate);
     }
   }
 
@@ -151,7 +164,7 @@ public final class Identify {
     for (double x = LEAST_SHIFT; x <= MOST_SHIFT + 1e-9; x += 0.005) {
       double score = A_MODULE_OF_SHIFT * Math.max(0, Math.abs(x) - 0.01);
       for (double[] term : terms) {
-        score += Math.abs(term[0] + term[1] * x) / error(term[2]);
+        score += Math.abs(term[0] + term[1] * x) / term[2];
       }
       if (score < best - 1e-9) {
         best = score;
@@ -173,22 +186,30 @@ public final class Identify {
     return CALIPER + CALIPER_SHARE * measure;
   }
 
-  /** For each measure: how much too small it would be without shift, what shift adds, itself. */
+  /** For each measure: how much too small it is without shift, what shift adds, its error. */
   private static double[][] terms(Measured measured, double module, BasicRack rack) {
     List<double[]> all = new ArrayList<>();
     int z = measured.teeth;
     int inwards = measured.internal ? -1 : 1;
     measured.tip.ifPresent(
-        tip -> all.add(new double[] {module * (z + 2 * inwards) - tip, 2 * module, tip}));
+        tip -> all.add(new double[] {module * (z + 2 * inwards) - tip, 2 * module, error(tip)}));
     measured.span.ifPresent(
         span -> {
           double without = WheelFigures.span(z, measured.spanned.getAsInt(), 0, rack) * module;
-          all.add(new double[] {without - span, 2 * module * Math.sin(rack.pressureAngle()), span});
+          all.add(
+              new double[] {
+                without - span, 2 * module * Math.sin(rack.pressureAngle()), error(span)
+              });
+          measured.next.ifPresent(
+              next -> {
+                double pitch = Math.PI * module * Math.cos(rack.pressureAngle());
+                all.add(new double[] {pitch - (next - span), 0, DIFFERENCE});
+              });
         });
     measured.distance.ifPresent(
         distance -> {
           double standard = module * (z + inwards * measured.mate.getAsInt()) / 2;
-          all.add(new double[] {Math.abs(standard) - distance, module, distance});
+          all.add(new double[] {Math.abs(standard) - distance, module, error(distance)});
         });
     return all.toArray(double[][]::new);
   }

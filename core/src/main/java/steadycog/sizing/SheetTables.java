@@ -107,7 +107,7 @@ public final class SheetTables {
             + length(box.diameter())
             + " "
             + unit.symbol());
-    if (train.sizes().clearance().unstated() && !sheet.meshes().isEmpty()) {
+    if (train.sizes().clearance().unstated() && !train.meshes().isEmpty()) {
       lines.add(
           "No clearance is chosen: teeth touch on both flanks, holes are as wide as their shafts");
     }

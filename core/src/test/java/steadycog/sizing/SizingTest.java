@@ -20,6 +20,7 @@ import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.LineString;
 import steadycog.notation.Card;
 import steadycog.notation.CardException;
+import steadycog.number.Exact;
 import steadycog.piece.Piece;
 import steadycog.piece.Pieces;
 import steadycog.piece.Region;
@@ -29,6 +30,7 @@ import steadycog.shape.Outline;
 import steadycog.study.Study;
 import steadycog.train.Mesh;
 import steadycog.train.Pitch;
+import steadycog.train.Rack;
 import steadycog.train.Teeth;
 import steadycog.train.Tolerance;
 import steadycog.train.Tolerance.Limits;
@@ -373,6 +375,7 @@ class SizingTest {
               spans ? OptionalDouble.of(Math.round(span * 100) / 100.0) : OptionalDouble.empty(),
               spans ? OptionalInt.of(k) : OptionalInt.empty(),
               OptionalDouble.empty(),
+              OptionalDouble.empty(),
               OptionalInt.empty());
       List<Identify.Guess> guesses = Identify.of(measured);
       String what = pitch.statement() + " z " + teeth + " x " + shift + ": " + guesses;
@@ -401,9 +404,43 @@ class SizingTest {
             OptionalDouble.of(7.72),
             OptionalInt.of(3),
             OptionalDouble.empty(),
+            OptionalDouble.empty(),
             OptionalInt.empty());
     Identify.Guess best = Identify.of(measured).getFirst();
     assertEquals(24, best.teeth());
     assertEquals(1, best.moduleMm(), 1e-12);
+  }
+
+  /** Two spans tell the pressure angle of a worn or shifted gear by their difference alone. */
+  @Test
+  void twoSpansTellThePressureAngle() {
+    Random random = new Random(145);
+    for (int run = 0; run < 120; run++) {
+      String degrees = List.of("14.5", "20", "25").get(run % 3);
+      BasicRack rack = BasicRack.of(new Rack(Exact.parse(degrees), false));
+      double module = List.of(1.0, 1.5, 2.0, 3.0, 25.4 / 12).get(random.nextInt(5));
+      int teeth = random.nextInt(18, 70);
+      double shift = random.nextInt(5) / 10.0;
+      int k = Identify.teethToSpan(teeth);
+      Identify.Measured measured =
+          new Identify.Measured(
+              teeth,
+              false,
+              OptionalDouble.of(Math.round(module * (teeth + 2 + 2 * shift) * 50) / 50.0),
+              read(WheelFigures.span(teeth, k, shift, rack) * module),
+              OptionalInt.of(k),
+              read(WheelFigures.span(teeth, k + 1, shift, rack) * module),
+              OptionalDouble.empty(),
+              OptionalInt.empty());
+      Identify.Guess best = Identify.of(measured).getFirst();
+      String what = degrees + " module " + module + " z " + teeth + " x " + shift + ": " + best;
+      assertEquals(Double.parseDouble(degrees), best.angle(), what);
+      assertEquals(teeth, best.teeth(), what);
+      assertEquals(module, best.moduleMm(), 0.012 * module, what);
+    }
+  }
+
+  private static OptionalDouble read(double mm) {
+    return OptionalDouble.of(Math.round(mm * 100) / 100.0);
   }
 }

@@ -92,6 +92,8 @@ public final class CutStation extends HBox {
   private final SheetGrid wheels = new SheetGrid("sheet-wheels", new WheelHand());
   private final SheetGrid meshes = new SheetGrid("sheet-meshes", new MeshHand());
   private final SheetGrid strength = new SheetGrid("sheet-strength", new MeshHand());
+  private final SheetGrid lost = new SheetGrid("sheet-lost", new SheetGrid.Hand() {});
+  private final VBox drives = new VBox(10);
   private final SheetGrid bearings = new SheetGrid("sheet-bearings", new SheetGrid.Hand() {});
   private final CheckBox shifting = new CheckBox("shift teeth to a distance typed over");
   private final Label screening = Look.label(Cautions.SCREENING, "caution");
@@ -135,9 +137,10 @@ public final class CutStation extends HBox {
                 10,
                 summary,
                 wheels,
+                drives,
                 beside(meshBox, strength),
                 screening,
-                beside(bearings, room),
+                beside(lost, bearings, room),
                 findings),
             "panel",
             "cut-tables");
@@ -232,7 +235,8 @@ public final class CutStation extends HBox {
       label.setWrapText(true);
       summary.getChildren().add(label);
     }
-    if (now.sheet.wheels().isEmpty()) {
+    showDrives(all.drives());
+    if (now.sheet.wheels().isEmpty() && drives.getChildren().isEmpty()) {
       Label none = Look.label(noInvolutes(), "soft");
       none.setWrapText(true);
       summary.getChildren().add(none);
@@ -249,6 +253,8 @@ public final class CutStation extends HBox {
         loaded.stream().map(load -> name(load.mesh())).toList(),
         loaded.size() == now.sheet.meshes().size() ? mesh : -1);
     Look.show(screening, !loads.columns().isEmpty());
+    SheetTable shares = all.lostMotion();
+    lost.show(shares, shares.columns(), -1);
     bearings.show(
         all.bearings(),
         now.sheet.bearings().stream()
@@ -261,6 +267,17 @@ public final class CutStation extends HBox {
     files.show(now.study);
   }
 
+  /** What drives without involute teeth are made of, a table each. */
+  private void showDrives(List<SheetTable> all) {
+    drives.getChildren().clear();
+    for (SheetTable table : all) {
+      SheetGrid grid = new SheetGrid("sheet-drive", new SheetGrid.Hand() {});
+      grid.show(table, table.columns(), -1);
+      drives.getChildren().add(grid);
+    }
+    Look.show(drives, !all.isEmpty());
+  }
+
   private static boolean standardTeeth(Train train) {
     return train.pitch().isEmpty() || Identify.isStandard(train.pitch().get());
   }
@@ -270,8 +287,7 @@ public final class CutStation extends HBox {
   }
 
   private static String noInvolutes() {
-    return "No involute wheels here: sizes of pins, discs and flexsplines stand on the card. Their"
-        + " outlines and solids can be written on the right.";
+    return "No wheels here that are cut as they lie: bevel gears are cut on their own machines.";
   }
 
   private static int indexOf(List<WheelFigures> wheels, Optional<MemberId> member) {

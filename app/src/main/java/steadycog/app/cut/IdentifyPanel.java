@@ -33,6 +33,8 @@ final class IdentifyPanel extends VBox {
   private final CheckBox ring = new CheckBox("ring");
   private final TextField span = Look.field("id-span", 5, "Caliper over several teeth");
   private final TextField over = Look.field("id-over", 2, "How many teeth that goes over");
+  private final TextField next =
+      Look.field("id-next", 5, "Over one tooth more: tells the pressure angle");
   private final TextField distance = Look.field("id-distance", 5, "From its axis to its mate's");
   private final TextField mate = Look.field("id-mate", 3, "Teeth of that mate");
   private final Label words = Look.label("", "soft");
@@ -49,12 +51,12 @@ final class IdentifyPanel extends VBox {
             4,
             named("teeth", teeth),
             named("over tips", tip, ring),
-            named("span", span, new Label("over"), over),
+            named("span", span, new Label("over"), over, new Label("one more"), next),
             named("axes", distance, new Label("to"), mate));
     words.setWrapText(true);
     words.setId("id-words");
     over.setPromptText("k");
-    for (TextField field : List.of(teeth, tip, span, over, distance, mate)) {
+    for (TextField field : List.of(teeth, tip, span, over, next, distance, mate)) {
       field.textProperty().addListener(o -> look());
     }
     ring.selectedProperty().addListener(o -> look());
@@ -92,6 +94,7 @@ final class IdentifyPanel extends VBox {
                   usual
                       ? OptionalInt.of(Identify.teethToSpan(counted.getAsInt()))
                       : spanned.isPresent() ? k : OptionalInt.empty(),
+                  spanned.isPresent() ? length(next) : OptionalDouble.empty(),
                   whole(mate).isPresent() ? length(distance) : OptionalDouble.empty(),
                   length(distance).isPresent() ? whole(mate) : OptionalInt.empty())),
           counted.getAsInt());

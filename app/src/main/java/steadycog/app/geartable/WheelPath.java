@@ -61,12 +61,10 @@ final class WheelPath {
   /** A plate between {@code lines} and its circles, in the same way. */
   static String of(PlacedPlate plate, List<Outline> lines, double scale, double inset) {
     WheelPath path = new WheelPath(scale);
-    boolean hollow = plate.kind() == Kind.CIRCULAR_SPLINE;
+    boolean hollow = plate.kind() == Kind.CIRCULAR_SPLINE || plate.kind() == Kind.PIN_RING;
     lines.forEach(line -> path.addLine(line, hollow ? -inset : inset));
     for (int k = 0; k < plate.circles().size(); k++) {
-      boolean hole =
-          plate.kind() == Kind.DISC
-              || (plate.kind() == Kind.PIN_RING || plate.kind() == Kind.CASE) && k == 1;
+      boolean hole = plate.kind() == Kind.DISC || plate.kind() == Kind.CASE && k == 1;
       Circle circle = plate.circles().get(k);
       path.addCircle(
           circle.x() * scale,
