@@ -49,7 +49,7 @@ final class SizeChanges {
                           train
                               .sizes()
                               .with(wheel, own.withBore(Optional.of(new Bore.Round(smaller))))))
-                  .worth(2 - share));
+                  .worth(1 - share));
         }
       }
     }

@@ -16,6 +16,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import steadycog.RandomCards;
 import steadycog.check.Finding;
+import steadycog.check.Inspection;
 import steadycog.check.Severity;
 import steadycog.notation.Card;
 import steadycog.notation.CardException;
@@ -197,5 +198,30 @@ class CuresTest {
     assertEquals("distance sun-planet  mm", Change.withoutAmount("distance sun-planet 15.75 mm"));
     assertEquals("A  -> ", Change.withoutAmount("A 14 -> 15"));
     assertEquals("planets  -> ", Change.withoutAmount("planets x3 -> x4"));
+  }
+
+  /** Play that may bind is cured by room off the flanks, steps of a shaft by one of its sizes. */
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      textBlock =
+          """
+          parallel 20 ~ 41; clearance flank 0.02 mm; tolerance centre +0 -0.2 mm | least-play | flank
+          parallel 20 ~ 60 = 30 ~ 60; module 1 mm; bore B 8 mm; bore C 6 mm | shaft-steps | bore B 8 mm -> 6 mm
+          parallel 20 ~ 60 = 18 ~ 60; module 1 mm; bore B 15 mm | bore-wall | bore B 15 mm ->
+          """)
+  void sizesAreCuredBySizes(String card, String code, String change) throws CardException {
+    Train train = Card.read(card).train();
+    Advice advice =
+        Cures.of(train).all(Pace.FREE).stream()
+            .filter(one -> one.finding().code().equals(code))
+            .findFirst()
+            .orElseThrow();
+    assertTrue(advice.cures().getFirst().change().contains(change), advice.cures().toString());
+    Train cured = advice.cures().getFirst().train();
+    assertTrue(
+        Inspection.of(cured).findings().stream()
+            .noneMatch(f -> f.code().equals(code) && f.isBad()));
+    assertEquals(train.members(), cured.members());
   }
 }
