@@ -83,4 +83,13 @@ public record Blank(
     return train.sizes().clearance().mm(Gap.FLANK)
         + train.size(id).offset().map(Quantity::inBase).orElse(0.0);
   }
+
+  /**
+   * What that is along the pitch line, in modules.
+   *
+   * @param angle by which the flank leans there, radians
+   */
+  public static double thinning(Train train, MemberId id, double angle) {
+    return flankMm(train, id) / Drives.moduleMm(train) / Math.cos(angle);
+  }
 }

@@ -6,6 +6,7 @@ import java.util.Locale;
 import java.util.Optional;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.operation.overlayng.OverlayNG;
+import org.locationtech.jts.operation.union.UnaryUnionOp;
 import steadycog.piece.Piece.Stand;
 import steadycog.piece.Region.Round;
 import steadycog.shape.CycloidGeometry;
@@ -91,21 +92,17 @@ final class CycloidMaker extends Maker {
     for (Polar pin : geometry.outputPins()) {
       holes.add(round(pin, 1, geometry.holeRadius() + room / 2));
     }
-    Region disc = new Region(List.of(lobes), List.of());
-    for (Round hole : holes) {
-      disc = disc.minus(new Region(List.of(), List.of(hole)), chord);
-    }
-    return disc;
+    return new Region(List.of(lobes), List.of()).minus(new Region(List.of(), holes), chord);
   }
 
   /** What the pins leave open inside the wall. */
   private Region opening(CycloidGeometry geometry) {
-    Geometry open = Region.polygon(geometry.wall(chord));
+    List<Geometry> pins = new ArrayList<>();
     for (Polar pin : geometry.pins()) {
-      Geometry round = Region.polygon(round(pin, 1, geometry.pinRadius()).outline(chord));
-      open = Region.overlay(open, round, OverlayNG.DIFFERENCE);
+      pins.add(Region.polygon(round(pin, 1, geometry.pinRadius()).outline(chord)));
     }
-    return Region.of(open);
+    Geometry wall = Region.polygon(geometry.wall(chord));
+    return Region.of(Region.overlay(wall, UnaryUnionOp.union(pins), OverlayNG.DIFFERENCE));
   }
 
   /** A cam a disc, on a hole for the shaft: in one piece where discs can be put over it so. */

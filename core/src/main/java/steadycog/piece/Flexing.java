@@ -20,19 +20,12 @@ public final class Flexing {
     this.drive = drive;
     geometry = new StrainGeometry(drive);
     moduleMm = Drives.moduleMm(train);
-    thinning = thinning(train, drive.flexId());
+    thinning = Blank.thinning(train, drive.flexId(), StrainGeometry.FLANK_ANGLE);
   }
 
   /** Of the drive of which {@code flex} is a member. */
   public static Flexing of(Train train, MemberId flex) {
     return new Flexing(train, (StrainWave) train.partOf(flex));
-  }
-
-  /** Straight flanks lean by 30 degrees: what is taken off them shows more along the pitch line. */
-  static double thinning(Train train, MemberId member) {
-    return Blank.flankMm(train, member)
-        / Drives.moduleMm(train)
-        / Math.cos(StrainGeometry.FLANK_ANGLE);
   }
 
   public MemberId generator() {

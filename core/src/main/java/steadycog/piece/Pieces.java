@@ -73,8 +73,7 @@ public record Pieces(List<Piece> all, List<String> left) {
   public static Outline teeth(Train train, PlacedWheel wheel, double chord) {
     double module = Drives.moduleMm(train);
     Detail detail = Detail.within(wheel.teeth(), wheel.cut(), chord / module);
-    double normal = Blank.flankMm(train, wheel.id()) / module;
-    double thinning = normal / Math.cos(wheel.cut().rack().pressureAngle());
+    double thinning = Blank.thinning(train, wheel.id(), wheel.cut().rack().pressureAngle());
     return wheel.outline(detail, thinning).scaled(module);
   }
 }

@@ -76,9 +76,17 @@ public record Region(List<Outline> lines, List<Round> circles) {
 
   /**
    * The same without {@code hole}; circles stay circles where a wall is left all round it. Of lines
-   * that enclose nothing that could be made nothing can be taken: they keep their flaw.
+   * that enclose nothing that could be made nothing can be taken: they keep their flaw. Of holes
+   * that run into each other each is taken by itself.
    */
   Region minus(Region hole, double chord) {
+    if (hole.circles.size() > 1 && hole.flaw(chord).isPresent()) {
+      Region left = this;
+      for (Round circle : hole.circles) {
+        left = left.minus(new Region(hole.lines, List.of(circle)), chord);
+      }
+      return left;
+    }
     return surrounds(hole, chord) || flaw(chord).isPresent()
         ? with(hole)
         : of(overlay(area(chord), hole.area(chord), OverlayNG.DIFFERENCE));

@@ -37,7 +37,9 @@ final class StrainMaker extends Maker {
         stand);
     flexspline(drive, geometry, stand, width);
     Outline teeth =
-        geometry.circularTeeth(Flexing.thinning(train, drive.circularId())).scaled(moduleMm);
+        geometry
+            .circularTeeth(Blank.thinning(train, drive.circularId(), StrainGeometry.FLANK_ANGLE))
+            .scaled(moduleMm);
     add(
         drive.circularId(),
         ringName(drive.circularId()),
@@ -56,7 +58,7 @@ final class StrainMaker extends Maker {
   }
 
   private void flexspline(StrainWave drive, StrainGeometry geometry, Stand stand, double width) {
-    double thinning = Flexing.thinning(train, drive.flexId());
+    double thinning = Blank.thinning(train, drive.flexId(), StrainGeometry.FLANK_ANGLE);
     FlexTube made = FlexTube.of(train, drive);
     Region inside = Region.disc(made.bore());
     Region outside = Region.disc(made.bore() + made.wall());

@@ -187,8 +187,8 @@ final class DriveTables {
     FlexTube tube = FlexTube.of(train, drive);
     boolean wall = drive.sizes().wall().isPresent();
     double inside = Drives.generatorDepth(g, g.boreDepth(m));
-    double flexOff = thinning(drive.flexId(), m);
-    double circularOff = thinning(drive.circularId(), m);
+    double flexOff = Blank.thinning(train, drive.flexId(), StrainGeometry.FLANK_ANGLE);
+    double circularOff = Blank.thinning(train, drive.circularId(), StrainGeometry.FLANK_ANGLE);
     Cell none = Cell.NONE;
     row("teeth", "", none, Cell.of("" + drive.flex()), Cell.of("" + drive.circular()));
     row("pitch diameter", unit, none, mm(drive.flex() * m), mm(drive.circular() * m));
@@ -225,10 +225,6 @@ final class DriveTables {
         mm(tube.floor()),
         none);
     return table(titled("Strain wave drive", drive.name()), "wave", "flex", "circular");
-  }
-
-  private double thinning(MemberId member, double m) {
-    return Blank.flankMm(train, member) / m / Math.cos(StrainGeometry.FLANK_ANGLE);
   }
 
   /**

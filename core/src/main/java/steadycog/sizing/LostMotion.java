@@ -152,15 +152,14 @@ public record LostMotion(MemberId output, List<Share> shares) {
 
     /** Straight teeth in their spaces at the lobes. */
     private Share fit(StrainWave drive, double carried) {
-      double lean = Math.cos(StrainGeometry.FLANK_ANGLE);
-      double flanks =
-          (Blank.flankMm(train, drive.flexId()) + Blank.flankMm(train, drive.circularId())) / lean;
-      double module = Drives.moduleMm(train);
-      double along = 2 * (new StrainGeometry(drive).passing() * module + flanks);
-      double radius = new StrainGeometry(drive).flexRadius() * module;
+      StrainGeometry geometry = new StrainGeometry(drive);
+      double thinned =
+          Blank.thinning(train, drive.flexId(), StrainGeometry.FLANK_ANGLE)
+              + Blank.thinning(train, drive.circularId(), StrainGeometry.FLANK_ANGLE);
+      double along = 2 * (geometry.passing() + thinned);
       return share(
           drive.flexId() + " ~ " + drive.circularId(),
-          Band.of(along / radius * drive.flex()),
+          Band.of(along / geometry.flexRadius() * drive.flex()),
           carried);
     }
 

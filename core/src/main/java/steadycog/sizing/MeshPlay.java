@@ -49,20 +49,15 @@ public record MeshPlay(MeshFigures figures, double lost, Band around) {
     double angle =
         TipPath.play(
             figures.pair(),
-            thinning(train, figures, mesh.pinion()),
-            thinning(train, figures, mesh.gear()));
+            Blank.thinning(train, mesh.pinion(), angleOf(figures)),
+            Blank.thinning(train, mesh.gear(), angleOf(figures)));
     double base =
-        figures.pair().pinion().count()
-            / 2.0
-            * Math.cos(figures.pair().pinionCut().rack().pressureAngle())
-            * figures.moduleMm();
+        figures.pair().pinion().count() / 2.0 * Math.cos(angleOf(figures)) * figures.moduleMm();
     return Math.max(0, figures.play() - Math.max(0, angle * base));
   }
 
-  private static double thinning(Train train, MeshFigures figures, MemberId wheel) {
-    return Blank.flankMm(train, wheel)
-        / figures.moduleMm()
-        / Math.cos(figures.pair().pinionCut().rack().pressureAngle());
+  private static double angleOf(MeshFigures figures) {
+    return figures.pair().pinionCut().rack().pressureAngle();
   }
 
   /** At right angles to the flanks. */

@@ -161,8 +161,7 @@ public record Screening(List<ToothLoad> loads) {
 
     private ToothLoad.Bending bending(
         MemberId wheel, Teeth teeth, Cut cut, double force, double width) {
-      double thinning =
-          Blank.flankMm(train, wheel) / module() / Math.cos(cut.rack().pressureAngle());
+      double thinning = Blank.thinning(train, wheel, cut.rack().pressureAngle());
       double form = LewisForm.of(teeth, cut, thinning);
       long meshes = train.meshes().stream().filter(mesh -> mesh.touches(wheel)).count();
       boolean bothWays = meshes > 1 && train.rolesInForce().of(wheel) == Role.FREE;
