@@ -68,7 +68,7 @@ public final class Assembly {
   private final List<Piece> unmade = new ArrayList<>();
   private final Map<Region, Shape> shapes = new HashMap<>();
 
-  private Assembly(Train train, FaceLayout layout) {
+  private Assembly(Train train, FaceLayout layout, Pace pace) {
     this.train = train;
     double module = Drives.moduleMm(train);
     chord = Math.clamp(FINE * module, LEAST_CHORD, CHORD);
@@ -82,6 +82,7 @@ public final class Assembly {
       axisOf.putIfAbsent(placed.id(), placed.axis());
     }
     for (Piece piece : Pieces.of(train, layout, chord).all()) {
+      pace.at(0);
       if (piece.flaw(chord).isPresent()) {
         unmade.add(piece);
         continue;
@@ -96,7 +97,13 @@ public final class Assembly {
 
   /** The pieces of {@code train}, laid out as {@code layout} says. */
   public static Assembly of(Train train, FaceLayout layout) {
-    return new Assembly(train, layout);
+    return of(train, layout, Pace.FREE);
+  }
+
+  /** The same, perhaps stopped by {@code pace}. */
+  public static Assembly of(Train train, FaceLayout layout, Pace pace) {
+    pace.at(0);
+    return new Assembly(train, layout, pace);
   }
 
   /** The pieces that cannot be made, of which nothing can be said. */
@@ -186,7 +193,7 @@ public final class Assembly {
         Body other = bodies.get(b);
         if (one.group == other.group
             && Math.min(one.to(), other.to()) > TOUCH + Math.max(one.from(), other.from())) {
-          tryPair(one, other, positions, worst);
+          tryPair(one, other, positions, worst, pace);
         }
       }
       at++;
@@ -197,13 +204,14 @@ public final class Assembly {
         .toList();
   }
 
-  private void tryPair(Body a, Body b, int positions, Map<String, Collision> worst) {
+  private void tryPair(Body a, Body b, int positions, Map<String, Collision> worst, Pace pace) {
     boolean still =
         a.stand.orbit().isEmpty()
             && b.stand.orbit().isEmpty()
             && motion.turnAsOne(a.piece.member(), b.piece.member());
     String pair = a.piece.name() + "|" + b.piece.name();
     for (int k = 0; k < (still ? 1 : positions) && !isEnough(worst.get(pair)); k++) {
+      pace.at(0);
       double[] choice = choice(k);
       Place atA = a.at(motion, choice);
       Place atB = b.at(motion, choice);

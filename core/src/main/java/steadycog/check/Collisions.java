@@ -29,7 +29,7 @@ public final class Collisions {
 
   /** All that run into each other, worst first. */
   public static List<Finding> of(Train train, FaceLayout layout, Pace pace) {
-    Assembly assembly = Assembly.of(train, layout);
+    Assembly assembly = Assembly.of(train, layout, pace);
     List<Finding> found = new ArrayList<>();
     for (Piece piece : assembly.unmade()) {
       String why = piece.flaw(assembly.tolerance()).orElseThrow();

@@ -22,6 +22,9 @@ public final class CureWork {
   /** Typing and dragging go on for so long before cures are looked for. */
   private static final long QUIET_MS = 60;
 
+  /** Pieces are put together only of what stays in view so long: it takes a core for a while. */
+  private static final long PROOF_QUIET_MS = 400;
+
   /** A change of the whole train, shown before it is taken. */
   public sealed interface Proposal {
     /** Nobody has asked for one. */
@@ -109,7 +112,7 @@ public final class CureWork {
   /** Puts the pieces of the bench together. */
   private void prove(Bench bench, List<Advice> found) {
     aside(
-        0,
+        PROOF_QUIET_MS,
         bench.study()::collisions,
         collisions ->
             known.set(Optional.of(new Known(bench, Advice.worstFirst(found, collisions), true))));
