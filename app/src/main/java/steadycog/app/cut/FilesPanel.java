@@ -122,7 +122,7 @@ final class FilesPanel extends VBox {
     choice.setRowValignment(VPos.CENTER);
     anyway.setId("file-anyway");
     anyway.setTooltip(new Tooltip("Writes also pieces that run into each other"));
-    desk.cures().knownProperty().subscribe(this::showAnyway);
+    Look.show(anyway, false);
     save.setId("write-file");
     save.setOnAction(e -> write());
     Button print = new Button("Print the sheet \u2026");
@@ -195,6 +195,7 @@ final class FilesPanel extends VBox {
 
   /** Takes over another train; its pieces are named without making them finely. */
   void show(Study study) {
+    showAnyway();
     Pieces pieces = study.pieces(NAMING_CHORD * moduleMm(study));
     List<String> now = new ArrayList<>(List.of(ALL));
     pieces.all().forEach(piece -> now.add(piece.name()));
