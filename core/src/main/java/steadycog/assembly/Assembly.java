@@ -1,6 +1,7 @@
 package steadycog.assembly;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -65,7 +66,7 @@ public final class Assembly {
   private final double enough;
   private final double[] span;
   private final List<Body> bodies = new ArrayList<>();
-  private final List<Piece> unmade = new ArrayList<>();
+  private final Map<Piece, String> unmade = new LinkedHashMap<>();
   private final Map<Region, Shape> shapes = new HashMap<>();
 
   private Assembly(Train train, FaceLayout layout, Pace pace) {
@@ -83,8 +84,9 @@ public final class Assembly {
     }
     for (Piece piece : Pieces.of(train, layout, chord).all()) {
       pace.at(0);
-      if (piece.flaw(chord).isPresent()) {
-        unmade.add(piece);
+      Optional<String> flaw = piece.flaw(chord);
+      if (flaw.isPresent()) {
+        unmade.put(piece, flaw.get());
         continue;
       }
       int axis = axisOf.get(piece.member());
@@ -106,9 +108,9 @@ public final class Assembly {
     return new Assembly(train, layout, pace);
   }
 
-  /** The pieces that cannot be made, of which nothing can be said. */
-  public List<Piece> unmade() {
-    return List.copyOf(unmade);
+  /** The pieces that cannot be made, each with why: nothing else can be said of them. */
+  public Map<Piece, String> unmade() {
+    return Collections.unmodifiableMap(unmade);
   }
 
   /** Overlaps up to this cannot be told from touching, mm. */
@@ -249,10 +251,10 @@ public final class Assembly {
   }
 
   private Region bent(MemberId flex, double[] choice) {
-    return Flexing.of(train, flex)
-        .bent(
-            2 * Math.PI * motion.turns(Flexing.of(train, flex).generator(), choice),
-            2 * Math.PI * motion.turns(flex, choice),
-            chord);
+    Flexing flexing = Flexing.of(train, flex);
+    return flexing.bent(
+        2 * Math.PI * motion.turns(flexing.generator(), choice),
+        2 * Math.PI * motion.turns(flex, choice),
+        chord);
   }
 }

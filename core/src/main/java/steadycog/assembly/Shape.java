@@ -38,11 +38,6 @@ final class Shape {
     outer = most;
   }
 
-  /** Radius of all of it. */
-  double outer() {
-    return outer;
-  }
-
   private double distance(Coordinate at) {
     return boundary.distance(FACTORY.createPoint(at));
   }

@@ -6,6 +6,7 @@ import java.util.Optional;
 import steadycog.number.Figures;
 import steadycog.piece.Blank;
 import steadycog.piece.Bores;
+import steadycog.piece.Shafts;
 import steadycog.shape.Cut;
 import steadycog.shape.CycloidGeometry;
 import steadycog.shape.Drives;
@@ -33,6 +34,9 @@ final class BoreRule implements Rule {
   public List<Finding> check(Subject subject) {
     List<Finding> found = new ArrayList<>();
     Train train = subject.train();
+    if (!Shafts.isAnyStated(train)) {
+      return found;
+    }
     double module = Drives.moduleMm(train);
     for (Member member : train.involuteWheels()) {
       MemberId id = member.id();

@@ -5,7 +5,6 @@ import java.util.List;
 import steadycog.assembly.Assembly;
 import steadycog.assembly.Collision;
 import steadycog.number.Pace;
-import steadycog.piece.Piece;
 import steadycog.shape.Drives;
 import steadycog.shape.FaceLayout;
 import steadycog.train.MemberId;
@@ -31,13 +30,14 @@ public final class Collisions {
   public static List<Finding> of(Train train, FaceLayout layout, Pace pace) {
     Assembly assembly = Assembly.of(train, layout, pace);
     List<Finding> found = new ArrayList<>();
-    for (Piece piece : assembly.unmade()) {
-      String why = piece.flaw(assembly.tolerance()).orElseThrow();
-      found.add(
-          Finding.of("unmade", Severity.ERROR, List.of(piece.member()))
-              .with("piece", piece.title())
-              .with("why", why));
-    }
+    assembly
+        .unmade()
+        .forEach(
+            (piece, why) ->
+                found.add(
+                    Finding.of("unmade", Severity.ERROR, List.of(piece.member()))
+                        .with("piece", piece.title())
+                        .with("why", why)));
     for (Collision collision : assembly.collisions(POSITIONS, pace)) {
       found.add(finding(train, collision));
     }

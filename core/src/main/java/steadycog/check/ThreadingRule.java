@@ -13,8 +13,7 @@ final class ThreadingRule extends CycloidalRule {
 
   @Override
   List<Finding> check(Train train, Cycloidal drive, CycloidGeometry geometry) {
-    double cam = geometry.boreRadius();
-    double margin = geometry.threadingMargin(cam);
+    double margin = geometry.threadingMargin();
     if (margin >= 0) {
       return List.of();
     }

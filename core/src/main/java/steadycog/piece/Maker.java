@@ -53,10 +53,11 @@ abstract sealed class Maker permits WheelMaker, CycloidMaker, StrainMaker {
 
   /** A body with a hole for a shaft; where that breaks out, the next piece added cannot be made. */
   final Region bored(Region body, Region hole) {
-    if (body.flaw(chord).isEmpty() && !body.surrounds(hole, chord)) {
+    Region left = body.minus(hole, chord);
+    if (!left.holds(hole)) {
       broken.add("its bore breaks out of it");
     }
-    return body.minus(hole, chord);
+    return left;
   }
 
   static String name(MemberId member) {

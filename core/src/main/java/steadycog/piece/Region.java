@@ -67,17 +67,10 @@ public record Region(List<Outline> lines, List<Round> circles) {
     return lines.isEmpty() && circles.isEmpty();
   }
 
-  /** Whether {@code hole} lies inside the material and leaves a wall all round. */
-  boolean surrounds(Region hole, double chord) {
-    return hole.isEmpty()
-        || flaw(chord).isEmpty()
-            && PreparedGeometryFactory.prepare(area(chord)).containsProperly(hole.area(chord));
-  }
-
   /**
-   * The same without {@code hole}; circles stay circles where a wall is left all round it. Of lines
-   * that enclose nothing that could be made nothing can be taken: they keep their flaw. Of holes
-   * that run into each other each is taken by itself.
+   * The same without {@code hole}, whose lines stay as they are where a wall is left all round. Of
+   * lines that enclose nothing that could be made nothing can be taken: they keep their flaw. Of
+   * holes that run into each other each is taken by itself.
    */
   Region minus(Region hole, double chord) {
     if (hole.circles.size() > 1 && hole.flaw(chord).isPresent()) {
@@ -87,9 +80,19 @@ public record Region(List<Outline> lines, List<Round> circles) {
       }
       return left;
     }
-    return surrounds(hole, chord) || flaw(chord).isPresent()
+    if (hole.isEmpty() || flaw(chord).isPresent()) {
+      return with(hole);
+    }
+    Geometry body = area(chord);
+    Geometry gone = hole.area(chord);
+    return PreparedGeometryFactory.prepare(body).containsProperly(gone)
         ? with(hole)
-        : of(overlay(area(chord), hole.area(chord), OverlayNG.DIFFERENCE));
+        : of(overlay(body, gone, OverlayNG.DIFFERENCE));
+  }
+
+  /** Whether every line of {@code part} is one of these. */
+  boolean holds(Region part) {
+    return lines.containsAll(part.lines) && circles.containsAll(part.circles);
   }
 
   /** What {@code outside} encloses, without what these lines enclose, which lie inside it. */

@@ -14,7 +14,6 @@ import steadycog.shape.Drives;
 import steadycog.shape.GearOutline;
 import steadycog.shape.Rims;
 import steadycog.train.Bore;
-import steadycog.train.Join;
 import steadycog.train.Member;
 import steadycog.train.MemberId;
 import steadycog.train.Teeth;
@@ -49,6 +48,12 @@ public final class Shafts {
   /** A member with the bore that the card states for it. */
   public record Seat(MemberId member, Bore bore) {}
 
+  /** Whether the card states any bore; most do not, and rules about bores have nothing to say. */
+  public static boolean isAnyStated(Train train) {
+    return train.sizes().common().bore().isPresent()
+        || train.sizes().wheels().values().stream().anyMatch(size -> size.bore().isPresent());
+  }
+
   static Hole hole(Train train, MemberId id) {
     Optional<Bore> own = train.size(id).bore();
     if (own.isPresent()) {
@@ -72,21 +77,8 @@ public final class Shafts {
   }
 
   private static List<MemberId> onShaftOf(Train train, MemberId id) {
-    List<MemberId> all = new ArrayList<>(List.of(id));
-    List<Join> ties = new ArrayList<>(train.keyed());
-    ties.addAll(train.joins());
-    for (int k = 0; k < all.size(); k++) {
-      MemberId at = all.get(k);
-      for (Join tie : ties) {
-        if (tie.touches(at)) {
-          MemberId next = tie.a().equals(at) ? tie.b() : tie.a();
-          if (!all.contains(next)) {
-            all.add(next);
-          }
-        }
-      }
-    }
-    return all;
+    Axes shafts = Axes.ofShafts(train);
+    return shafts.on(shafts.of(id)).stream().map(Member::id).toList();
   }
 
   /** Only what has a bore by nature has a usual one: external wheels that go round no ring. */
@@ -124,6 +116,9 @@ public final class Shafts {
    * order of the card.
    */
   public static List<List<Seat>> stepped(Train train) {
+    if (!isAnyStated(train)) {
+      return List.of();
+    }
     Axes shafts = Axes.ofShafts(train);
     List<List<Seat>> all = new ArrayList<>();
     Set<MemberId> rims = Rims.of(train).keySet();

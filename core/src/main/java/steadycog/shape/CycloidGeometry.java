@@ -219,18 +219,16 @@ public final class CycloidGeometry {
   /**
    * By how much the bore of a middle disc is too small, negative, to be put over an end cam of an
    * eccentric in one piece and from there to its own: it must stand round both at once. Infinite
-   * with no disc between others.
-   *
-   * @param cam radius of a cam
+   * with no disc between others. Cams fill the bores of their discs.
    */
-  public double threadingMargin(double cam) {
-    double apart = 2 * eccentricity * Math.sin(Math.PI / part.sizes().discs());
-    return part.sizes().discs() < 3 ? Double.POSITIVE_INFINITY : boreRadius - cam - apart / 2;
+  public double threadingMargin() {
+    int discs = part.sizes().discs();
+    return discs < 3 ? Double.POSITIVE_INFINITY : -eccentricity * Math.sin(Math.PI / discs);
   }
 
-  /** Whether all cams of the eccentric can be one piece: cams fill the bores of their discs. */
+  /** Whether all cams of the eccentric can be one piece. */
   public boolean camsInOnePiece() {
-    return threadingMargin(boreRadius) >= 0;
+    return threadingMargin() >= 0;
   }
 
   /** Radius of the plate that carries the output pins. */

@@ -50,7 +50,7 @@ public record Fillet(double margin, double excess) {
   }
 
   /** Half the tooth's angle at {@code radius}; empty beyond the ends of its side. */
-  private static OptionalDouble angleAt(List<Point> side, double radius) {
+  static OptionalDouble angleAt(List<Point> side, double radius) {
     for (int k = 1; k < side.size(); k++) {
       Point in = side.get(k - 1);
       Point out = side.get(k);

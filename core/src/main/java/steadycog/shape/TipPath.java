@@ -1,6 +1,7 @@
 package steadycog.shape;
 
 import java.util.List;
+import java.util.OptionalDouble;
 import steadycog.shape.ToothProfile.Point;
 import steadycog.train.Teeth;
 
@@ -34,16 +35,12 @@ public final class TipPath {
 
     /** Half of a gap at a radius, radians; infinite beyond the ends of its sides. */
     private double gap(double radius) {
-      for (int k = 1; k < side.size(); k++) {
-        Point in = side.get(k - 1);
-        Point out = side.get(k);
-        if (in.radius() <= radius && radius <= out.radius() && in.radius() < out.radius()) {
-          double share = (radius - in.radius()) / (out.radius() - in.radius());
-          double angle = in.angle() + share * (out.angle() - in.angle());
-          return teeth.internal() ? angle : Math.PI / teeth.count() - angle;
-        }
+      OptionalDouble angle = Fillet.angleAt(side, radius);
+      if (angle.isEmpty()) {
+        return Double.POSITIVE_INFINITY;
       }
-      return Double.POSITIVE_INFINITY;
+      double half = angle.getAsDouble();
+      return teeth.internal() ? half : Math.PI / teeth.count() - half;
     }
   }
 

@@ -13,14 +13,13 @@ import steadycog.train.Train;
  * All that the shop asks of a train.
  *
  * @param wheels those with involute teeth, in the order of the card
- * @param meshes those of them that can run
+ * @param plays of the meshes that can run, in the order of the card
  * @param lostMotion at the output; empty where it does not follow
  * @param screening strength under the torques with losses
  * @param bearings planets on their pins, shafts in their bearings
  */
 public record CutSheet(
     List<WheelFigures> wheels,
-    List<MeshFigures> meshes,
     List<MeshPlay> plays,
     Box box,
     Optional<LostMotion> lostMotion,
@@ -29,22 +28,27 @@ public record CutSheet(
 
   public CutSheet {
     wheels = List.copyOf(wheels);
-    meshes = List.copyOf(meshes);
     plays = List.copyOf(plays);
     bearings = List.copyOf(bearings);
+  }
+
+  /** How each mesh runs, in the order of the card. */
+  public List<MeshFigures> meshes() {
+    return plays.stream().map(MeshPlay::figures).toList();
   }
 
   public static CutSheet of(Train train, Motion motion, Loading loading, FaceLayout layout) {
     List<WheelFigures> wheels =
         train.members().stream().flatMap(m -> WheelFigures.of(train, m).stream()).toList();
-    List<MeshFigures> meshes =
-        train.meshes().stream().flatMap(mesh -> MeshFigures.of(train, mesh).stream()).toList();
-    List<MeshPlay> plays = meshes.stream().map(m -> MeshPlay.of(train, m)).toList();
+    List<MeshPlay> plays =
+        train.meshes().stream()
+            .flatMap(mesh -> MeshFigures.of(train, mesh).stream())
+            .map(figures -> MeshPlay.of(train, figures))
+            .toList();
     Torques torques = loading.flow().torques();
     boolean known = torques.status() == Torques.Status.DETERMINED;
     return new CutSheet(
         wheels,
-        meshes,
         plays,
         Box.of(train, layout),
         LostMotion.of(train, plays, loading.ideal()),
@@ -56,7 +60,6 @@ public record CutSheet(
   public CutSheet underBoth(CutSheet other) {
     return new CutSheet(
         wheels,
-        meshes,
         plays,
         box,
         lostMotion.or(other::lostMotion),

@@ -205,21 +205,19 @@ public record Sizes(
 
   /** How far a length of two meshing bodies may be off: as said of them, or of all. */
   public Tolerance.Limits tolerance(MemberId a, MemberId b, Tolerance.Of length) {
-    Optional<Join> pair = Optional.of(new Join(a, b));
-    return tolerances.stream()
-        .filter(one -> one.isOf(pair))
-        .flatMap(one -> Optional.ofNullable(one.limits().get(length)).stream())
-        .findFirst()
-        .orElseGet(() -> tolerance(length));
+    return stated(Optional.of(new Join(a, b)), length).orElseGet(() -> tolerance(length));
   }
 
   /** How far a length may be off where nothing is said of a pair. */
   public Tolerance.Limits tolerance(Tolerance.Of length) {
+    return stated(Optional.empty(), length).orElse(Tolerance.Limits.NONE);
+  }
+
+  private Optional<Tolerance.Limits> stated(Optional<Join> pair, Tolerance.Of length) {
     return tolerances.stream()
-        .filter(one -> one.pair().isEmpty())
+        .filter(one -> one.isOf(pair))
         .flatMap(one -> Optional.ofNullable(one.limits().get(length)).stream())
-        .findFirst()
-        .orElse(Tolerance.Limits.NONE);
+        .findFirst();
   }
 
   public Sizes withTolerances(List<Tolerance> changed) {
