@@ -165,6 +165,7 @@ public final class RandomCards {
         List.of(
             () -> "angle " + pick(List.of("14.5", "20", "25")) + maybe(() -> " stub"),
             () -> "width " + length(1, 40),
+            () -> "module " + pick(members) + pick(List.of(" 0.8 mm", " 1.5 mm", " 2 mm")),
             () -> "shift " + pick(members) + " " + (random.nextInt(21) - 10) / 10.0,
             () -> "bore " + pick(members) + " " + length(1, 30),
             () -> "clearance " + pick(List.of("printed", "laser", "apart 1 mm", "flank 0.3 mm")),

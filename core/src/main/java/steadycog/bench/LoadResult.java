@@ -139,7 +139,7 @@ public record LoadResult(List<Row> rows, Optional<Double> predicted, Optional<Ba
    */
   public static Optional<ToothLoad.Weakest> weakest(Train train, double torque) {
     Roles roles = train.rolesInForce();
-    if (!(torque > 0) || roles.take().isEmpty() || train.pitch().isEmpty()) {
+    if (!(torque > 0) || roles.take().isEmpty() || !train.isSized()) {
       return Optional.empty();
     }
     Train loaded = loaded(train, torque);

@@ -9,7 +9,6 @@ import steadycog.piece.Bores;
 import steadycog.piece.Shafts;
 import steadycog.shape.Cut;
 import steadycog.shape.CycloidGeometry;
-import steadycog.shape.Drives;
 import steadycog.shape.GearOutline;
 import steadycog.shape.Rims;
 import steadycog.train.Bore;
@@ -37,9 +36,9 @@ final class BoreRule implements Rule {
     if (!Shafts.isAnyStated(train)) {
       return found;
     }
-    double module = Drives.moduleMm(train);
     for (Member member : train.involuteWheels()) {
       MemberId id = member.id();
+      double module = train.moduleMm(id);
       Blank blank = Blank.of(train, id);
       boolean solid = !member.teeth().orElseThrow().internal() && !Rims.of(train).containsKey(id);
       if (blank.boreStated() && solid) {

@@ -33,6 +33,7 @@ public final class Checks {
           new FewTeethRule(),
           new InterferenceRule(),
           new InternalInterferenceRule(),
+          new ModuleRule(),
           new ClosureRule(),
           new BindingRule(),
           new LeastPlayRule(),

@@ -58,6 +58,8 @@ final class ClosureRule implements Rule {
   }
 
   private static double distance(Train train, Mesh mesh) {
-    return PairGeometry.in(train, mesh).centreDistance();
+    return PairGeometry.in(train, mesh).centreDistance()
+        * train.moduleMm(mesh.a())
+        / train.moduleMm();
   }
 }

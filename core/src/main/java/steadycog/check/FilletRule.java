@@ -40,14 +40,14 @@ final class FilletRule extends PairRule {
     Optional<MeshFigures> figures = MeshFigures.of(train, mesh);
     double play = figures.map(MeshFigures::play).orElse(0.0);
     double module = figures.map(MeshFigures::moduleMm).orElse(1.0);
-    boolean stated = train.pitch().isPresent() && play > FILM * module;
+    boolean stated = train.isSized() && play > FILM * module;
     boolean binds = stated && fillet.excess() * module > play;
     Finding finding =
         finding("fillet", binds ? Severity.WARNING : Severity.NOTE, mesh)
             .with("wheel", wheel)
             .with("mate", mesh.other(wheel))
             .with("margin", rounded(fillet.margin(), 3))
-            .with("excess", PlanetaryRule.length(train, fillet.excess(), 3));
+            .with("excess", PlanetaryRule.length(train, wheel, fillet.excess(), 3));
     if (fillet.excess() < FILM) {
       return finding.judged(Severity.OK).worded("hardly");
     }

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import steadycog.number.Unit;
 import steadycog.train.Member;
+import steadycog.train.MemberId;
 import steadycog.train.Part;
 import steadycog.train.Pitch;
 import steadycog.train.Planetary;
@@ -40,11 +41,17 @@ abstract class PlanetaryRule implements Rule {
 
   /** With more figures in inches than in mm. */
   static String length(Train train, double modules, int decimals) {
+    return length(train.pitch(), modules, decimals);
+  }
+
+  /** A length in modules of a wheel. */
+  static String length(Train train, MemberId wheel, double modules, int decimals) {
+    return length(train.pitch(wheel), modules, decimals);
+  }
+
+  private static String length(Optional<Pitch> size, double modules, int decimals) {
     String text = PairRule.rounded(modules, decimals) + " modules";
-    return train
-        .pitch()
-        .map(pitch -> text + " (" + stated(pitch, modules, decimals) + ")")
-        .orElse(text);
+    return size.map(pitch -> text + " (" + stated(pitch, modules, decimals) + ")").orElse(text);
   }
 
   private static String stated(Pitch pitch, double modules, int decimals) {

@@ -17,7 +17,7 @@ final class RimRule extends PlanetaryRule {
 
   @Override
   Optional<Finding> check(Train train, Planetary set, int row) {
-    if (train.pitch().isEmpty() || set.rows().get(row).ring().isEmpty()) {
+    if (!train.isSized() || set.rows().get(row).ring().isEmpty()) {
       return Optional.empty();
     }
     BasicRack rack = BasicRack.of(train.sizes().rackInForce());

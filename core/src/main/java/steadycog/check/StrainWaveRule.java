@@ -61,7 +61,7 @@ final class StrainWaveRule implements Rule {
 
   private static Optional<Finding> module(Train train, StrainWave drive) {
     return train
-        .pitch()
+        .pitch(drive.flexId())
         .map(pitch -> pitch.moduleMm().doubleValue())
         .filter(module -> module < LEAST_MODULE)
         .map(
@@ -74,10 +74,10 @@ final class StrainWaveRule implements Rule {
 
   /** Against an allowable that the designer states; without one the figure is a note. */
   private static Optional<Finding> stress(Train train, StrainWave drive) {
-    if (train.pitch().isEmpty()) {
+    if (train.pitch(drive.flexId()).isEmpty()) {
       return Optional.empty();
     }
-    double module = train.pitch().get().moduleMm().doubleValue();
+    double module = train.moduleMm(drive.flexId());
     StrainGeometry geometry = new StrainGeometry(drive);
     double stress = geometry.wallStress(module);
     Finding found =

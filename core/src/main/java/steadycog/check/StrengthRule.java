@@ -24,7 +24,7 @@ final class StrengthRule implements Rule {
   public List<Finding> check(Subject subject) {
     Train train = subject.train();
     Torques torques = subject.loading().flow().torques();
-    boolean stated = train.pitch().isPresent() && saysMaterial(train);
+    boolean stated = train.isSized() && saysMaterial(train);
     if (!stated || torques.status() != Torques.Status.DETERMINED) {
       return List.of();
     }

@@ -215,7 +215,9 @@ final class ChainChanges {
   }
 
   private double distance(Mesh mesh) {
-    return PairGeometry.in(train, mesh).centreDistance();
+    return PairGeometry.in(train, mesh).centreDistance()
+        * train.moduleMm(mesh.a())
+        / train.moduleMm();
   }
 
   private List<BigFraction> gearShifts(Mesh mesh, BigFraction pinion) {

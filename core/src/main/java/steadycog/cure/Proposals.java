@@ -59,7 +59,8 @@ final class Proposals {
           "ring-rim",
           "ring-wall",
           "collision",
-          "unmade");
+          "unmade",
+          "one-module");
 
   /** Findings that no count of teeth puts right. */
   private static final Set<String> OF_SIZES = Set.of("tooth-strength", "shaft-steps", "least-play");

@@ -14,8 +14,10 @@ import steadycog.number.Exact;
 import steadycog.number.Quantity;
 import steadycog.number.Unit;
 import steadycog.shape.PlanetGeometry;
+import steadycog.sizing.Identify;
 import steadycog.train.Member;
 import steadycog.train.MemberId;
+import steadycog.train.Mesh;
 import steadycog.train.Pitch;
 import steadycog.train.Planetary;
 import steadycog.train.Planetary.Spacing;
@@ -25,6 +27,15 @@ import steadycog.train.Train;
 
 /** Changes of a planetary set: number and spacing of its planets, shifts, distance, counts. */
 final class SetChanges {
+  /** Modules that differ by less are one, mm. */
+  private static final double SAME = 1e-9;
+
+  /** Sooner the second row is changed than the first, by so much of a shift. */
+  private static final double FIRST_ROW = 0.1;
+
+  /** Standard modules within this share of one that closes a row are tried. */
+  private static final double NEAR_MODULE = 0.08;
+
   /** A miscount is seldom larger, in teeth a wheel. */
   private static final int MISCOUNT = 2;
 
@@ -191,6 +202,9 @@ final class SetChanges {
         }
       }
     }
+    if (set.stepped()) {
+      all.addAll(modules());
+    }
     return all;
   }
 
@@ -218,6 +232,50 @@ final class SetChanges {
     both.put(one, x);
     both.put(other, y);
     return both;
+  }
+
+  /**
+   * A row in a module of its own: the one at which it closes with the other without shift, where
+   * that has no more than two figures behind the point, and the standard ones next to it.
+   */
+  private List<Change> modules() {
+    List<Change> all = new ArrayList<>();
+    Train sized =
+        train.isSized() ? train : train.sized(new Pitch.Module(Quantity.of("1", Unit.MM)));
+    for (int row = 0; row < set.rows().size(); row++) {
+      MemberId own = set.planetIds(row).getFirst();
+      MemberId other = set.planetIds(1 - row).getFirst();
+      double span = set.meshes(row).getFirst().span();
+      double closing = set.meshes(1 - row).getFirst().span() * sized.moduleMm(other) / span;
+      if (!(closing > 0)) {
+        continue;
+      }
+      Set<Quantity> sizes = new LinkedHashSet<>();
+      if (Math.abs(closing - mm(closing).inBase()) < SAME) {
+        sizes.add(mm(closing));
+      }
+      Identify.MODULES.stream()
+          .map(module -> Quantity.of(module, Unit.MM))
+          .filter(module -> Math.abs(module.inBase() / closing - 1) < NEAR_MODULE)
+          .forEach(sizes::add);
+      for (Quantity size : sizes) {
+        Pitch pitch = new Pitch.Module(size);
+        Sizes changed = sized.sizes();
+        for (Mesh mesh : set.meshes(row)) {
+          for (MemberId wheel : List.of(mesh.a(), mesh.b())) {
+            changed = changed.with(wheel, changed.own(wheel).withPitch(Optional.empty()));
+          }
+        }
+        changed = changed.with(own, changed.own(own).withPitch(Optional.of(pitch)));
+        all.add(
+            new Change(
+                (train.isSized() ? "" : "module 1 mm, ") + "module " + own + " " + size,
+                sized.withSizes(changed),
+                0,
+                2 + FIRST_ROW * (1 - row) + Math.abs(size.inBase() - closing)));
+      }
+    }
+    return all;
   }
 
   /** The planets' axes further out or in, from where the widest pair can just run. */

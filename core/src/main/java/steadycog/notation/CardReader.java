@@ -254,7 +254,9 @@ final class CardReader {
       return readPlace(statement, names);
     }
     if (PitchText.isPitch(statement.peek())) {
-      return readPitch(statement);
+      return OwnPitches.isOwn(statement)
+          ? stated(statement, new OwnPitches(parts(), names).read(statement))
+          : readPitch(statement);
     }
     if (LossText.isLosses(statement.peek())) {
       return readLosses(statement);
@@ -266,9 +268,12 @@ final class CardReader {
   }
 
   private Item readSizes(Statement statement, MemberNames names) throws BadStatement {
-    Token at = statement.peek();
-    Sizes read = SizeText.read(statement, parts(), names);
-    Statement.at(at, Item.sizes(stated().toList()), sofar -> sofar.and(read));
+    return stated(statement, SizeText.read(statement, parts(), names));
+  }
+
+  /** What is read, unless it contradicts what was said before. */
+  private Item stated(Statement statement, Sizes read) throws BadStatement {
+    Statement.at(statement.first(), Item.sizes(stated().toList()), sofar -> sofar.and(read));
     return new Item.OfSizes(read);
   }
 

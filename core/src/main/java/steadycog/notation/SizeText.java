@@ -366,6 +366,7 @@ public final class SizeText {
         .or(() -> size.offset().map(length -> "offset" + of + " " + length))
         .or(() -> size.made().map(made -> "material" + of + " " + made))
         .or(() -> size.tool().map(edges -> "tool" + of + " " + edges))
+        .or(() -> size.pitch().map(pitch -> pitch.statement().replaceFirst(" ", of + " ")))
         .orElseThrow();
   }
 }

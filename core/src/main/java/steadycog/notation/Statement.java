@@ -23,6 +23,16 @@ final class Statement {
     return tokens.get(at);
   }
 
+  /** Its first word, wherever the cursor stands. */
+  Token first() {
+    return tokens.getFirst();
+  }
+
+  /** Whether a word stands anywhere in it. */
+  boolean holds(String word) {
+    return tokens.stream().anyMatch(token -> token.is(word));
+  }
+
   Token peekSecond() {
     return tokens.get(Math.min(at + 1, tokens.size() - 1));
   }

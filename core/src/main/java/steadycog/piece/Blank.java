@@ -65,7 +65,7 @@ public record Blank(
         .width()
         .map(Quantity::inBase)
         .orElseGet(
-            () -> Math.max(STEP, Math.round(USUAL_WIDTH * Drives.moduleMm(train) / STEP) * STEP));
+            () -> Math.max(STEP, Math.round(USUAL_WIDTH * train.moduleMm(id) / STEP) * STEP));
   }
 
   /** Thickness of a member's plate, mm: the width stated for it, or in proportion. */
@@ -90,6 +90,6 @@ public record Blank(
    * @param angle by which the flank leans there, radians
    */
   public static double thinning(Train train, MemberId id, double angle) {
-    return flankMm(train, id) / Drives.moduleMm(train) / Math.cos(angle);
+    return flankMm(train, id) / train.moduleMm(id) / Math.cos(angle);
   }
 }

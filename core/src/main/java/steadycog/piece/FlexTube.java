@@ -1,6 +1,5 @@
 package steadycog.piece;
 
-import steadycog.shape.Drives;
 import steadycog.shape.StrainGeometry;
 import steadycog.train.StrainWave;
 import steadycog.train.Train;
@@ -19,7 +18,7 @@ public record FlexTube(double bore, double wall, double tube, double floor, doub
 
   public static FlexTube of(Train train, StrainWave drive) {
     StrainGeometry geometry = new StrainGeometry(drive);
-    double module = Drives.moduleMm(train);
+    double module = train.moduleMm(drive.flexId());
     double bore = (geometry.flexRadius() - geometry.boreDepth(module)) * module;
     double wall = geometry.wall(module) * module;
     double plate = Blank.plateMm(train, drive.flexId());

@@ -1,7 +1,6 @@
 package steadycog.piece;
 
 import java.util.List;
-import steadycog.shape.Drives;
 import steadycog.shape.StrainGeometry;
 import steadycog.train.MemberId;
 import steadycog.train.StrainWave;
@@ -19,7 +18,7 @@ public final class Flexing {
   private Flexing(Train train, StrainWave drive) {
     this.drive = drive;
     geometry = new StrainGeometry(drive);
-    moduleMm = Drives.moduleMm(train);
+    moduleMm = train.moduleMm(drive.flexId());
     thinning = Blank.thinning(train, drive.flexId(), StrainGeometry.FLANK_ANGLE);
   }
 

@@ -72,7 +72,7 @@ public record Pieces(List<Piece> all, List<String> left) {
    */
   public static Outline teeth(Train train, PlacedWheel wheel, double chord) {
     double module = Drives.moduleMm(train);
-    Detail detail = Detail.within(wheel.teeth(), wheel.cut(), chord / module);
+    Detail detail = Detail.within(wheel.teeth(), wheel.cut(), chord / train.moduleMm(wheel.id()));
     double thinning = Blank.thinning(train, wheel.id(), wheel.cut().rack().pressureAngle());
     return wheel.outline(detail, thinning).scaled(module);
   }

@@ -10,7 +10,6 @@ import steadycog.number.Quantity;
 import steadycog.number.Unit;
 import steadycog.shape.Axes;
 import steadycog.shape.Cut;
-import steadycog.shape.Drives;
 import steadycog.shape.GearOutline;
 import steadycog.shape.Rims;
 import steadycog.train.Bore;
@@ -108,7 +107,7 @@ public final class Shafts {
         member.teeth().filter(t -> !t.internal() && train.partOf(id).involute());
     return teeth.isEmpty() || Rims.of(train).containsKey(id)
         ? 0
-        : 2 * GearOutline.rootRadius(teeth.get(), Cut.of(train, id)) * Drives.moduleMm(train);
+        : 2 * GearOutline.rootRadius(teeth.get(), Cut.of(train, id)) * train.moduleMm(id);
   }
 
   /**

@@ -26,9 +26,10 @@ final class StrainMaker extends Maker {
     double base = levels.from(ring.plane());
     Stand stand = Stand.at(ring.x() * moduleMm, ring.y() * moduleMm, base, 0);
     double width = width(drive.circularId());
-    double inside = Drives.generatorDepth(geometry, geometry.boreDepth(moduleMm));
+    double m = train.moduleMm(drive.flexId());
+    double inside = Drives.generatorDepth(geometry, geometry.boreDepth(m));
     Outline cam = geometry.inside(Math.PI / 2, 1, inside, flexing.points(chord));
-    Region generator = new Region(List.of(cam.scaled(moduleMm)), List.of());
+    Region generator = new Region(List.of(cam.scaled(m)), List.of());
     add(
         drive.waveId(),
         name(drive.waveId()),
@@ -39,7 +40,7 @@ final class StrainMaker extends Maker {
     Outline teeth =
         geometry
             .circularTeeth(Blank.thinning(train, drive.circularId(), StrainGeometry.FLANK_ANGLE))
-            .scaled(moduleMm);
+            .scaled(m);
     add(
         drive.circularId(),
         ringName(drive.circularId()),
@@ -48,8 +49,8 @@ final class StrainMaker extends Maker {
             drive.circularId(),
             "",
             new Region(List.of(teeth), List.of()),
-            geometry.circularRoot() * moduleMm,
-            geometry.circularBody() * moduleMm,
+            geometry.circularRoot() * m,
+            geometry.circularBody() * m,
             0,
             0,
             width),
@@ -64,7 +65,9 @@ final class StrainMaker extends Maker {
     Region outside = Region.disc(made.bore() + made.wall());
     Region teeth =
         inside.within(
-            new Region(List.of(geometry.flexRound(thinning).scaled(moduleMm)), List.of()));
+            new Region(
+                List.of(geometry.flexRound(thinning).scaled(train.moduleMm(drive.flexId()))),
+                List.of()));
     boolean cup = drive.sizes().mount() == StrainWave.Mount.CUP;
     Region closed =
         cup

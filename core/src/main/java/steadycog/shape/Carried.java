@@ -72,8 +72,11 @@ record Carried(List<PlacedWheel> first, List<PlacedWheel> copies, List<PlacedCar
     for (int k = 0; k < set.count(); k++) {
       pins.addAll(geometry.axes(k));
     }
-    double planet =
-        set.rows().stream().mapToInt(row -> row.outer().count()).max().orElseThrow() / 2.0;
+    double planet = 0;
+    for (int row = 0; row < set.rows().size(); row++) {
+      double scale = train.moduleMm(set.planetIds(row).getFirst()) / train.moduleMm();
+      planet = Math.max(planet, scale * set.rows().get(row).outer().count() / 2.0);
+    }
     double plate = Math.max(geometry.innerRadius(), geometry.outerRadius()) + PLATE_SHARE * planet;
     return new PlacedCarrier(set.carrierId(), axis, plane, 0, 0, set.count(), pins, plate);
   }

@@ -42,12 +42,12 @@ public record Cut(BasicRack rack, double shift, double shortening) {
     }
     Sizes sizes = train.sizes();
     return new Cut(
-        BasicRack.of(sizes.rackInForce()), shift(sizes, wheel), shortening + tipGap(train));
+        BasicRack.of(sizes.rackInForce()), shift(sizes, wheel), shortening + tipGap(train, wheel));
   }
 
-  /** What is taken off all tips for the process, in modules. */
-  static double tipGap(Train train) {
-    return train.sizes().clearance().mm(Gap.TIP) / Drives.moduleMm(train);
+  /** What is taken off tips for the process, in modules of the wheel. */
+  private static double tipGap(Train train, MemberId wheel) {
+    return train.sizes().clearance().mm(Gap.TIP) / train.moduleMm(wheel);
   }
 
   static double shift(Sizes sizes, MemberId wheel) {

@@ -44,7 +44,7 @@ public final class Drives {
 
   /** A drawn module in mm: as stated, else one. */
   public static double moduleMm(Train train) {
-    return train.pitch().map(pitch -> pitch.moduleMm().doubleValue()).orElse(1.0);
+    return train.moduleMm();
   }
 
   /** Every body of such drives; {@code centre} gives where an axis stands. */
@@ -57,7 +57,8 @@ public final class Drives {
       double[] at = centre.apply(axis);
       switch (part) {
         case Cycloidal drive -> drives.add(drive, axis, planes.get(any), at);
-        case StrainWave drive -> drives.add(drive, axis, planes.get(any), at);
+        case StrainWave drive ->
+            drives.add(drive, scale(train, drive.flexId()), axis, planes.get(any), at);
         case Bevel pair -> drives.add(pair, axes, planes.get(any), centre);
         case Differential sides -> drives.add(sides, axes, planes.get(any), centre);
         case Shaft shaft -> drives.add(shaft, axis, planes.get(any), at);
@@ -76,7 +77,8 @@ public final class Drives {
   static double radius(Train train, Part part) {
     return switch (part) {
       case Cycloidal drive -> new CycloidGeometry(drive).ringRadius() / moduleMm(train);
-      case StrainWave drive -> new StrainGeometry(drive).circularBody();
+      case StrainWave drive ->
+          scale(train, drive.flexId()) * new StrainGeometry(drive).circularBody();
       case Planetary set -> reach(train, set);
       case Bevel pair -> Bevels.crownRadius(pair);
       case Differential sides -> Bevels.caseRadius(sides);
@@ -85,13 +87,19 @@ public final class Drives {
     };
   }
 
+  /** A wheel's module over that of the train. */
+  private static double scale(Train train, MemberId wheel) {
+    return train.moduleMm(wheel) / train.moduleMm();
+  }
+
   /** How far planets reach from the middle. */
   private static double reach(Train train, Planetary set) {
     PlanetGeometry geometry = PlanetGeometry.of(train, set);
     double most = 0;
     for (Planetary.Row row : set.rows()) {
-      most = Math.max(most, geometry.innerRadius() + row.inner().count() / 2.0 + 1);
-      most = Math.max(most, geometry.outerRadius() + row.outer().count() / 2.0 + 1);
+      double scale = scale(train, set.planetIds(set.rows().indexOf(row)).getFirst());
+      most = Math.max(most, geometry.innerRadius() + scale * (row.inner().count() / 2.0 + 1));
+      most = Math.max(most, geometry.outerRadius() + scale * (row.outer().count() / 2.0 + 1));
     }
     return most;
   }
@@ -238,7 +246,9 @@ public final class Drives {
   /** The generator of a flexspline drawn with {@code times} its true deflection. */
   public static Outline generator(PlacedFlex flex, double times) {
     double inside = generatorDepth(flex.geometry(), flex.boreDepth());
-    return flex.geometry().inside(Math.PI / 2, times, inside, GENERATOR_POINTS);
+    return flex.geometry()
+        .inside(Math.PI / 2, times, inside, GENERATOR_POINTS)
+        .scaled(flex.scale());
   }
 
   /** How far a generator lies inside the flexspline's pitch line: its bore and a thin bearing. */
@@ -246,9 +256,9 @@ public final class Drives {
     return boreDepth + BEARING * geometry.flexRadius();
   }
 
-  private void add(StrainWave drive, int axis, int plane, double[] at) {
+  private void add(StrainWave drive, double scale, int axis, int plane, double[] at) {
     StrainGeometry geometry = new StrainGeometry(drive);
-    double body = geometry.circularBody();
+    double body = scale * geometry.circularBody();
     all.add(
         new PlacedPlate(
             drive.circularId(),
@@ -260,13 +270,14 @@ public final class Drives {
             at[1],
             Optional.empty(),
             body,
-            List.of(geometry.circularTeeth(GearOutline.DRAWN_THINNING)),
+            List.of(geometry.circularTeeth(GearOutline.DRAWN_THINNING).scaled(scale)),
             List.of(new Circle(0, 0, body)),
             List.of(),
             body));
-    double depth = geometry.boreDepth(moduleMm);
+    double depth = geometry.boreDepth(scale * moduleMm);
     all.add(
-        new PlacedFlex(drive.flexId(), drive.waveId(), axis, plane, at[0], at[1], geometry, depth));
+        new PlacedFlex(
+            drive.flexId(), drive.waveId(), axis, plane, at[0], at[1], geometry, depth, scale));
     double inside = generatorDepth(geometry, depth);
     all.add(
         new PlacedPlate(
@@ -278,10 +289,10 @@ public final class Drives {
             at[0],
             at[1],
             Optional.empty(),
-            geometry.circularRadius() - inside,
-            List.of(geometry.inside(Math.PI / 2, 1, inside, GENERATOR_POINTS)),
+            scale * (geometry.circularRadius() - inside),
+            List.of(geometry.inside(Math.PI / 2, 1, inside, GENERATOR_POINTS).scaled(scale)),
             List.of(),
             List.of(),
-            geometry.circularRadius() - inside));
+            scale * (geometry.circularRadius() - inside)));
   }
 }

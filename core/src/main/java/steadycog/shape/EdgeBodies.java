@@ -120,8 +120,8 @@ final class EdgeBodies {
         }
       }
       case PlacedFlex flex -> {
-        double bore = flex.geometry().flexRadius() - flex.boreDepth();
-        double tip = flex.geometry().flexRadius();
+        double bore = flex.scale() * (flex.geometry().flexRadius() - flex.boreDepth());
+        double tip = flex.scale() * flex.geometry().flexRadius();
         wheels.add(
             new EdgeWheel(flex.id(), 0, plane, plane, FACE, height, tip, bore, -1, 0, Way.EITHER));
         boolean hat = flex.geometry().part().sizes().mount() == StrainWave.Mount.HAT;

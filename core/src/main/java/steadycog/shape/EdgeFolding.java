@@ -96,7 +96,10 @@ final class EdgeFolding {
       heights.put(lines.of(to), start - fromMiddle(byId.get(from)) + fromMiddle(byId.get(to)));
       return;
     }
-    double distance = Math.abs(PairGeometry.in(train, mesh).centreDistance());
+    double distance =
+        Math.abs(PairGeometry.in(train, mesh).centreDistance())
+            * train.moduleMm(mesh.a())
+            / train.moduleMm();
     double down = start - distance;
     double up = start + distance;
     int line = lines.of(to);

@@ -44,7 +44,7 @@ public record PairGeometry(
     int gears = mesh.teeth(mesh.gear()).count();
     double standard = (mesh.internal() ? gears - pinions : gears + pinions) / 2.0;
     double shifts = mesh.internal() ? gear.shift() - pinion.shift() : gear.shift() + pinion.shift();
-    double module = Drives.moduleMm(train);
+    double module = train.moduleMm(mesh.a());
     double apart = train.sizes().clearance().mm(Gap.APART) / module;
     double distance =
         train

@@ -7,7 +7,8 @@ import steadycog.train.MemberId;
  * A flexspline where it stands in the face view; its shape follows the generator.
  *
  * @param geometry of the drive it belongs to
- * @param boreDepth of its inside below its pitch line, in modules
+ * @param boreDepth of its inside below its pitch line, in modules of its own
+ * @param scale its own module over that of the train
  * @param generator whose angle bends it
  */
 public record PlacedFlex(
@@ -18,12 +19,13 @@ public record PlacedFlex(
     double x,
     double y,
     StrainGeometry geometry,
-    double boreDepth)
+    double boreDepth,
+    double scale)
     implements Placed {
 
   @Override
   public double bodyRadius() {
-    return geometry.circularRadius();
+    return scale * geometry.circularRadius();
   }
 
   /** It is taken nowhere, but turns and bends with the generator on its own axis. */

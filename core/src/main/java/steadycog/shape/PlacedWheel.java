@@ -11,6 +11,7 @@ import steadycog.train.Teeth;
  * @param cut profile shift and tips
  * @param bodyRadius of the whole wheel, a ring's rim included
  * @param hollow radius of what an external wheel goes round as a rim; 0 for any other
+ * @param scale its own module over that of the train: lengths here are in modules of the train
  * @param phase angle of a tooth's (of a ring: a space's) centre-line, radians
  */
 public record PlacedWheel(
@@ -25,11 +26,12 @@ public record PlacedWheel(
     double phase,
     Optional<Orbit> orbit,
     double bodyRadius,
-    double hollow)
+    double hollow,
+    double scale)
     implements Placed {
 
   /** A wheel with its first tooth pointing to the right. */
-  static PlacedWheel of(MemberId id, Teeth teeth, Cut cut, int axis, int plane) {
+  static PlacedWheel of(MemberId id, Teeth teeth, Cut cut, int axis, int plane, double scale) {
     return new PlacedWheel(
         id,
         0,
@@ -41,8 +43,14 @@ public record PlacedWheel(
         0,
         0,
         Optional.empty(),
-        GearOutline.bodyRadius(teeth, cut),
-        0);
+        scale * GearOutline.bodyRadius(teeth, cut),
+        0,
+        scale);
+  }
+
+  /** Radius of the pitch circle. */
+  public double pitchRadius() {
+    return scale * teeth.count() / 2.0;
   }
 
   public double distanceTo(Placed other) {
@@ -53,32 +61,32 @@ public record PlacedWheel(
 
   /** The toothed outline about the wheel's own axis, its reference to the right, in modules. */
   public Outline outline(Detail detail, double thinning) {
-    return GearOutline.of(teeth, cut, detail, thinning);
+    return GearOutline.of(teeth, cut, detail, thinning).scaled(scale);
   }
 
   /** Radius of the tooth tips: of an internal wheel the innermost. */
   public double tipRadius() {
-    return GearOutline.tipRadius(teeth, cut);
+    return scale * GearOutline.tipRadius(teeth, cut);
   }
 
   public double rootRadius() {
-    return GearOutline.rootRadius(teeth, cut);
+    return scale * GearOutline.rootRadius(teeth, cut);
   }
 
   PlacedWheel withPhase(double turned) {
     return new PlacedWheel(
-        id, copy, teeth, cut, axis, plane, x, y, turned, orbit, bodyRadius, hollow);
+        id, copy, teeth, cut, axis, plane, x, y, turned, orbit, bodyRadius, hollow, scale);
   }
 
   /** The same wheel as a rim round a body of that radius. */
   PlacedWheel round(double radius) {
     return new PlacedWheel(
-        id, copy, teeth, cut, axis, plane, x, y, phase, orbit, bodyRadius, radius);
+        id, copy, teeth, cut, axis, plane, x, y, phase, orbit, bodyRadius, radius, scale);
   }
 
   PlacedWheel at(double newX, double newY) {
     return new PlacedWheel(
-        id, copy, teeth, cut, axis, plane, newX, newY, phase, orbit, bodyRadius, hollow);
+        id, copy, teeth, cut, axis, plane, newX, newY, phase, orbit, bodyRadius, hollow, scale);
   }
 
   /** Copy {@code number} of this wheel, carried round the axis of {@code about}. */
@@ -95,6 +103,7 @@ public record PlacedWheel(
         phase,
         Optional.of(about),
         bodyRadius,
-        hollow);
+        hollow,
+        scale);
   }
 }

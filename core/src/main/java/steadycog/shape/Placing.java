@@ -175,7 +175,7 @@ final class Placing {
       placeAtRightAngle(pair, axis, start);
       return;
     }
-    double distance = Math.abs(PairGeometry.in(train, mesh).centreDistance());
+    double distance = scale(mesh.a()) * Math.abs(PairGeometry.in(train, mesh).centreDistance());
     Optional<Double> wanted = wantedDirection(mesh, fromA);
     if (wanted.isPresent()) {
       double angle = wanted.get();
@@ -347,10 +347,16 @@ final class Placing {
 
   private PlacedWheel wheel(Member member, int axis) {
     MemberId id = member.id();
-    PlacedWheel wheel = PlacedWheel.of(id, teeth(member), Cut.of(train, id), axis, planes.get(id));
+    PlacedWheel wheel =
+        PlacedWheel.of(id, teeth(member), Cut.of(train, id), axis, planes.get(id), scale(id));
     return rims.containsKey(id)
         ? wheel.round(Rims.hollow(train, rims.get(id)).orElseThrow())
         : wheel;
+  }
+
+  /** A wheel's module over that of the train. */
+  private double scale(MemberId wheel) {
+    return train.moduleMm(wheel) / train.moduleMm();
   }
 
   private static Teeth teeth(Member member) {

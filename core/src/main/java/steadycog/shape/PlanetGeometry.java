@@ -29,6 +29,9 @@ public final class PlanetGeometry {
   /** Flatter ones leave hardly any curvature to the flanks, even where a designer asks for them. */
   public static final double FLATTEST_WORKING = Math.toRadians(10);
 
+  /** Parts of a tooth that are nothing. */
+  private static final double SAME = 1e-6;
+
   /** Steeper ones press the bearings apart and leave pointed teeth. */
   private static final double MOST_WORKING = Math.toRadians(30);
 
@@ -50,30 +53,34 @@ public final class PlanetGeometry {
   private final BasicRack rack;
   private final double radius;
 
-  /** How far axes stand off what runs without play, in modules. */
-  private final double apart;
+  /** The module of each row over that of the train. */
+  private final double[] scales;
 
-  /** What the process asks for at tips, in modules. */
-  private final double tipGap;
+  /** How far axes stand off what runs without play, in modules of the train. */
+  private final double apart;
 
   /** The geometry of {@code part} by its counts alone, of the usual rack. */
   public PlanetGeometry(Planetary part) {
-    this(part, Sizes.UNSTATED, 1);
+    this(part, Sizes.UNSTATED, 1, new double[] {1, 1});
   }
 
   /** The geometry of a set as its train's card sizes it. */
   public static PlanetGeometry of(Train train, Planetary part) {
-    return new PlanetGeometry(part, train.sizes(), Drives.moduleMm(train));
+    double[] scales = new double[part.rows().size()];
+    for (int row = 0; row < scales.length; row++) {
+      scales[row] = train.moduleMm(part.planetIds(row).getFirst()) / train.moduleMm();
+    }
+    return new PlanetGeometry(part, train.sizes(), train.moduleMm(), scales);
   }
 
   /** Its meshes are worked out once. */
-  private PlanetGeometry(Planetary part, Sizes sizes, double moduleMm) {
+  private PlanetGeometry(Planetary part, Sizes sizes, double moduleMm, double[] scales) {
     this.part = part;
     this.sizes = sizes;
     this.moduleMm = moduleMm;
+    this.scales = scales;
     this.rack = BasicRack.of(sizes.rackInForce());
     this.apart = sizes.clearance().mm(Gap.APART) / moduleMm;
-    this.tipGap = sizes.clearance().mm(Gap.TIP) / moduleMm;
     for (int row = 0; row < part.rows().size(); row++) {
       rows.add(part.meshes(row));
     }
@@ -82,6 +89,16 @@ public final class PlanetGeometry {
 
   private Mesh first() {
     return rows.getFirst().getFirst();
+  }
+
+  /** The module of a mesh's row over that of the train. */
+  private double scale(Mesh mesh) {
+    return scales[part.rowOf(part.isPlanet(mesh.a()) ? mesh.a() : mesh.b()).orElse(0)];
+  }
+
+  /** Half of it is the distance at which a mesh runs without shift, in modules of the train. */
+  private double span(Mesh mesh) {
+    return mesh.span() * scale(mesh);
   }
 
   private int planet(int index) {
@@ -95,10 +112,17 @@ public final class PlanetGeometry {
   /**
    * By how many teeth the larger wheel of a mesh differs from what the first mesh of the set asks
    * for: for the ring of one row R - S - 2 P. Positive, it is too large. Zero for paired planets,
-   * which reach any ring in reach.
+   * which reach any ring in reach; of rows in modules of their own in teeth of their row, the next
+   * whole number away from nothing.
    */
   public int stretch(Mesh mesh) {
-    return part.paired() ? 0 : mesh.span() - first().span();
+    if (part.paired()) {
+      return 0;
+    }
+    double teeth = (span(mesh) - span(first())) / scale(mesh);
+    double whole = Math.rint(teeth);
+    return (int)
+        (Math.abs(teeth - whole) < SAME ? whole : Math.copySign(Math.ceil(Math.abs(teeth)), teeth));
   }
 
   /** The teeth by which all wheels together are too large or too small. */
@@ -139,10 +163,11 @@ public final class PlanetGeometry {
     return radius;
   }
 
-  /** The distance of the axes of a mesh of the set, in modules. */
+  /** The distance of the axes of a mesh of the set, in modules of its own. */
   double distance(Mesh mesh) {
     boolean pair = part.isPlanet(mesh.a()) && part.isPlanet(mesh.b());
-    return pair ? pairDistance() : part.isPlanet(mesh.b()) ? innerRadius() : outerRadius();
+    double apart = pair ? pairDistance() : part.isPlanet(mesh.b()) ? innerRadius() : outerRadius();
+    return apart / scale(mesh);
   }
 
   /** As the card states it for any mesh of sun or ring. */
@@ -168,9 +193,9 @@ public final class PlanetGeometry {
 
   /** The least distance of the planets' axes at which no pair works at a flatter angle, modules. */
   public double leastDistance(double flattest) {
-    int most = Integer.MIN_VALUE;
+    double most = -Double.MAX_VALUE;
     for (Mesh mesh : part.meshes()) {
-      most = Math.max(most, mesh.span());
+      most = Math.max(most, span(mesh));
     }
     return most / 2.0 * Math.cos(rack.pressureAngle()) / Math.cos(flattest);
   }
@@ -181,25 +206,26 @@ public final class PlanetGeometry {
       return sharedRadius();
     }
     double standard = Math.abs(first().span()) / 2.0;
+    double scale = scales[0];
     if (part.row().sun().isEmpty()) {
-      return standard - apart;
+      return scale * standard - apart;
     }
     double shifts = Cut.shift(sizes, part.sunId(0)) + Cut.shift(sizes, part.planetIds().getFirst());
-    return PairGeometry.tightDistance(rack, standard, shifts) + apart;
+    return scale * PairGeometry.tightDistance(rack, standard, shifts) + apart;
   }
 
   private double pairRadius() {
     if (part.row().sun().isPresent()) {
-      return (count(part.row().sun()) + planet(0)) / 2.0;
+      return scales[0] * (count(part.row().sun()) + planet(0)) / 2.0;
     }
-    double outer = (count(part.row().ring()) - part.row().outer().count()) / 2.0;
+    double outer = scales[0] * (count(part.row().ring()) - part.row().outer().count()) / 2.0;
     return Math.abs(outer - pairDistance());
   }
 
-  /** The distance at which the wheels of a mesh are cut to run without play. */
+  /** The distance at which the wheels of a mesh are cut to run without play, in their modules. */
   private double tight(Mesh mesh) {
     boolean sunny = part.rows().stream().anyMatch(row -> row.sun().isPresent());
-    return mesh.internal() ? radius + (sunny ? 0 : apart) : radius - apart;
+    return (mesh.internal() ? radius + (sunny ? 0 : apart) : radius - apart) / scale(mesh);
   }
 
   /** Distance of the outer planet's axis from the carrier's; without pairs the planet's. */
@@ -208,17 +234,17 @@ public final class PlanetGeometry {
       return innerRadius();
     }
     return part.row().ring().isPresent()
-        ? (count(part.row().ring()) - planet(1)) / 2.0
+        ? scales[0] * (count(part.row().ring()) - planet(1)) / 2.0
         : innerRadius() + pairDistance();
   }
 
   private double sharedRadius() {
-    int least = Integer.MAX_VALUE;
-    int most = Integer.MIN_VALUE;
+    double least = Double.MAX_VALUE;
+    double most = -Double.MAX_VALUE;
     for (List<Mesh> row : rows) {
       for (Mesh mesh : row) {
-        least = Math.min(least, mesh.span());
-        most = Math.max(most, mesh.span());
+        least = Math.min(least, span(mesh));
+        most = Math.max(most, span(mesh));
       }
     }
     double halfway = (least + most) / 4.0;
@@ -228,7 +254,7 @@ public final class PlanetGeometry {
   }
 
   private double pairDistance() {
-    return (planet(0) + planet(1)) / 2.0;
+    return scales[0] * (planet(0) + planet(1)) / 2.0;
   }
 
   /**
@@ -295,7 +321,7 @@ public final class PlanetGeometry {
         int teeth = planets.get(earlier % next.size()).count();
         for (int own = 0; own < next.size(); own++) {
           Polar b = next.get(own);
-          double tips = (teeth + planets.get(own).count()) / 2.0 + 2 * addendum;
+          double tips = scales[row] * ((teeth + planets.get(own).count()) / 2.0 + 2 * addendum);
           least = Math.min(least, Math.hypot(a.x() - b.x(), a.y() - b.y()) - tips);
         }
       }
@@ -386,12 +412,13 @@ public final class PlanetGeometry {
       return Cut.STANDARD;
     }
     double shortening = part.ringIds().contains(wheel) ? 0 : shortening(row.getAsInt());
+    double tipGap = sizes.clearance().mm(Gap.TIP) / moduleMm / scales[row.getAsInt()];
     return new Cut(rack, shift(wheel), shortening + tipGap);
   }
 
   /**
    * The module at which the wheels of a mesh would meet at the set's distance without any shift, as
-   * a multiple of the set's.
+   * a multiple of the train's.
    */
   public double closingModule(Mesh mesh) {
     return 2 * innerRadius() / mesh.span();

@@ -33,14 +33,16 @@ public final class Rims {
   }
 
   /**
-   * Material round the roots of a ring of {@code set}, in modules: up to the roots of the wheel
-   * that is cut round it, else what rings are drawn and made with.
+   * Material round the roots of a ring of {@code set}, in modules of the ring: up to the roots of
+   * the wheel that is cut round it, else what rings are drawn and made with.
    */
   public static double thickness(Train train, Planetary set, MemberId ring) {
     double own = rootRadius(train, set, ring);
     return of(train).entrySet().stream()
         .filter(rim -> rim.getValue().equals(ring))
-        .mapToDouble(rim -> rootRadius((Parallel) train.partOf(rim.getKey()), rim.getKey()) - own)
+        .mapToDouble(
+            rim -> rootRadius(train, (Parallel) train.partOf(rim.getKey()), rim.getKey()) - own)
+        .map(layer -> layer / scale(train, ring))
         .min()
         .orElse(GearOutline.RIM);
   }
@@ -50,22 +52,27 @@ public final class Rims {
     OptionalDouble least = hollow(train, ring);
     if (least.isPresent()
         && train.partOf(wheel) instanceof Parallel chain
-        && rootRadius(chain, wheel) >= least.getAsDouble()) {
+        && rootRadius(train, chain, wheel) >= least.getAsDouble()) {
       rims.put(wheel, ring);
     }
   }
 
   /** Of an external wheel its root radius, of an internal one nothing that goes round a ring. */
-  private static double rootRadius(Parallel chain, MemberId wheel) {
+  private static double rootRadius(Train train, Parallel chain, MemberId wheel) {
     Teeth teeth = chain.wheels().get(chain.indexOf(wheel));
-    return teeth.internal() ? 0 : GearOutline.rootRadius(teeth, Cut.STANDARD);
+    return teeth.internal() ? 0 : scale(train, wheel) * GearOutline.rootRadius(teeth, Cut.STANDARD);
+  }
+
+  /** A wheel's module over that of the train: radii here are in modules of the train. */
+  private static double scale(Train train, MemberId wheel) {
+    return train.moduleMm(wheel) / train.moduleMm();
   }
 
   /** Radius that a wheel must leave free to go round {@code ring}; empty for what is no ring. */
   static OptionalDouble hollow(Train train, MemberId ring) {
     return switch (train.partOf(ring)) {
       case Planetary set when isRing(set, ring) ->
-          OptionalDouble.of(rootRadius(train, set, ring) + WALL);
+          OptionalDouble.of(rootRadius(train, set, ring) + WALL * scale(train, ring));
       case Cycloidal drive when drive.ringId().equals(ring) ->
           OptionalDouble.of(Drives.radius(train, drive));
       case StrainWave drive when drive.circularId().equals(ring) ->
@@ -87,7 +94,7 @@ public final class Rims {
             .findFirst()
             .flatMap(wheel -> wheel.teeth())
             .orElseThrow();
-    return GearOutline.rootRadius(teeth, Cut.of(train, ring));
+    return scale(train, ring) * GearOutline.rootRadius(teeth, Cut.of(train, ring));
   }
 
   /** The fewest teeth of a wheel that goes round {@code member}, or round its whole part. */

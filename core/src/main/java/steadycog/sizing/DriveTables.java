@@ -183,7 +183,7 @@ final class DriveTables {
 
   SheetTable of(StrainWave drive) {
     StrainGeometry g = new StrainGeometry(drive);
-    double m = Drives.moduleMm(train);
+    double m = train.moduleMm(drive.flexId());
     FlexTube tube = FlexTube.of(train, drive);
     boolean wall = drive.sizes().wall().isPresent();
     double inside = Drives.generatorDepth(g, g.boreDepth(m));

@@ -6,7 +6,6 @@ import java.util.Optional;
 import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.piece.Blank;
 import steadycog.shape.CycloidGeometry;
-import steadycog.shape.Drives;
 import steadycog.shape.PlanetGeometry;
 import steadycog.shape.PlanetGeometry.Polar;
 import steadycog.shape.StrainGeometry;
@@ -192,7 +191,7 @@ public record LostMotion(MemberId output, List<Share> shares) {
           Mesh mesh = meshes.get(k);
           boolean first = isOf(set, mesh.a(), planet);
           if (first || isOf(set, mesh.b(), planet)) {
-            double force = 2 * carried(k).orElse(0.0) / Drives.moduleMm(train);
+            double force = 2 * carried(k).orElse(0.0) / train.moduleMm(mesh.a());
             double[] towards = towards(set, geometry, mesh);
             double sign = first ? 1 : -1;
             x -= sign * force * towards[1];

@@ -2,7 +2,6 @@ package steadycog.sizing;
 
 import java.util.Optional;
 import steadycog.piece.Blank;
-import steadycog.shape.Drives;
 import steadycog.shape.PairGeometry;
 import steadycog.train.MemberId;
 import steadycog.train.Mesh;
@@ -43,7 +42,7 @@ public record MeshFigures(
     if (both <= 0) {
       return Optional.empty();
     }
-    double module = Drives.moduleMm(train);
+    double module = train.moduleMm(mesh.a());
     double flanks = flank(train, mesh.a()) + flank(train, mesh.b());
     return Optional.of(
         new MeshFigures(

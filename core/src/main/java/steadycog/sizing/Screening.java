@@ -11,7 +11,6 @@ import steadycog.piece.Blank;
 import steadycog.shape.BasicRack;
 import steadycog.shape.Cut;
 import steadycog.shape.CycloidGeometry;
-import steadycog.shape.Drives;
 import steadycog.torque.Torques;
 import steadycog.train.Cycloidal;
 import steadycog.train.Differential;
@@ -96,7 +95,7 @@ public record Screening(List<ToothLoad> loads) {
         case BEVEL -> bevel(mesh, torque, part);
         case CYCLOIDAL -> cycloidal(mesh, torque, (Cycloidal) part);
         case STRAIN_WAVE -> {
-          double radius = mesh.teethA().count() * module() / 2;
+          double radius = mesh.teethA().count() * module(mesh.a()) / 2;
           yield new ToothLoad(
               mesh,
               MeshKind.STRAIN_WAVE,
@@ -112,8 +111,8 @@ public record Screening(List<ToothLoad> loads) {
       };
     }
 
-    private double module() {
-      return Drives.moduleMm(train);
+    private double module(MemberId wheel) {
+      return train.moduleMm(wheel);
     }
 
     private Blank blank(MemberId id) {
@@ -132,7 +131,9 @@ public record Screening(List<ToothLoad> loads) {
       Optional<MeshFigures> figures = MeshFigures.of(train, mesh);
       Sharing sharing = Sharing.of(train, mesh);
       double radius =
-          figures.map(f -> f.workingRadius(mesh.a())).orElse(mesh.teethA().count() * module() / 2);
+          figures
+              .map(f -> f.workingRadius(mesh.a()))
+              .orElse(mesh.teethA().count() * module(mesh.a()) / 2);
       double force = sharing.most(torque / radius);
       double width = width(mesh);
       Optional<Double> pressure =
@@ -167,7 +168,7 @@ public record Screening(List<ToothLoad> loads) {
       boolean bothWays = meshes > 1 && train.rolesInForce().of(wheel) == Role.FREE;
       double allowed = blank(wheel).made().bendingMpa() * (bothWays ? BOTH_WAYS : 1);
       return new ToothLoad.Bending(
-          wheel, form, force / (width * module() * form), allowed, bothWays);
+          wheel, form, force / (width * module(wheel) * form), allowed, bothWays);
     }
 
     /**
@@ -193,15 +194,15 @@ public record Screening(List<ToothLoad> loads) {
       Mesh real = part.contacts(mesh).getFirst();
       double one = real.teethA().count();
       double other = real.teethB().count();
-      double cone = Math.hypot(one, other) * module() / 2;
+      double cone = Math.hypot(one, other) * module(mesh.a()) / 2;
       double width = Math.min(width(mesh), cone / 3);
       double mean = 1 - width / (2 * cone);
-      double radius = one * module() / 2 * mean;
+      double radius = one * module(mesh.a()) / 2 * mean;
       double force = torque / radius / contacts;
       double virtualOne = one * Math.hypot(one, other) / other;
       double virtualOther = other * Math.hypot(one, other) / one;
       double angle = BasicRack.ISO_53_A.pressureAngle();
-      double sine = Math.sin(angle) * module() * mean / 2;
+      double sine = Math.sin(angle) * module(mesh.a()) * mean / 2;
       double bent = 1 / (virtualOne * sine) + 1 / (virtualOther * sine);
       return new ToothLoad(
           mesh,
@@ -221,7 +222,7 @@ public record Screening(List<ToothLoad> loads) {
       double form = LewisForm.of(Teeth.external((int) Math.round(virtual)), Cut.STANDARD, 0);
       double allowed = blank(wheel).made().bendingMpa();
       return new ToothLoad.Bending(
-          wheel, form, force / (width * module() * mean * form), allowed, false);
+          wheel, form, force / (width * module(wheel) * mean * form), allowed, false);
     }
 
     /**

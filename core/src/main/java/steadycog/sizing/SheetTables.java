@@ -66,7 +66,8 @@ public final class SheetTables {
 
   /** The size of teeth as stated, else as it is taken: {@code module 1 mm}. */
   public String pitch() {
-    return train.pitch().map(SheetTables::standard).orElse("module 1 mm, not stated");
+    String common = train.pitch().map(SheetTables::standard).orElse("module 1 mm, not stated");
+    return train.hasOwnPitches() ? common + "; others as in the table" : common;
   }
 
   /** The size, and the standard ones next to it where it is none itself. */
@@ -156,6 +157,9 @@ public final class SheetTables {
   public SheetTable wheels() {
     List<Row> rows = new ArrayList<>();
     rows.add(wheel("teeth", "", w -> Cell.of(w.teeth().toString())));
+    if (train.hasOwnPitches()) {
+      rows.add(wheel("module", "mm", w -> Cell.of(Figures.significant(w.moduleMm(), 5))));
+    }
     rows.add(wheel("pressure angle", "\u00b0", w -> Cell.of(Figures.significant(w.angle(), 4))));
     rows.add(wheel("profile shift x", "modules", Field.SHIFT, w -> Cell.of(signed(w.shift(), 3))));
     rows.add(wheel("pitch diameter", symbol(), w -> Cell.of(length(w.pitch()))));

@@ -6,7 +6,6 @@ import java.util.OptionalInt;
 import steadycog.piece.Blank;
 import steadycog.shape.BasicRack;
 import steadycog.shape.Cut;
-import steadycog.shape.Drives;
 import steadycog.shape.GearOutline;
 import steadycog.train.Member;
 import steadycog.train.MemberId;
@@ -65,7 +64,7 @@ public record WheelFigures(
                     member.id(),
                     teeth,
                     Cut.of(train, member.id()),
-                    Drives.moduleMm(train),
+                    train.moduleMm(member.id()),
                     Blank.of(train, member.id())));
   }
 

@@ -172,6 +172,12 @@ public record Cycloidal(String name, int lobes, int pins, Sizes sizes) implement
     return false;
   }
 
+  /** Its lobes follow from circle, pins and eccentricity. */
+  @Override
+  public boolean takesModule() {
+    return false;
+  }
+
   /** Lobes and pins go together: one changed, the other follows. */
   @Override
   public Cycloidal withTeeth(MemberId member, Teeth teeth) {

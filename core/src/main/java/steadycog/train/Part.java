@@ -37,6 +37,11 @@ public sealed interface Part
   /** Members whose axes are in line without being one body. */
   List<Join> inLine();
 
+  /** Whether its teeth are of a module or diametral pitch. */
+  default boolean takesModule() {
+    return !meshes().isEmpty();
+  }
+
   /** The members that a shaft can reach from outside, in the order of the card. */
   List<MemberId> shafts();
 

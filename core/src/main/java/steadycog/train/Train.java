@@ -191,6 +191,51 @@ public record Train(
     return sizes.own(wheel).or(sizes.own(body)).or(sizes.common());
   }
 
+  /**
+   * The size of a wheel's teeth: as stated for it or for any wheel that meshes with it, directly or
+   * by others, else that of all teeth; empty where none is chosen.
+   */
+  public Optional<Pitch> pitch(MemberId wheel) {
+    if (!hasOwnPitches()) {
+      return pitch;
+    }
+    List<MemberId> meshing = new ArrayList<>(List.of(wheel));
+    List<Mesh> meshes = partOf(wheel).meshes();
+    for (int k = 0; k < meshing.size(); k++) {
+      MemberId at = meshing.get(k);
+      Optional<Pitch> stated = sizes.own(at).pitch();
+      if (stated.isPresent()) {
+        return stated;
+      }
+      for (Mesh mesh : meshes) {
+        if (mesh.touches(at) && !meshing.contains(mesh.other(at))) {
+          meshing.add(mesh.other(at));
+        }
+      }
+    }
+    return pitch;
+  }
+
+  /** Whether a size of teeth is stated for less than all of them. */
+  public boolean hasOwnPitches() {
+    return sizes.wheels().values().stream().anyMatch(size -> size.pitch().isPresent());
+  }
+
+  /** Whether any size of teeth is chosen, so that lengths are known. */
+  public boolean isSized() {
+    return pitch.isPresent() || hasOwnPitches();
+  }
+
+  /** The module of all teeth for which no other is stated, mm; 1 where none is chosen. */
+  public double moduleMm() {
+    return pitch.map(given -> given.moduleMm().doubleValue()).orElse(1.0);
+  }
+
+  /** The module of a wheel's teeth, mm; 1 where none is chosen. */
+  public double moduleMm(MemberId wheel) {
+    return pitch(wheel).map(given -> given.moduleMm().doubleValue()).orElse(1.0);
+  }
+
   /** The part that {@code member} belongs to. */
   public Part partOf(MemberId member) {
     return parts.stream()

@@ -19,6 +19,7 @@ import steadycog.number.Unit;
  *     thicker teeth
  * @param made what it is made of
  * @param tool edges of a cutter or brush that it carries, 1 to {@value #MOST_EDGES}
+ * @param pitch size of its teeth and of all that mesh with it
  */
 public record WheelSize(
     Optional<Quantity> width,
@@ -26,10 +27,12 @@ public record WheelSize(
     Optional<Bore> bore,
     Optional<Quantity> offset,
     Optional<Made> made,
-    Optional<Integer> tool) {
+    Optional<Integer> tool,
+    Optional<Pitch> pitch) {
   /** Nothing stated. */
   public static final WheelSize NONE =
       new WheelSize(
+          Optional.empty(),
           Optional.empty(),
           Optional.empty(),
           Optional.empty(),
@@ -70,28 +73,33 @@ public record WheelSize(
   }
 
   public WheelSize withWidth(Optional<Quantity> changed) {
-    return new WheelSize(changed, shift, bore, offset, made, tool);
+    return new WheelSize(changed, shift, bore, offset, made, tool, pitch);
   }
 
   public WheelSize withShift(Optional<BigFraction> changed) {
-    return new WheelSize(width, changed, bore, offset, made, tool);
+    return new WheelSize(width, changed, bore, offset, made, tool, pitch);
   }
 
   public WheelSize withBore(Optional<Bore> changed) {
-    return new WheelSize(width, shift, changed, offset, made, tool);
+    return new WheelSize(width, shift, changed, offset, made, tool, pitch);
   }
 
   public WheelSize withOffset(Optional<Quantity> changed) {
-    return new WheelSize(width, shift, bore, changed, made, tool);
+    return new WheelSize(width, shift, bore, changed, made, tool, pitch);
   }
 
   public WheelSize withMade(Optional<Made> changed) {
-    return new WheelSize(width, shift, bore, offset, changed, tool);
+    return new WheelSize(width, shift, bore, offset, changed, tool, pitch);
   }
 
   /** The same with a tool of so many edges on it. */
   public WheelSize withTool(Optional<Integer> changed) {
-    return new WheelSize(width, shift, bore, offset, made, changed);
+    return new WheelSize(width, shift, bore, offset, made, changed, pitch);
+  }
+
+  /** The same with teeth of that size. */
+  public WheelSize withPitch(Optional<Pitch> changed) {
+    return new WheelSize(width, shift, bore, offset, made, tool, changed);
   }
 
   /** These words and {@code more}; throws IllegalArgumentException where both say one thing. */
@@ -102,7 +110,8 @@ public record WheelSize(
         one("bore" + of, bore, more.bore),
         one("offset" + of, offset, more.offset),
         one("material" + of, made, more.made),
-        one("tool" + of, tool, more.tool));
+        one("tool" + of, tool, more.tool),
+        one("module" + of, pitch, more.pitch));
   }
 
   /** What is stated here, else what {@code common} says. */
@@ -113,7 +122,8 @@ public record WheelSize(
         bore.or(common::bore),
         offset.or(common::offset),
         made.or(common::made),
-        tool.or(common::tool));
+        tool.or(common::tool),
+        pitch.or(common::pitch));
   }
 
   static <T> Optional<T> one(String what, Optional<T> first, Optional<T> second) {
@@ -132,6 +142,7 @@ public record WheelSize(
     offset.ifPresent(given -> all.add(whole.apply(NONE.withOffset(offset))));
     made.ifPresent(given -> all.add(whole.apply(NONE.withMade(made))));
     tool.ifPresent(given -> all.add(whole.apply(NONE.withTool(tool))));
+    pitch.ifPresent(given -> all.add(whole.apply(NONE.withPitch(pitch))));
     return all;
   }
 }

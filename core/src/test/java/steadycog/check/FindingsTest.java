@@ -25,6 +25,7 @@ class FindingsTest {
 
   private static final List<String> CARDS =
       List.of(
+          "planetary sun 24 planet 18 x3 ring 60; module sun 1 mm; module ring 2 mm",
           "parallel 20 ~ 41; clearance flank 0.02 mm; tolerance centre +0 -0.2 mm",
           "parallel 20 ~ 41; clearance flank 0.1 mm; tolerance thickness +0.01 -0.02 mm",
           "cycloidal lobes 19 pins 20 discs 3; bore eccentric 19.5 mm",

@@ -209,6 +209,7 @@ class CuresTest {
           parallel 20 ~ 41; clearance flank 0.02 mm; tolerance centre +0 -0.2 mm | least-play | flank
           parallel 20 ~ 60 = 30 ~ 60; module 1 mm; bore B 8 mm; bore C 6 mm | shaft-steps | bore B 8 mm -> 6 mm
           parallel 20 ~ 60 = 18 ~ 60; module 1 mm; bore B 15 mm | bore-wall | bore B 15 mm ->
+          planetary sun 20/- planet 20=16 x4 ring 60/48; module 1 mm | row-closure | module planet2 1.25 mm
           """)
   void sizesAreCuredBySizes(String card, String code, String change) throws CardException {
     Train train = Card.read(card).train();

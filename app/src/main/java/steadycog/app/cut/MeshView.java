@@ -12,6 +12,7 @@ import steadycog.app.look.Look;
 import steadycog.app.look.Sign;
 import steadycog.number.Figures;
 import steadycog.piece.Pieces;
+import steadycog.shape.Drives;
 import steadycog.shape.FaceLayout;
 import steadycog.shape.Outline;
 import steadycog.shape.PlacedWheel;
@@ -82,8 +83,9 @@ final class MeshView extends Pane {
       towards += Math.PI;
     }
     double radius = mesh.workingRadius(mesh.mesh().a());
-    double px = a.x() * module + radius * Math.cos(towards);
-    double py = a.y() * module + radius * Math.sin(towards);
+    double unit = Drives.moduleMm(now.train);
+    double px = a.x() * unit + radius * Math.cos(towards);
+    double py = a.y() * unit + radius * Math.sin(towards);
     // Turned so that the axes lie above each other, the first below.
     double turn = Math.PI / 2 - towards;
     place(first, now.train, a, module, scale, px, py, turn);
@@ -132,8 +134,8 @@ final class MeshView extends Pane {
       double py,
       double turn) {
     Outline teeth = Pieces.teeth(train, wheel, module / 400);
-    Outline standing =
-        teeth.placed(wheel.phase(), wheel.x() * module - px, wheel.y() * module - py);
+    double unit = Drives.moduleMm(train);
+    Outline standing = teeth.placed(wheel.phase(), wheel.x() * unit - px, wheel.y() * unit - py);
     Outline upright = standing.placed(turn, 0, 0);
     StringBuilder text = new StringBuilder();
     double x0 = getWidth() / 2;

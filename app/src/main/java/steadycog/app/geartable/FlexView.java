@@ -43,7 +43,7 @@ final class FlexView extends BodyView {
 
   @Override
   double[] markPlace() {
-    double outer = flex().geometry().flexRadius() * scale();
+    double outer = flex().scale() * flex().geometry().flexRadius() * scale();
     return new double[] {outer - 3, 12};
   }
 
@@ -51,7 +51,8 @@ final class FlexView extends BodyView {
   boolean hasShapeOf(Placed now) {
     return now instanceof PlacedFlex other
         && other.geometry().equals(flex().geometry())
-        && other.boreDepth() == flex().boreDepth();
+        && other.boreDepth() == flex().boreDepth()
+        && other.scale() == flex().scale();
   }
 
   @Override
@@ -88,9 +89,10 @@ final class FlexView extends BodyView {
 
   private void fill(Polygon polygon, Outline outline) {
     Double[] points = new Double[2 * outline.size()];
+    double own = flex().scale() * scale();
     for (int k = 0; k < outline.size(); k++) {
-      points[2 * k] = outline.x()[k] * scale();
-      points[2 * k + 1] = -outline.y()[k] * scale();
+      points[2 * k] = outline.x()[k] * own;
+      points[2 * k + 1] = -outline.y()[k] * own;
     }
     polygon.getPoints().setAll(points);
   }

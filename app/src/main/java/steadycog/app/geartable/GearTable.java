@@ -224,8 +224,8 @@ public final class GearTable extends BorderPane {
   private String barLength(Bench bench, int modules) {
     Train train = bench.card().train();
     boolean sized = train.parts().stream().allMatch(Cycloidal.class::isInstance);
-    if (sized && train.pitch().isEmpty()) {
-      return modules + " mm";
+    if (sized && train.pitch().isEmpty() || train.hasOwnPitches()) {
+      return Sign.number(modules * train.moduleMm()) + " mm";
     }
     return (modules == 1 ? "1 module" : modules + " modules") + length(bench, modules);
   }

@@ -84,9 +84,9 @@ final class WheelPath {
   }
 
   private void addTeeth(PlacedWheel wheel, double inward) {
-    double pitch = Math.PI * scale;
+    double pitch = Math.PI * wheel.scale() * scale;
     if (pitch < TEETH_FROM) {
-      addCircle(0, 0, wheel.teeth().count() / 2.0 * scale - inward);
+      addCircle(0, 0, wheel.pitchRadius() * scale - inward);
       return;
     }
     Detail detail =

@@ -86,6 +86,7 @@ final class WheelView extends BodyView {
         && other.teeth().equals(wheel().teeth())
         && other.cut().equals(wheel().cut())
         && other.hollow() == wheel().hollow()
+        && other.scale() == wheel().scale()
         && other.plane() % 2 == wheel().plane() % 2;
   }
 
