@@ -6,6 +6,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.List;
 import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
 import javafx.scene.control.TableColumn;
 import javafx.scene.control.TableView;
 import javafx.scene.control.TextField;
@@ -54,6 +55,19 @@ class FindTeethTest extends InWindow {
     robot.interact(() -> opened.desk().showSheet(0));
     settle();
     assertEquals("7", find("#want-target", TextField.class).getText());
+  }
+
+  @Test
+  void rowsInTwoModulesAreFoundAndPutOnTheBench() {
+    want(Field.TEETH, "12..30");
+    look("planetary sun 24 planet 15 x3 ring 54", Kind.TWO_ROW);
+    want(Field.TARGET, "40");
+    want(Field.DISTORTION, "0");
+    robot.interact(() -> find("#want-two-modules", CheckBox.class).fire());
+    waitUntil(() -> listed().stream().anyMatch(c -> c.train().hasOwnPitches()));
+    awaitStatus("proven of");
+    assertTrue(listed().stream().allMatch(c -> c.distortion() == 0));
+    assertTrue(says("  m 1"), "both modules stand behind the counts");
   }
 
   @Test

@@ -75,6 +75,9 @@ final class FindCommand implements Callable<Integer> {
   @Option(names = "--distortion", description = "teeth by which rings may be off (default 2)")
   Optional<String> distortion = Optional.empty();
 
+  @Option(names = "--two-modules", description = "rows closed by two standard modules as well")
+  boolean twoModules;
+
   @Option(names = "--diameter", description = "the largest wheel: 40 modules, or 60 mm at 1.5 mm")
   Optional<String> diameter = Optional.empty();
 
@@ -186,7 +189,10 @@ final class FindCommand implements Callable<Integer> {
     efficiency.ifPresent(text -> texts.put(Field.EFFICIENCY, text));
     backwards.ifPresent(text -> texts.put(Field.BACKWARDS, text));
     texts.put(Field.DIRECTION, same ? "same" : opposite ? "opposite" : "");
-    return new Wanted(texts).with(Field.COAXIAL, coaxial).with(Field.ANY, any);
+    return new Wanted(texts)
+        .with(Field.TWO_MODULES, twoModules)
+        .with(Field.COAXIAL, coaxial)
+        .with(Field.ANY, any);
   }
 
   private int near(String source) {
@@ -286,7 +292,7 @@ final class FindCommand implements Callable<Integer> {
     boolean direction = hint.field() == Field.DIRECTION;
     return hint.text().isEmpty()
         ? "without " + (direction ? "--same or --opposite" : "--" + hint.field().key())
-        : "--" + hint.field().key() + " " + hint.text();
+        : "--" + hint.field().key() + (hint.text().equals("yes") ? "" : " " + hint.text());
   }
 
   private int refuse(String reason) {

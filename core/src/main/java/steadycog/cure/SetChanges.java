@@ -17,7 +17,6 @@ import steadycog.shape.PlanetGeometry;
 import steadycog.sizing.Identify;
 import steadycog.train.Member;
 import steadycog.train.MemberId;
-import steadycog.train.Mesh;
 import steadycog.train.Pitch;
 import steadycog.train.Planetary;
 import steadycog.train.Planetary.Spacing;
@@ -259,18 +258,10 @@ final class SetChanges {
           .filter(module -> Math.abs(module.inBase() / closing - 1) < NEAR_MODULE)
           .forEach(sizes::add);
       for (Quantity size : sizes) {
-        Pitch pitch = new Pitch.Module(size);
-        Sizes changed = sized.sizes();
-        for (Mesh mesh : set.meshes(row)) {
-          for (MemberId wheel : List.of(mesh.a(), mesh.b())) {
-            changed = changed.with(wheel, changed.own(wheel).withPitch(Optional.empty()));
-          }
-        }
-        changed = changed.with(own, changed.own(own).withPitch(Optional.of(pitch)));
         all.add(
             new Change(
                 (train.isSized() ? "" : "module 1 mm, ") + "module " + own + " " + size,
-                sized.withSizes(changed),
+                sized.withPitch(own, Optional.of(new Pitch.Module(size))),
                 0,
                 2 + FIRST_ROW * (1 - row) + Math.abs(size.inBase() - closing)));
       }

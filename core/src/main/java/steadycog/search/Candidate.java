@@ -29,7 +29,7 @@ import steadycog.train.Train;
  * @param error (i - target) / target, of sizes, signed
  * @param stages pairs of wheels and sets in series; an idler is none
  * @param size sum of all teeth, each planet once
- * @param diameter of the largest wheel over its teeth, in modules
+ * @param diameter of the largest wheel over its teeth, in modules of the train
  * @param planets on a carrier; 0 where there is none
  * @param distortion by how many teeth in all its rows differ
  * @param inStep whether all planets of a set mesh in step, the noisier way
@@ -94,9 +94,9 @@ public record Candidate(
                   error(ratio, target),
                   stages(train),
                   size(train),
-                  train.parts().stream().mapToDouble(Candidate::diameter).max().orElse(0),
+                  train.parts().stream().mapToDouble(part -> diameter(train, part)).max().orElse(0),
                   train.parts().stream().mapToInt(Candidate::planets).max().orElse(0),
-                  train.parts().stream().mapToInt(Candidate::distortion).sum(),
+                  train.parts().stream().mapToInt(part -> distortion(train, part)).sum(),
                   findings.stream().anyMatch(f -> f.wording().equals("phasing.in-step")),
                   eachWay.orElseThrow(),
                   findings.isEmpty() ? Severity.OK : findings.getFirst().severity(),
@@ -166,34 +166,44 @@ public record Candidate(
   }
 
   static double diameter(Part part) {
+    return diameter(Train.of(List.of(part)), part);
+  }
+
+  private static double diameter(Train train, Part part) {
     return switch (part) {
-      case Parallel chain ->
-          chain.wheels().stream()
-              .mapToDouble(teeth -> teeth.count() + (teeth.internal() ? RIM : TIPS))
-              .max()
-              .orElse(0);
-      case Planetary set -> largest(part) + (set.ringIds().isEmpty() ? TIPS : RIM);
+      case Parallel chain -> largest(train, part, Double.NaN);
+      case Planetary set -> largest(train, part, set.ringIds().isEmpty() ? TIPS : RIM);
       case Cycloidal drive -> 0;
       case StrainWave drive -> drive.circular() + RIM;
-      case Bevel pair -> largest(part) + TIPS;
-      case Differential sides -> largest(part) + TIPS;
+      case Bevel pair -> largest(train, part, TIPS);
+      case Differential sides -> largest(train, part, TIPS);
       case Shaft none -> 0;
     };
   }
 
-  private static int largest(Part part) {
-    return part.members().stream()
-        .flatMap(member -> member.teeth().stream())
-        .mapToInt(Teeth::count)
-        .max()
-        .orElse(0);
+  /**
+   * Of the largest wheel, in modules of the train.
+   *
+   * @param over what a wheel has more than its count; not a number for what its own teeth have
+   */
+  private static double largest(Train train, Part part, double over) {
+    double largest = 0;
+    for (Member member : part.members()) {
+      if (member.teeth().isPresent()) {
+        Teeth teeth = member.teeth().get();
+        double own = Double.isNaN(over) ? teeth.internal() ? RIM : TIPS : over;
+        double scale = train.moduleMm(member.id()) / train.moduleMm();
+        largest = Math.max(largest, scale * (teeth.count() + own));
+      }
+    }
+    return largest;
   }
 
   private static int planets(Part part) {
     return part instanceof Planetary set ? set.count() : 0;
   }
 
-  private static int distortion(Part part) {
-    return part instanceof Planetary set ? new PlanetGeometry(set).distortion() : 0;
+  private static int distortion(Train train, Part part) {
+    return part instanceof Planetary set ? PlanetGeometry.of(train, set).distortion() : 0;
   }
 }

@@ -20,6 +20,7 @@ import steadycog.train.Train;
  * @param distortion by how many teeth a ring may differ from S + 2 P, and in all the rows of
  *     two-row planets from each other
  * @param diameter of the largest wheel over its teeth, in modules; empty for any
+ * @param twoModules whether the rows of a set may have two standard modules
  * @param coaxial whether input and output must be in line: two pairs of one centre distance, or
  *     sets alone
  */
@@ -32,6 +33,7 @@ public record Limits(
     Direction direction,
     int distortion,
     Optional<Double> diameter,
+    boolean twoModules,
     boolean coaxial) {
   /** More pairs than these have products beyond reach. */
   public static final int MOST_STAGES = 5;
@@ -53,6 +55,7 @@ public record Limits(
           Direction.ANY,
           2,
           Optional.empty(),
+          false,
           false);
 
   /** What is taken near a train that is there: it may be whatever it is. */
@@ -66,6 +69,7 @@ public record Limits(
           Direction.ANY,
           MOST_DISTORTION,
           Optional.empty(),
+          false,
           false);
 
   /** Which way the output turns. */
@@ -119,15 +123,34 @@ public record Limits(
   }
 
   boolean allowsRing(int count) {
-    return ring.map(range -> range.contains(count)).orElse(true)
-        && diameter.map(d -> count + Candidate.RIM <= d).orElse(true);
+    return ring.map(range -> range.contains(count)).orElse(true);
+  }
+
+  /** Whether a largest wheel may be so large, in modules. */
+  boolean allowsDiameter(double modules) {
+    return modules <= diameter.orElse(Double.MAX_VALUE);
+  }
+
+  /** The same of wheels of any diameter. */
+  Limits ofAnyDiameter() {
+    return new Limits(
+        stages,
+        teeth,
+        ring,
+        planets,
+        perStage,
+        direction,
+        distortion,
+        Optional.empty(),
+        twoModules,
+        coaxial);
   }
 
   /** Whether a candidate, however it came about, lies within these limits. */
   boolean allow(Candidate candidate) {
     Train train = candidate.train();
     boolean sized =
-        candidate.diameter() <= diameter.orElse(Double.MAX_VALUE)
+        allowsDiameter(candidate.diameter())
             && candidate.distortion() <= distortion
             && stages.contains(candidate.stages())
             && (candidate.planets() == 0 || planets.contains(candidate.planets()));

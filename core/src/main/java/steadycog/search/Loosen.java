@@ -83,6 +83,9 @@ public final class Loosen {
         break;
       }
     }
+    if (query.kinds().contains(Kind.TWO_ROW) && !limits.twoModules()) {
+      look(Field.TWO_MODULES, Wanted.YES, query.listing().rank(), c -> Wanted.YES);
+    }
     query
         .running()
         .least()

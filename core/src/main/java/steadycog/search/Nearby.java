@@ -268,7 +268,7 @@ public final class Nearby {
 
   private static Train fitted(Train train, Planetary set) {
     Range many = new Range(set.count(), set.count());
-    return SetFit.of(many, set.named("")).ways().stream()
+    return SetFit.of(many, set.named(""), Optional.empty()).ways().stream()
         .filter(way -> way.set().spacing() == set.spacing())
         .findFirst()
         .map(way -> way.named(set.name()).sizing(train))

@@ -114,7 +114,12 @@ final class Pairing {
   }
 
   private boolean hasRing(List<Pair> pairs) {
-    return pairs.stream().noneMatch(p -> p.internal() && !query.limits().allowsRing(p.driven()));
+    Limits limits = query.limits();
+    return pairs.stream()
+        .filter(Pair::internal)
+        .allMatch(
+            p ->
+                limits.allowsRing(p.driven()) && limits.allowsDiameter(p.driven() + Candidate.RIM));
   }
 
   /** With the smallest idler that runs, in the smallest pair that takes it. */

@@ -216,9 +216,12 @@ final class Series {
           int most = query.limits().planets().to();
           SetFit fit =
               fits.computeIfAbsent(
-                  one.shape(), s -> SetFit.of(query.limits().planets(), s.set(most)));
+                  one.shape(), s -> SetFit.of(query.limits().planets(), s.set(most), s.modules()));
           trouble = trouble.isEmpty() ? fit.trouble() : trouble;
-          plain.add(made(one.use(), new SetFit.Way(one.shape().set(most), Map.of()).named(name)));
+          plain.add(
+              made(
+                  one.use(),
+                  new SetFit.Way(one.shape().set(most), Map.of(), Optional.empty()).named(name)));
           choices.add(fit.ways().stream().map(way -> made(one.use(), way.named(name))).toList());
         }
       }

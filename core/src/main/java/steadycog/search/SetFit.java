@@ -48,18 +48,25 @@ record SetFit(List<Way> ways, String trouble) {
    * A number and spacing of planets, and the shifts that go with them.
    *
    * @param shifts of wheels other than 0, in modules
+   * @param modules of the rows; empty where they are one
    */
-  record Way(Planetary set, Map<MemberId, BigFraction> shifts) {
+  record Way(Planetary set, Map<MemberId, BigFraction> shifts, Optional<RowModules> modules) {
     /** The same in a set of another name. */
     Way named(String name) {
       Map<MemberId, BigFraction> renamed = new LinkedHashMap<>();
       shifts.forEach((wheel, x) -> renamed.put(new MemberId(name, wheel.name()), x));
-      return new Way(set.named(name), renamed);
+      return new Way(set.named(name), renamed, modules);
     }
 
-    /** {@code train} with the shifts of this set. */
+    /** {@code train} with the modules and shifts of this set. */
     Train sizing(Train train) {
-      return train.withSizes(shifted(train.sizes(), shifts));
+      Train sized = modules.map(rows -> rows.sizing(train, set)).orElse(train);
+      return sized.withSizes(shifted(sized.sizes(), shifts));
+    }
+
+    /** This set alone, so sized. */
+    Train alone() {
+      return sizing(Train.of(List.of(set)));
     }
   }
 
@@ -79,23 +86,25 @@ record SetFit(List<Way> ways, String trouble) {
    *
    * @param planets how many there may be
    * @param set in whatever number and spacing
+   * @param modules of its rows; empty where they are one
    */
-  static SetFit of(Range planets, Planetary set) {
+  static SetFit of(Range planets, Planetary set, Optional<RowModules> modules) {
     List<Planetary> all = new ArrayList<>();
     String trouble = assembling(planets, set, all);
-    all.removeIf(many -> new PlanetGeometry(many).neighbourMargin() <= BEYOND_SHIFT);
+    all.removeIf(many -> neighbourMargin(new Way(many, Map.of(), modules)) <= BEYOND_SHIFT);
     if (all.isEmpty()) {
       return new SetFit(List.of(), trouble);
     }
     Planetary one = set.withCount(1).spaced(Spacing.EQUAL);
-    List<Map<MemberId, BigFraction>> shifts = shifts(one);
+    Train plain = new Way(one, Map.of(), modules).alone();
+    List<Map<MemberId, BigFraction>> shifts = shifts(plain, one);
     if (shifts.isEmpty()) {
-      return new SetFit(List.of(), Checks.trouble(Train.of(List.of(one)), one).orElseThrow());
+      return new SetFit(List.of(), Checks.trouble(plain, one).orElseThrow());
     }
-    Once<List<Map<MemberId, BigFraction>>> every = Once.of(() -> everyShift(one));
+    Once<List<Map<MemberId, BigFraction>>> every = Once.of(() -> everyShift(plain, one));
     List<Way> ways = new ArrayList<>();
     for (Planetary many : all) {
-      clear(many, shifts).or(() -> clear(many, every.get())).ifPresent(ways::add);
+      clear(many, shifts, modules).or(() -> clear(many, every.get(), modules)).ifPresent(ways::add);
     }
     return new SetFit(ways, ways.isEmpty() ? trouble : "");
   }
@@ -130,22 +139,26 @@ record SetFit(List<Way> ways, String trouble) {
   }
 
   /** With the first shifts that keep planets clear of each other. */
-  private static Optional<Way> clear(Planetary set, List<Map<MemberId, BigFraction>> shifts) {
+  private static Optional<Way> clear(
+      Planetary set, List<Map<MemberId, BigFraction>> shifts, Optional<RowModules> modules) {
     for (Map<MemberId, BigFraction> shift : shifts) {
-      Way way = new Way(set, shift);
-      if (PlanetGeometry.of(way.sizing(Train.of(List.of(set))), set).neighbourMargin() > 0) {
+      Way way = new Way(set, shift, modules);
+      if (neighbourMargin(way) > 0) {
         return Optional.of(way);
       }
     }
     return Optional.empty();
   }
 
+  private static double neighbourMargin(Way way) {
+    return PlanetGeometry.of(way.alone(), way.set()).neighbourMargin();
+  }
+
   /**
    * The least shifts that leave nothing to ask for, then the least with which the teeth run; only
    * none where that is clean.
    */
-  private static List<Map<MemberId, BigFraction>> shifts(Planetary set) {
-    Train plain = Train.of(List.of(set));
+  private static List<Map<MemberId, BigFraction>> shifts(Train plain, Planetary set) {
     Optional<String> trouble = Checks.trouble(plain, set);
     if (trouble.isEmpty() && Checks.isClean(plain, set)) {
       return List.of(Map.of());
@@ -160,7 +173,7 @@ record SetFit(List<Way> ways, String trouble) {
     List<Map<MemberId, BigFraction>> all = worthTrying(set);
     int most = found.isEmpty() ? all.size() : Math.min(MOST_FOR_CLEAN, all.size());
     for (Map<MemberId, BigFraction> shift : all.subList(0, most)) {
-      Train shifted = plain.withSizes(shifted(Sizes.UNSTATED, shift));
+      Train shifted = plain.withSizes(shifted(plain.sizes(), shift));
       boolean wanting = found.isEmpty();
       if (Checks.trouble(shifted, set).isEmpty()) {
         if (Checks.isClean(shifted, set)) {
@@ -176,12 +189,12 @@ record SetFit(List<Way> ways, String trouble) {
   }
 
   /** All shifts with which the teeth run, those that leave nothing to ask for first. */
-  private static List<Map<MemberId, BigFraction>> everyShift(Planetary set) {
+  private static List<Map<MemberId, BigFraction>> everyShift(Train plain, Planetary set) {
     List<Map<MemberId, BigFraction>> clean = new ArrayList<>();
     List<Map<MemberId, BigFraction>> running = new ArrayList<>();
     for (Map<MemberId, BigFraction> shift :
         set.paired() ? List.<Map<MemberId, BigFraction>>of() : worthTrying(set)) {
-      Train shifted = Train.of(List.of(set)).withSizes(shifted(Sizes.UNSTATED, shift));
+      Train shifted = plain.withSizes(shifted(plain.sizes(), shift));
       if (Checks.trouble(shifted, set).isEmpty()) {
         (Checks.isClean(shifted, set) ? clean : running).add(shift);
       }

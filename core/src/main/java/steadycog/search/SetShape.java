@@ -19,25 +19,39 @@ import steadycog.train.Train;
  * @param outer the planet that meshes with the ring, where planets come in pairs
  * @param planet2 in the second row; 0 where there is one
  * @param tied whether one sun runs through both rows
+ * @param modules of the rows; empty where they are one
  */
 record SetShape(
-    int sun1, int planet1, int outer, int ring1, int sun2, int planet2, int ring2, boolean tied) {
+    int sun1,
+    int planet1,
+    int outer,
+    int ring1,
+    int sun2,
+    int planet2,
+    int ring2,
+    boolean tied,
+    Optional<RowModules> modules) {
 
   static SetShape oneRow(int sun, int planet, int ring) {
-    return new SetShape(sun, planet, 0, ring, 0, 0, 0, false);
+    return new SetShape(sun, planet, 0, ring, 0, 0, 0, false, Optional.empty());
   }
 
   static SetShape pairs(int sun, int inner, int outer, int ring) {
-    return new SetShape(sun, inner, outer, ring, 0, 0, 0, false);
+    return new SetShape(sun, inner, outer, ring, 0, 0, 0, false, Optional.empty());
   }
 
   static SetShape twoRows(int sun1, int planet1, int ring1, int sun2, int planet2, int ring2) {
-    return new SetShape(sun1, planet1, 0, ring1, sun2, planet2, ring2, false);
+    return new SetShape(sun1, planet1, 0, ring1, sun2, planet2, ring2, false, Optional.empty());
+  }
+
+  /** The same with rows in modules of their own. */
+  SetShape in(RowModules rows) {
+    return new SetShape(sun1, planet1, outer, ring1, sun2, planet2, ring2, tied, Optional.of(rows));
   }
 
   /** One sun through two rows of like planets, each with its ring. */
   static SetShape oneSun(int sun, int planet, int ring1, int ring2) {
-    return new SetShape(sun, planet, 0, ring1, sun, planet, ring2, true);
+    return new SetShape(sun, planet, 0, ring1, sun, planet, ring2, true, Optional.empty());
   }
 
   boolean paired() {
@@ -88,14 +102,13 @@ record SetShape(
     return Math.max(sun2, ring2);
   }
 
-  int largest() {
-    int first = Math.max(Math.max(sun1, planet1), Math.max(outer, ring1));
-    return Math.max(first, Math.max(sun2, Math.max(planet2, ring2)));
-  }
-
-  /** Of the largest wheel over its teeth, or a ring over its rim, in modules. */
+  /** Of the largest wheel over its teeth, or a ring over its rim, in modules of the first row. */
   double diameter() {
-    return largest() + (ring1 + ring2 > 0 ? Candidate.RIM : Candidate.TIPS);
+    int first = Math.max(Math.max(sun1, planet1), Math.max(outer, ring1));
+    int second = Math.max(sun2, Math.max(planet2, ring2));
+    double over = ring1 + ring2 > 0 ? Candidate.RIM : Candidate.TIPS;
+    double scale = modules.map(rows -> rows.ratio().doubleValue()).orElse(1.0);
+    return Math.max(first + over, scale * (second + over));
   }
 
   /**
@@ -112,7 +125,7 @@ record SetShape(
   Optional<String> refusal(Limits limits, Wheels wheels) {
     boolean rings =
         (ring1 == 0 || limits.allowsRing(ring1)) && (ring2 == 0 || limits.allowsRing(ring2));
-    if (!rings || diameter() > limits.diameter().orElse(Double.MAX_VALUE)) {
+    if (!rings || !limits.allowsDiameter(diameter())) {
       return Optional.of("ring");
     }
     boolean there =
@@ -142,10 +155,10 @@ record SetShape(
   /** Its trains when used in one way. */
   Fit fit(Query query, Use use) {
     Range planets = query.limits().planets();
-    SetFit fit = SetFit.of(planets, set(planets.to()));
+    SetFit fit = SetFit.of(planets, set(planets.to()), modules);
     return new Fit(
         fit.ways().stream().map(way -> train(way, use)).toList(),
-        train(new SetFit.Way(set(planets.to()), Map.of()), use),
+        train(new SetFit.Way(set(planets.to()), Map.of(), modules), use),
         fit.trouble());
   }
 

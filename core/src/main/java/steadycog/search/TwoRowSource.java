@@ -10,7 +10,8 @@ import java.util.stream.IntStream;
  * Sets with two rows of planets and three members that turn about the axis, each of which may be
  * held. For every first row, and for every distortion of the second, the wanted ratio says how fast
  * the member of the second row must turn, and so how many teeth its planets have: only those next
- * to that are looked at. The other wheels of the second row follow from the centre distance.
+ * to that are looked at. The other wheels of the second row follow from the centre distance, in the
+ * module of the first row or in another standard one.
  */
 final class TwoRowSource implements Source {
   private static final List<Use> SUN_AND_RINGS = Use.of(Central.SUN1, Central.RING1, Central.RING2);
@@ -31,7 +32,8 @@ final class TwoRowSource implements Source {
     this.query = query;
     this.goal = Goal.either(query);
     this.outputs = Outputs.of(query, false);
-    this.counts = query.wheels().counts(query.limits());
+    Limits limits = query.limits();
+    this.counts = query.wheels().counts(limits.twoModules() ? limits.ofAnyDiameter() : limits);
   }
 
   @Override
@@ -113,9 +115,30 @@ final class TwoRowSource implements Source {
             }
           }
         }
+        if (query.limits().twoModules()) {
+          RowModules.ALL.forEach(
+              modules ->
+                  modules
+                      .closing(span)
+                      .ifPresent(second -> apart(sun, there, planet, second, modules)));
+        }
       }
       if (reach.step().first()) {
         reach.tally().examine(examined);
+      }
+    }
+
+    /** Rows in two modules, of which the second closes with {@code c} teeth. */
+    private void apart(int sun, boolean there, int planet, int c, RowModules modules) {
+      int ring = sun + 2 * planet;
+      rows(RINGS, c, two -> SetShape.twoRows(0, planet, ring, 0, two, c + two).in(modules));
+      if (there) {
+        rows(SUN_AND_RING, c, two -> SetShape.twoRows(sun, planet, 0, 0, two, c + two).in(modules));
+        rows(SUNS, c, two -> SetShape.twoRows(sun, planet, 0, c - two, two, 0).in(modules));
+        rows(
+            SUN_AND_RINGS,
+            c,
+            two -> SetShape.twoRows(sun, planet, ring, 0, two, c + two).in(modules));
       }
     }
 

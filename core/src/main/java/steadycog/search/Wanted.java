@@ -20,7 +20,7 @@ import steadycog.train.Losses;
  */
 public record Wanted(Map<Field, String> texts) {
   public static final Wanted NOTHING = new Wanted(Map.of());
-  private static final String YES = "yes";
+  static final String YES = "yes";
   private static final String ALL = "all";
   private static final Pattern SIZED =
       Pattern.compile("(\\d+(?:\\.\\d+)?)\\s*mm\\s+at\\s+(\\d*\\.?\\d*[1-9]\\d*)\\s*mm");
@@ -38,6 +38,7 @@ public record Wanted(Map<Field, String> texts) {
     PER_STAGE("per-stage"),
     DIAMETER("diameter"),
     DISTORTION("distortion"),
+    TWO_MODULES("two-modules"),
     DRIVER("driver"),
     DRIVEN("driven"),
     STOCK("stock"),
@@ -171,6 +172,7 @@ public record Wanted(Map<Field, String> texts) {
             read(Field.DIRECTION, Wanted::direction).orElse(usual.direction()),
             read(Field.DISTORTION, Wanted::whole).orElse(usual.distortion()),
             read(Field.DIAMETER, Wanted::modules),
+            is(Field.TWO_MODULES),
             is(Field.COAXIAL));
     Running running =
         new Running(

@@ -199,21 +199,34 @@ public record Train(
     if (!hasOwnPitches()) {
       return pitch;
     }
+    return meshing(wheel).stream()
+        .flatMap(one -> sizes.own(one).pitch().stream())
+        .findFirst()
+        .or(() -> pitch);
+  }
+
+  /** A wheel and all that mesh with it, directly or by others: their teeth are of one size. */
+  private List<MemberId> meshing(MemberId wheel) {
     List<MemberId> meshing = new ArrayList<>(List.of(wheel));
     List<Mesh> meshes = partOf(wheel).meshes();
     for (int k = 0; k < meshing.size(); k++) {
       MemberId at = meshing.get(k);
-      Optional<Pitch> stated = sizes.own(at).pitch();
-      if (stated.isPresent()) {
-        return stated;
-      }
       for (Mesh mesh : meshes) {
         if (mesh.touches(at) && !meshing.contains(mesh.other(at))) {
           meshing.add(mesh.other(at));
         }
       }
     }
-    return pitch;
+    return meshing;
+  }
+
+  /** The same with another size of the teeth of a wheel and all that mesh with it. */
+  public Train withPitch(MemberId wheel, Optional<Pitch> own) {
+    Sizes changed = sizes;
+    for (MemberId one : meshing(wheel)) {
+      changed = changed.with(one, changed.own(one).withPitch(Optional.empty()));
+    }
+    return withSizes(changed.with(wheel, changed.own(wheel).withPitch(own)));
   }
 
   /** Whether a size of teeth is stated for less than all of them. */

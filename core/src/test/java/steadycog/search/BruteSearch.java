@@ -128,14 +128,17 @@ final class BruteSearch {
   }
 
   private boolean ring(int count) {
-    return query.limits().ring().map(r -> r.contains(count)).orElse(true)
-        && count + 2.5 <= query.limits().diameter().orElse(1e9);
+    return ringCount(count) && count + 2.5 <= query.limits().diameter().orElse(1e9);
+  }
+
+  private boolean ringCount(int count) {
+    return query.limits().ring().map(r -> r.contains(count)).orElse(true);
   }
 
   private int[] counts() {
     Range teeth = query.limits().teeth();
     return IntStream.rangeClosed(teeth.from(), teeth.to())
-        .filter(z -> z + 2 <= query.limits().diameter().orElse(1e9))
+        .filter(z -> query.limits().twoModules() || z + 2 <= query.limits().diameter().orElse(1e9))
         .filter(z -> query.wheels().mayHave(Teeth.external(z)))
         .toArray();
   }
@@ -363,20 +366,29 @@ final class BruteSearch {
 
   /** One set in all uses that are near. */
   private boolean set(Kind kind, String wheels, List<List<String>> uses) {
+    return set(kind, wheels, Optional.empty(), uses);
+  }
+
+  private boolean set(
+      Kind kind, String wheels, Optional<RowModules> modules, List<List<String>> uses) {
     boolean sound = false;
+    String sizes =
+        modules
+            .map(m -> "\nmodule %s mm\nmodule planet2 %s mm".formatted(m.first(), m.second()))
+            .orElse("");
     for (List<String> use : uses) {
-      Train train = read("planetary " + wheels + roles(use, ""));
+      Train train = read("planetary " + wheels + sizes + roles(use, ""));
       if (isNear(train)) {
         Planetary set = (Planetary) train.parts().getFirst();
         double ratio = Subject.of(train).motion().ratio().orElseThrow().reduction().doubleValue();
-        sound |= offer(kind, ways(train, set), step(ratio) && allows(train));
+        sound |= offer(kind, ways(train, set, modules), step(ratio) && allows(train));
       }
     }
     return sound;
   }
 
-  private List<Train> ways(Train train, Planetary set) {
-    return SetFit.of(query.limits().planets(), set).ways().stream()
+  private List<Train> ways(Train train, Planetary set, Optional<RowModules> modules) {
+    return SetFit.of(query.limits().planets(), set, modules).ways().stream()
         .map(way -> way.sizing(train.withPart(way.set())))
         .filter(way -> query.wheels().allow(way))
         .toList();
@@ -384,14 +396,16 @@ final class BruteSearch {
 
   /** Rings within their limits, and all wheels in stock. */
   private boolean allows(Train train) {
+    double most = query.limits().diameter().orElse(1e9) * train.moduleMm();
     return train.involuteWheels().stream()
-        .map(wheel -> wheel.teeth().orElseThrow())
         .allMatch(
-            teeth ->
-                (!teeth.internal() || ring(teeth.count()))
-                    && (teeth.internal()
-                        || teeth.count() + 2 <= query.limits().diameter().orElse(1e9))
-                    && query.wheels().mayHave(teeth));
+            wheel -> {
+              Teeth teeth = wheel.teeth().orElseThrow();
+              double over = teeth.internal() ? 2.5 : 2;
+              return (!teeth.internal() || ringCount(teeth.count()))
+                  && (teeth.count() + over) * train.moduleMm(wheel.id()) <= most + 1e-9
+                  && query.wheels().mayHave(teeth);
+            });
   }
 
   /**
@@ -459,7 +473,8 @@ final class BruteSearch {
       List<Train> next = new ArrayList<>();
       for (Train before : ways) {
         if (part instanceof Planetary set) {
-          for (SetFit.Way way : SetFit.of(query.limits().planets(), set.named("")).ways()) {
+          for (SetFit.Way way :
+              SetFit.of(query.limits().planets(), set.named(""), Optional.empty()).ways()) {
             SetFit.Way named = way.named(set.name());
             next.add(named.sizing(before.withPart(named.set())));
           }
@@ -512,6 +527,11 @@ final class BruteSearch {
           for (int off = -most; off <= most; off++) {
             rows(sun, one, two, off, most, room);
           }
+          if (query.limits().twoModules()) {
+            for (RowModules modules : RowModules.ALL) {
+              apart(sun, one, two, modules, room);
+            }
+          }
         }
       }
     }
@@ -556,6 +576,47 @@ final class BruteSearch {
             "sun %d=%d planet %d=%d x3 ring %d/%d".formatted(sun, sun, one, two, ring1, ring2),
             uses("sun", "ring1", "ring2"));
       }
+    }
+  }
+
+  /** Rows whose centre distances are equal in mm. */
+  private void apart(int sun, int one, int two, RowModules modules, int room) {
+    double second =
+        (sun + one) * Double.parseDouble(modules.first()) / Double.parseDouble(modules.second());
+    int span = (int) Math.rint(second);
+    if (Math.abs(second - span) > 1e-9) {
+      return;
+    }
+    int room2 = span - two;
+    boolean there = IntStream.of(counts()).anyMatch(z -> z == sun);
+    boolean later = one < two || one == two && sun + 2 * one < span + two;
+    if (!later || room2 < 1 || room2 > room) {
+      set(
+          Kind.TWO_ROW,
+          "planet %d=%d x3 ring %d/%d".formatted(one, two, sun + 2 * one, span + two),
+          Optional.of(modules),
+          uses("ring1", "ring2", "carrier"));
+    }
+    if (!there) {
+      return;
+    }
+    set(
+        Kind.TWO_ROW,
+        "sun %d/- planet %d=%d x3 ring -/%d".formatted(sun, one, two, span + two),
+        Optional.of(modules),
+        uses("sun", "ring", "carrier"));
+    set(
+        Kind.TWO_ROW,
+        "sun %d/- planet %d=%d x3 ring %d/%d".formatted(sun, one, two, sun + 2 * one, span + two),
+        Optional.of(modules),
+        uses("sun", "ring1", "ring2"));
+    if (IntStream.of(counts()).anyMatch(z -> z == room2)
+        && (one > two || one == two && sun > room2)) {
+      set(
+          Kind.TWO_ROW,
+          "sun %d/%d planet %d=%d x3".formatted(sun, room2, one, two),
+          Optional.of(modules),
+          uses("sun1", "sun2", "carrier"));
     }
   }
 

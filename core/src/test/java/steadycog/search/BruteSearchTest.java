@@ -84,7 +84,7 @@ class BruteSearchTest {
                 default -> "";
               });
     }
-    return wanted;
+    return kind == Kind.TWO_ROW ? wanted.with(Field.TWO_MODULES, random.nextBoolean()) : wanted;
   }
 
   private static String stock(Random random, int least, Kind kind) {

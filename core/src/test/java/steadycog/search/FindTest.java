@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Random;
 import java.util.stream.IntStream;
 import org.apache.commons.numbers.fraction.BigFraction;
@@ -154,7 +155,7 @@ class FindTest {
               ? SetShape.oneRow(sun, planet, sun + 2 * planet + random.nextInt(3) - 1)
               : SetShape.twoRows(
                   sun, planet, sun + 2 * planet, 0, planet + 2, sun + 2 * planet + 2);
-      SetFit fit = SetFit.of(new Range(n, n), shape.set(n));
+      SetFit fit = SetFit.of(new Range(n, n), shape.set(n), Optional.empty());
       boolean sound =
           fit.ways().stream()
               .anyMatch(way -> sound(way.set(), way.sizing(Train.of(List.of(way.set()))).sizes()));

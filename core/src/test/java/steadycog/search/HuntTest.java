@@ -48,6 +48,7 @@ class HuntTest {
         Direction.ANY,
         distortion,
         Optional.empty(),
+        false,
         false);
   }
 
@@ -216,6 +217,7 @@ class HuntTest {
             Direction.SAME,
             0,
             Optional.of(80.0),
+            false,
             true);
     Wheels wheels = new Wheels(List.of(18), List.of(), Map.of());
     Query query =

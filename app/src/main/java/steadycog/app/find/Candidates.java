@@ -14,6 +14,7 @@ import steadycog.search.Loosen.Hint;
 import steadycog.search.Rank;
 import steadycog.train.Member;
 import steadycog.train.Part;
+import steadycog.train.Planetary;
 import steadycog.train.Train;
 
 /** How candidates are written. */
@@ -25,8 +26,19 @@ final class Candidates {
   /** The parts of its card, without keywords that the kind says already. */
   static String wheels(Candidate candidate) {
     return candidate.train().parts().stream()
-        .map(Candidates::wheels)
-        .collect(Collectors.joining("  then  "));
+            .map(Candidates::wheels)
+            .collect(Collectors.joining("  then  "))
+        + modules(candidate.train());
+  }
+
+  /** {@code m 1.25/1.5} of rows in two modules. */
+  private static String modules(Train train) {
+    return train.hasOwnPitches() && train.parts().getFirst() instanceof Planetary set
+        ? set.rows().stream()
+            .map(row -> set.planetIds(set.rows().indexOf(row)).getFirst())
+            .map(planet -> Figures.significant(train.moduleMm(planet), 3))
+            .collect(Collectors.joining("/", "  m ", ""))
+        : "";
   }
 
   /** The same for a narrow column: sun, planets and ring by their places alone. */
@@ -121,6 +133,7 @@ final class Candidates {
       case PER_STAGE -> "steps up to " + to;
       case PLANETS -> "planets " + to;
       case DISTORTION -> "rows off " + to;
+      case TWO_MODULES -> "rows in two modules";
       case EFFICIENCY -> "out " + to;
       case STAGES -> "stages " + to;
       case BACKWARDS -> "whatever it does when pushed";

@@ -115,6 +115,11 @@ final class WantedForm extends VBox {
         "Pushed",
         "either",
         "What it does when its take-off is pushed: turns, or holds. What holds itself is no brake");
+    check(
+        grid,
+        Field.TWO_MODULES,
+        "Rows in two modules",
+        "Rows of planets that two standard modules bring to one distance, without distortion");
     check(grid, Field.COAXIAL, "Input and output in line", "Two pairs of one centre distance");
     check(grid, Field.ANY, "With errors too", "List what breaks a rule as well, marked");
     return grid;
