@@ -67,6 +67,31 @@ class CutWindowTest extends InWindow {
   }
 
   @Test
+  void modulesOfTheirOwnAndBevelTeethAreTypedOver() {
+    cutSheet("parallel 20 ~ 40 = 18 ~ 30; module 1 mm");
+    enter("#sheet-wheels-module-2", "1.25");
+    assertTrue(card().contains("module C 1.25 mm"), card());
+    assertEquals("1.25", value("#sheet-wheels-module-3"), "they mesh");
+    assertEquals("1", value("#sheet-wheels-module-1"));
+    enter("#sheet-wheels-module-3", "dp 16");
+    assertTrue(card().contains("dp D 16") && !card().contains("1.25"), card());
+    enter("#sheet-wheels-module-0", "small");
+    assertTrue(text("#sheet-problem").contains("1.25 mm"), text("#sheet-problem"));
+    enter("#sheet-wheels-module-2", "");
+    assertFalse(card().contains("16"), card());
+    cutSheet("bevel 11 ~ 43; module 2 mm");
+    assertTrue(says("Tredgold"));
+    enter("#sheet-drive-shift-0", "0.34");
+    enter("#sheet-drive-width-1", "6 mm");
+    enter("#sheet-drive-bore-0", "5");
+    assertTrue(card().contains("shift pinion 0.34"), card());
+    assertTrue(card().contains("width crown 6 mm"), card());
+    assertTrue(card().contains("bore pinion 5 mm"), card());
+    assertEquals("6.000", value("#sheet-drive-width-0"), "both are as wide as the narrower");
+    assertTrue(robot.lookup("#sheet-drive-shift-1").tryQuery().isEmpty(), "it follows");
+  }
+
+  @Test
   void roomForTheProcessAndAFitAreChosen() {
     cutSheet(PAIR);
     fire("#process-printed");

@@ -8,6 +8,7 @@ import com.fasterxml.jackson.databind.JsonNode;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Arrays;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -54,6 +55,41 @@ class SheetAndFilesTest extends Shell {
     assertEquals(1, run("", "export", card.toString(), "--to", out.toString(), "--anyway"));
     assertTrue(Files.size(out) > 10_000);
     assertEquals(1, run("", "export", card.toString(), "--to", out.toString(), "--coupon"));
+  }
+
+  /** Files and sheets say that bevel teeth are not exact, and by how much. */
+  @Test
+  void bevelGearsAreMadeAndSaySo() throws IOException {
+    Path card =
+        Files.writeString(
+            folder.resolve("trolley.txt"), "bevel 11 ~ 43; shift pinion 0.34; clearance printed");
+    for (String ending : new String[] {"svg", "dxf", "stl", "3mf"}) {
+      Path out = folder.resolve("trolley." + ending);
+      assertEquals(0, run("", "export", card.toString(), "--to", out.toString()), ending);
+      assertTrue(Files.size(out) > 10_000, ending);
+    }
+    assertTrue(
+        Files.readString(folder.resolve("trolley.svg")).contains("(Tredgold), within 0.002"));
+    assertEquals(0, run("", "sheet", card.toString()));
+    assertTrue(out.toString().contains("within 0.002 modules of exact ones"));
+    assertEquals(0, run("", "sheet", card.toString(), "--json"));
+    assertTrue(json().get("pieces").get(1).get("remark").asText().contains("Tredgold"));
+    assertEquals(1, run("bevel 11 ~ 43", "check", "-", "--json"));
+    assertTrue(finding("interference").get("fix").asText().startsWith("shift pinion 0.34"));
+  }
+
+  @Test
+  void rowsInTwoModulesAreFoundWhereTheyAreAskedFor() throws IOException {
+    String[] find = {"find", "--target", "40", "--kind", "two-row", "--teeth", "12..30", "--json"};
+    assertEquals(0, run("", find));
+    assertFalse(json().get("candidates").toString().contains("module"));
+    String[] both = Arrays.copyOf(find, find.length + 3);
+    System.arraycopy(new String[] {"--two-modules", "--distortion", "0"}, 0, both, find.length, 3);
+    assertEquals(0, run("", both));
+    JsonNode first = json().get("candidates").get(0);
+    assertTrue(first.get("card").asText().contains("module planet2"), first.toString());
+    assertEquals(0, first.get("distortion").asInt());
+    assertEquals(0, run(first.get("card").asText().replace("; ", "\n"), "check", "-"));
   }
 
   @ParameterizedTest

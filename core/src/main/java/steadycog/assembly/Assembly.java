@@ -19,11 +19,13 @@ import steadycog.piece.Piece;
 import steadycog.piece.Pieces;
 import steadycog.piece.Region;
 import steadycog.piece.Slab;
+import steadycog.shape.BevelPair;
 import steadycog.shape.Drives;
 import steadycog.shape.FaceLayout;
 import steadycog.shape.Placed;
 import steadycog.train.MemberId;
 import steadycog.train.Mesh;
+import steadycog.train.Part;
 import steadycog.train.Train;
 
 /** All pieces of a train in their places, turning as its meshes and shafts let them. */
@@ -67,6 +69,7 @@ public final class Assembly {
   private final double[] span;
   private final List<Body> bodies = new ArrayList<>();
   private final Map<Piece, String> unmade = new LinkedHashMap<>();
+  private final Map<String, Piece> bevels = new LinkedHashMap<>();
   private final Map<Region, Shape> shapes = new HashMap<>();
 
   private Assembly(Train train, FaceLayout layout, Pace pace) {
@@ -87,6 +90,10 @@ public final class Assembly {
       Optional<String> flaw = piece.flaw(chord);
       if (flaw.isPresent()) {
         unmade.put(piece, flaw.get());
+        continue;
+      }
+      if (piece.bevel().isPresent()) {
+        bevels.put(piece.name(), piece);
         continue;
       }
       int axis = axisOf.get(piece.member());
@@ -201,9 +208,26 @@ public final class Assembly {
       at++;
       pace.at((double) at / bodies.size());
     }
+    bevels(worst, positions, pace);
     return worst.values().stream()
         .sorted(Comparator.comparingDouble(Collision::depth).reversed())
         .toList();
+  }
+
+  /** Bevel gears turn about axes of their own, so that each pair is tried by itself. */
+  private void bevels(Map<String, Collision> worst, int positions, Pace pace) {
+    for (Part part : train.parts()) {
+      List<Piece> made =
+          bevels.values().stream().filter(p -> p.member().part().equals(part.name())).toList();
+      // Sides are alike: what is so of one of them and the spiders is so of the other.
+      if (BevelPair.of(train, part).isPresent() && made.size() > 1) {
+        pace.at(0);
+        BevelMesh mesh = new BevelMesh(made.getFirst(), made.getLast(), chord, step);
+        mesh.collision(positions)
+            .filter(one -> one.depth() > tolerance())
+            .ifPresent(one -> worst.put(one.a().name() + "|" + one.b().name(), one));
+      }
+    }
   }
 
   private void tryPair(Body a, Body b, int positions, Map<String, Collision> worst, Pace pace) {

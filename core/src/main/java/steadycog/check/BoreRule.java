@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import steadycog.number.Figures;
+import steadycog.piece.BevelBody;
 import steadycog.piece.Blank;
 import steadycog.piece.Bores;
 import steadycog.piece.Shafts;
@@ -44,6 +45,18 @@ final class BoreRule implements Rule {
       if (blank.boreStated() && solid) {
         double root = GearOutline.rootRadius(member.teeth().get(), Cut.of(train, id)) * module;
         wall(train, id, blank.bore().orElseThrow(), root, LEAST_WALL * module, "")
+            .ifPresent(found::add);
+      }
+    }
+    for (Member member : train.members()) {
+      MemberId id = member.id();
+      Optional<BevelBody> bevel =
+          member.teeth().isEmpty() ? Optional.empty() : BevelBody.of(train, id);
+      Blank blank = Blank.of(train, id);
+      if (bevel.isPresent() && blank.boreStated()) {
+        double module = bevel.get().moduleMm();
+        double least = LEAST_WALL * module;
+        wall(train, id, blank.bore().orElseThrow(), bevel.get().leastRadius(), least, "bevel.")
             .ifPresent(found::add);
       }
     }

@@ -60,7 +60,8 @@ public final class Checks {
           new IdleSunRule(),
           new PhasingRule(),
           new HuntingRule(),
-          new BevelRule());
+          new BevelRule(),
+          new BevelTeethRule());
 
   private static final int[] CHEAPEST_FIRST =
       IntStream.range(0, RULES.size())

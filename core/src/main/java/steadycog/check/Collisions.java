@@ -47,8 +47,9 @@ public final class Collisions {
   private static Finding finding(Train train, Collision collision) {
     MemberId a = collision.a().member();
     MemberId b = collision.b().member();
+    boolean bevel = collision.a().bevel().isPresent();
     boolean meshing =
-        train.meshes().stream().anyMatch(mesh -> isOf(train, mesh.a(), mesh.b(), a, b));
+        bevel || train.meshes().stream().anyMatch(mesh -> isOf(train, mesh.a(), mesh.b(), a, b));
     boolean touching =
         meshing
             && train.sizes().clearance().unstated()
@@ -65,7 +66,7 @@ public final class Collisions {
             .with("from", PairRule.rounded(collision.from(), 2))
             .with("to", PairRule.rounded(collision.to(), 2) + " mm")
             .with("margin", PairRule.rounded(-collision.depth(), 3));
-    return touching ? finding.worded("touching") : finding;
+    return touching ? finding.worded("touching") : bevel ? finding.worded("bevel") : finding;
   }
 
   private static boolean isOf(Train train, MemberId one, MemberId other, MemberId a, MemberId b) {

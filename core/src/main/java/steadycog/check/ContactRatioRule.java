@@ -14,7 +14,7 @@ final class ContactRatioRule extends PairRule {
   Optional<Finding> check(Train train, Mesh mesh) {
     PairGeometry pair = PairGeometry.in(train, mesh);
     double ratio = pair.contactRatio();
-    if (ratio >= SMOOTH || (mesh.internal() && pair.gear().count() <= pair.pinion().count())) {
+    if (ratio >= SMOOTH || (mesh.internal() && pair.gear() <= pair.pinion())) {
       return Optional.empty();
     }
     Severity severity = ratio < LEAST ? Severity.ERROR : Severity.WARNING;

@@ -22,7 +22,7 @@ final class FilletRule extends PairRule {
     boolean judgedElsewhere =
         !pair.runs()
             || (mesh.internal()
-                ? pair.gear().count() <= pair.pinion().count() || !pair.internalClear()
+                ? pair.gear() <= pair.pinion() || !pair.internalClear()
                 : pair.interferenceMargin() < 0);
     if (judgedElsewhere) {
       return Optional.empty();

@@ -17,7 +17,7 @@ final class InternalInterferenceRule extends PairRule {
   @Override
   Optional<Finding> check(Train train, Mesh mesh) {
     PairGeometry pair = PairGeometry.in(train, mesh);
-    boolean inside = mesh.internal() && pair.gear().count() > pair.pinion().count();
+    boolean inside = mesh.internal() && pair.gear() > pair.pinion();
     if (!inside || !pair.runs()) {
       return Optional.empty();
     }

@@ -7,7 +7,6 @@ import steadycog.shape.PlanetGeometry;
 import steadycog.shape.PlanetPlaces;
 import steadycog.train.Mesh;
 import steadycog.train.Planetary;
-import steadycog.train.Teeth;
 import steadycog.train.Train;
 
 /** Whether a planetary set goes together, by its counts alone and quickly. */
@@ -65,7 +64,7 @@ final class SetTrouble {
 
   private static boolean meshes(PairGeometry pair) {
     return pair.internal()
-        ? pair.gear().count() > pair.pinion().count() && pair.trochoidMargin() >= 0
+        ? pair.gear() > pair.pinion() && pair.trochoidMargin() >= 0
         : pair.interferenceMargin() >= 0;
   }
 
@@ -89,7 +88,7 @@ final class SetTrouble {
     return true;
   }
 
-  private static boolean whole(Teeth teeth, Cut cut) {
-    return cut.shift() >= cut.rack().shiftAgainstUndercut(teeth.count()) - UndercutRule.HARMLESS;
+  private static boolean whole(double teeth, Cut cut) {
+    return cut.shift() >= cut.rack().shiftAgainstUndercut(teeth) - UndercutRule.HARMLESS;
   }
 }

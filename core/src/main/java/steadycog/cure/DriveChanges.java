@@ -5,13 +5,21 @@ import java.math.RoundingMode;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.number.Exact;
 import steadycog.number.Quantity;
 import steadycog.number.Unit;
+import steadycog.shape.BevelPair;
 import steadycog.shape.CycloidGeometry;
 import steadycog.shape.StrainGeometry;
 import steadycog.train.Cycloidal;
 import steadycog.train.Differential;
+import steadycog.train.Member;
+import steadycog.train.MemberId;
+import steadycog.train.Part;
+import steadycog.train.Sizes;
 import steadycog.train.StrainWave;
 import steadycog.train.Train;
 
@@ -169,6 +177,28 @@ final class DriveChanges {
               words.size(),
               teeth));
     }
+  }
+
+  /** Shifts of a bevel gear against its mate, and a face that the cones bear. */
+  static List<Change> bevels(Train train, Part part) {
+    BevelPair pair = BevelPair.of(train, part).orElseThrow();
+    MemberId wheel = pair.one().id();
+    List<Change> all = new ArrayList<>();
+    for (BigFraction x : Shifts.worthTrying(train, pair)) {
+      Change change = Change.shifts(train, Map.of(wheel, x));
+      if (!change.isEmpty()) {
+        all.add(change);
+      }
+    }
+    Sizes sizes = train.sizes();
+    if (part.members().stream().anyMatch(m -> train.size(m.id()).width().isPresent())) {
+      Quantity face = atMost(pair.usualFaceMm(train.moduleMm(wheel)));
+      for (Member member : part.members()) {
+        sizes = sizes.with(member.id(), sizes.own(member.id()).withWidth(Optional.of(face)));
+      }
+      all.add(Change.sized("face of " + wheel + " and its mate " + face, train.withSizes(sizes)));
+    }
+    return all;
   }
 
   /** Other numbers of spiders. */

@@ -172,8 +172,8 @@ final class Proposals {
       case Cycloidal drive -> DriveChanges.sizes(train, drive);
       case StrainWave drive -> DriveChanges.walls(train, drive);
       case Parallel chain -> List.of();
-      case Differential sides -> List.of();
-      case Bevel pair -> List.of();
+      case Differential sides -> DriveChanges.bevels(train, sides);
+      case Bevel pair -> DriveChanges.bevels(train, pair);
       case Shaft shaft -> List.of();
     };
   }

@@ -10,6 +10,7 @@ import java.util.Set;
 import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.number.Exact;
 import steadycog.shape.BasicRack;
+import steadycog.shape.BevelPair;
 import steadycog.train.MemberId;
 import steadycog.train.Rack;
 import steadycog.train.Teeth;
@@ -40,10 +41,25 @@ public final class Shifts {
   }
 
   /**
+   * The same of the first gear of a bevel pair, whose mate is shifted back by as much: both ways,
+   * and what leaves the flanks of either whole.
+   */
+  static List<BigFraction> worthTrying(Train train, BevelPair pair) {
+    Set<BigFraction> all = new LinkedHashSet<>();
+    for (int tenths = -TENTHS_TO; tenths <= TENTHS_TO; tenths++) {
+      all.add(Exact.of(tenths, 10));
+    }
+    Rack rack = train.sizes().rackInForce();
+    againstUndercut(rack, pair.one().virtualTeeth()).ifPresent(all::add);
+    againstUndercut(rack, pair.other().virtualTeeth()).ifPresent(x -> all.add(x.negate()));
+    return new ArrayList<>(all);
+  }
+
+  /**
    * The least shift that leaves the flanks of an external wheel of {@code count} teeth whole, to
    * the next hundredth of a module; empty where it needs none.
    */
-  public static Optional<BigFraction> againstUndercut(Rack rack, int count) {
+  public static Optional<BigFraction> againstUndercut(Rack rack, double count) {
     double least = BasicRack.of(rack).shiftAgainstUndercut(count);
     if (least <= 0) {
       return Optional.empty();

@@ -2,7 +2,11 @@ package steadycog.piece;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.IdentityHashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.function.Function;
+import java.util.function.ToDoubleFunction;
 
 /**
  * Pieces laid out in the plane, each as often as it is made.
@@ -40,56 +44,74 @@ public record Arrangement(List<Laid> laid) {
     laid = List.copyOf(laid);
   }
 
-  /** As they stand in the train. */
+  /** As they stand in the train; what is flat in no view of it lies beneath. */
   public static Arrangement together(List<Piece> pieces) {
     List<Laid> all = new ArrayList<>();
     for (Piece piece : pieces) {
       for (int copy = 0; copy < piece.stands().size(); copy++) {
         Piece.Stand at = piece.stands().get(copy);
-        all.add(new Laid(piece, copy, at.x(), at.y(), at.angle(), true));
-      }
-    }
-    return new Arrangement(all);
-  }
-
-  /** Side by side in rows that make about a square, large ones first, ready for a printer's bed. */
-  public static Arrangement apart(List<Piece> pieces) {
-    List<Piece> sorted = new ArrayList<>(pieces);
-    sorted.sort(Comparator.comparingDouble(Arrangement::height).reversed());
-    double area = 0;
-    double widest = 0;
-    for (Piece piece : sorted) {
-      area += (width(piece) + GAP) * (height(piece) + GAP) * piece.stands().size();
-      widest = Math.max(widest, width(piece));
-    }
-    double across = Math.max(widest, 1.1 * Math.sqrt(area));
-    List<Laid> all = new ArrayList<>();
-    double x = 0;
-    double y = 0;
-    double row = 0;
-    for (Piece piece : sorted) {
-      double[] box = piece.bounds();
-      for (int copy = 0; copy < piece.stands().size(); copy++) {
-        if (x > 0 && x + width(piece) > across) {
-          x = 0;
-          y -= row + GAP;
-          row = 0;
+        if (piece.bevel().isEmpty()) {
+          all.add(new Laid(piece, copy, at.x(), at.y(), at.angle(), true));
         }
-        all.add(new Laid(piece, copy, x - box[0], y - box[3], 0, false));
-        x += width(piece) + GAP;
-        row = Math.max(row, height(piece));
       }
+    }
+    Arrangement beneath = apart(pieces.stream().filter(p -> p.bevel().isPresent()).toList());
+    double[] box = all.isEmpty() ? new double[4] : new Arrangement(all).bounds();
+    for (Laid one : beneath.laid) {
+      double[] own = beneath.bounds();
+      double x = one.x + box[0] - own[0];
+      double y = one.y + box[1] - GAP - own[3];
+      all.add(new Laid(one.piece, one.copy, x, y, 0, false));
     }
     all.sort(Comparator.comparingInt(one -> pieces.indexOf(one.piece)));
     return new Arrangement(all);
   }
 
-  private static double width(Piece piece) {
-    return piece.bounds()[2] - piece.bounds()[0];
+  /** Side by side in rows that make about a square, large ones first, ready for a printer's bed. */
+  public static Arrangement apart(List<Piece> pieces) {
+    return apart(pieces, Piece::bounds);
   }
 
-  private static double height(Piece piece) {
-    return piece.bounds()[3] - piece.bounds()[1];
+  /** The same by the room that their solids take. */
+  public static Arrangement solids(List<Piece> pieces) {
+    return apart(pieces, Piece::solidBounds);
+  }
+
+  private static Arrangement apart(List<Piece> pieces, Function<Piece, double[]> bounds) {
+    Map<Piece, double[]> boxes = new IdentityHashMap<>();
+    pieces.forEach(piece -> boxes.put(piece, bounds.apply(piece)));
+    ToDoubleFunction<Piece> width = piece -> boxes.get(piece)[2] - boxes.get(piece)[0];
+    ToDoubleFunction<Piece> height = piece -> boxes.get(piece)[3] - boxes.get(piece)[1];
+    List<Piece> sorted = new ArrayList<>(pieces);
+    sorted.sort(Comparator.comparingDouble(height).reversed());
+    double area = 0;
+    double widest = 0;
+    for (Piece piece : sorted) {
+      double across = width.applyAsDouble(piece);
+      area += (across + GAP) * (height.applyAsDouble(piece) + GAP) * piece.stands().size();
+      widest = Math.max(widest, across);
+    }
+    double bed = Math.max(widest, 1.1 * Math.sqrt(area));
+    List<Laid> all = new ArrayList<>();
+    double x = 0;
+    double y = 0;
+    double row = 0;
+    for (Piece piece : sorted) {
+      double[] box = boxes.get(piece);
+      double wide = width.applyAsDouble(piece);
+      for (int copy = 0; copy < piece.stands().size(); copy++) {
+        if (x > 0 && x + wide > bed) {
+          x = 0;
+          y -= row + GAP;
+          row = 0;
+        }
+        all.add(new Laid(piece, copy, x - box[0], y - box[3], 0, false));
+        x += wide + GAP;
+        row = Math.max(row, height.applyAsDouble(piece));
+      }
+    }
+    all.sort(Comparator.comparingInt(one -> pieces.indexOf(one.piece)));
+    return new Arrangement(all);
   }
 
   /** Least x, least y, greatest x, greatest y of all that is laid. */

@@ -2,6 +2,7 @@ package steadycog.piece;
 
 import java.util.Optional;
 import steadycog.number.Quantity;
+import steadycog.shape.BevelPair;
 import steadycog.shape.Drives;
 import steadycog.train.Bore;
 import steadycog.train.Clearance.Gap;
@@ -65,7 +66,13 @@ public record Blank(
         .width()
         .map(Quantity::inBase)
         .orElseGet(
-            () -> Math.max(STEP, Math.round(USUAL_WIDTH * train.moduleMm(id) / STEP) * STEP));
+            () ->
+                BevelPair.of(train, id)
+                    .map(pair -> pair.usualFaceMm(train.moduleMm(id)))
+                    .orElseGet(
+                        () ->
+                            Math.max(
+                                STEP, Math.round(USUAL_WIDTH * train.moduleMm(id) / STEP) * STEP)));
   }
 
   /** Thickness of a member's plate, mm: the width stated for it, or in proportion. */

@@ -66,7 +66,8 @@ public final class Coupon {
                 new Slab("pins", width / 2, width * 1.5, new Region(List.of(), pins))),
             List.of(LYING),
             Optional.empty(),
-            List.of()));
+            List.of(),
+            Optional.empty()));
     for (int step = 0; step < CLEARANCES.length; step++) {
       all.add(
           new Piece(
@@ -76,7 +77,8 @@ public final class Coupon {
               List.of(new Slab("", 0, width, sector(module, rack, step, room, chord))),
               List.of(LYING, LYING),
               Optional.empty(),
-              List.of()));
+              List.of(),
+              Optional.empty()));
     }
     return all;
   }

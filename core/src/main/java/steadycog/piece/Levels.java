@@ -2,6 +2,7 @@ package steadycog.piece;
 
 import java.util.Map;
 import java.util.TreeMap;
+import steadycog.shape.BevelPair;
 import steadycog.shape.Drives;
 import steadycog.shape.FaceLayout;
 import steadycog.shape.Placed;
@@ -11,6 +12,8 @@ import steadycog.shape.PlacedFlex;
 import steadycog.shape.PlacedPlate;
 import steadycog.shape.PlacedWheel;
 import steadycog.train.Cycloidal;
+import steadycog.train.Differential;
+import steadycog.train.MemberId;
 import steadycog.train.Planetary;
 import steadycog.train.StrainWave;
 import steadycog.train.Train;
@@ -59,6 +62,17 @@ public final class Levels {
     return height;
   }
 
+  /**
+   * Along the crown's axis from its back to the pinion's far side; of a differential from back to
+   * back of its sides.
+   */
+  private static double bevels(Train train, MemberId id) {
+    BevelPair pair = BevelPair.of(train, id).orElseThrow();
+    double own = BevelBody.of(train, id).orElseThrow().mounting();
+    boolean differential = train.partOf(id) instanceof Differential;
+    return own + (differential ? own : BevelBody.of(train, pair.one().id()).orElseThrow().radius());
+  }
+
   /** What a body takes below its plane's beginning and above it. */
   private static double[] room(Train train, Placed body) {
     double width = Blank.widthMm(train, body.id());
@@ -76,10 +90,11 @@ public final class Levels {
                 drive.sizes().discs() * Blank.widthMm(train, drive.discId())
               };
             }
-            case CIRCULAR_SPLINE, GENERATOR, CROWN, SIDE -> new double[] {0, width};
+            case CIRCULAR_SPLINE, GENERATOR -> new double[] {0, width};
+            case CROWN, SIDE -> new double[] {0, bevels(train, plate.id())};
             case CASE, SHAFT -> new double[] {0, 0};
           };
-      case PlacedCone cone -> new double[] {0, width};
+      case PlacedCone cone -> new double[] {0, 0};
     };
   }
 

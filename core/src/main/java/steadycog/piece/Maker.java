@@ -16,7 +16,7 @@ import steadycog.train.MemberId;
 import steadycog.train.Train;
 
 /** What makes pieces: the train, how finely, and what they share. */
-abstract sealed class Maker permits WheelMaker, CycloidMaker, StrainMaker {
+abstract sealed class Maker permits WheelMaker, CycloidMaker, StrainMaker, BevelMaker {
   final Train train;
   final FaceLayout layout;
   final Levels levels;
@@ -77,7 +77,9 @@ abstract sealed class Maker permits WheelMaker, CycloidMaker, StrainMaker {
       List<Slab> slabs,
       Stand stand,
       Optional<String> obstacle) {
-    add(new Piece(member, name, remark, slabs, List.of(stand), obstacle, List.of()));
+    add(
+        new Piece(
+            member, name, remark, slabs, List.of(stand), obstacle, List.of(), Optional.empty()));
   }
 
   /** One more piece; of broken bores it is told that it cannot be made. */
@@ -92,7 +94,8 @@ abstract sealed class Maker permits WheelMaker, CycloidMaker, StrainMaker {
             piece.slabs(),
             piece.stands(),
             obstacle,
-            piece.running()));
+            piece.running(),
+            piece.bevel()));
   }
 
   /** The hole of a member where a bore is stated for it. */

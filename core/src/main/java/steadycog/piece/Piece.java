@@ -17,6 +17,8 @@ import steadycog.train.MemberId;
  * @param obstacle why it cannot be made, whatever its outline looks like; empty where it can
  * @param running how it looks in the train where that is not how it is made, about its axis there;
  *     empty for what is rigid
+ * @param bevel what is made where that is no stack of slabs: the slabs are then flat templates to
+ *     be bent round its ends
  */
 public record Piece(
     MemberId member,
@@ -25,7 +27,8 @@ public record Piece(
     List<Slab> slabs,
     List<Stand> stands,
     Optional<String> obstacle,
-    List<Region> running) {
+    List<Region> running,
+    Optional<BevelBody> bevel) {
 
   /**
    * A place in the train: turned by {@code angle} radians, then moved, mm.
@@ -68,7 +71,7 @@ public record Piece(
                     .distinct()
                     .flatMap(region -> region.flaw(chord).stream())
                     .findFirst())
-        .or(() -> apart(chord));
+        .or(() -> bevel.isPresent() ? Optional.empty() : apart(chord));
   }
 
   /** That it comes in several bodies or none, if so. */
@@ -88,6 +91,11 @@ public record Piece(
   /** Least x, least y, greatest x, greatest y about its axis. */
   public double[] bounds() {
     return Region.around(slabs.stream().map(Slab::region).toList());
+  }
+
+  /** The same of what is made of it as a solid. */
+  double[] solidBounds() {
+    return bevel.map(body -> Region.disc(body.radius()).bounds()).orElseGet(this::bounds);
   }
 
   /** Its regions as it runs in the train, about its axis. */

@@ -27,8 +27,6 @@ public record Pieces(List<Piece> all, List<String> left) {
   /** How far a straight piece of an outline may leave the true line where nothing is said, mm. */
   public static final double USUAL_CHORD = 0.005;
 
-  private static final String BEVEL = "bevel gears are cut on their own machines";
-
   public static final double FINEST_CHORD = 0.0002;
   public static final double COARSEST_CHORD = 0.5;
 
@@ -54,8 +52,11 @@ public record Pieces(List<Piece> all, List<String> left) {
         case Planetary set -> all.addAll(new WheelMaker(train, layout, levels, kept).of(set));
         case Cycloidal drive -> all.addAll(new CycloidMaker(train, layout, levels, kept).of(drive));
         case StrainWave drive -> all.addAll(new StrainMaker(train, layout, levels, kept).of(drive));
-        case Bevel pair -> left.addAll(left(pair, BEVEL));
-        case Differential sides -> left.addAll(left(sides, BEVEL));
+        case Bevel pair -> all.addAll(new BevelMaker(train, layout, levels, kept).of(pair));
+        case Differential sides -> {
+          all.addAll(new BevelMaker(train, layout, levels, kept).of(sides));
+          left.add(sides.caseId() + ": a housing for pins and shafts of its own");
+        }
         case Shaft shaft -> left.addAll(left(shaft, "a plain shaft"));
       }
     }

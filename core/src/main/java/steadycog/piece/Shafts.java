@@ -9,10 +9,12 @@ import steadycog.number.Figures;
 import steadycog.number.Quantity;
 import steadycog.number.Unit;
 import steadycog.shape.Axes;
+import steadycog.shape.BevelPair;
 import steadycog.shape.Cut;
 import steadycog.shape.GearOutline;
 import steadycog.shape.Rims;
 import steadycog.train.Bore;
+import steadycog.train.Differential;
 import steadycog.train.Member;
 import steadycog.train.MemberId;
 import steadycog.train.Teeth;
@@ -92,6 +94,15 @@ public final class Shafts {
                 .filter(root -> root > 0)
                 .min()
                 .orElseThrow();
+    return thickest(most);
+  }
+
+  /** The usual shaft in a wheel of that root diameter, mm; empty where it bears none. */
+  static Optional<Bore> usual(double rootDiameter) {
+    return thickest(SHARE * rootDiameter);
+  }
+
+  private static Optional<Bore> thickest(double most) {
     double thin = Math.floor(most / STEP) * STEP;
     double shaft =
         USUAL.stream().filter(one -> one <= most).reduce((less, more) -> more).orElse(thin);
@@ -102,12 +113,26 @@ public final class Shafts {
 
   /** mm; 0 for what sits on no shaft with a hole of its own. */
   private static double rootDiameter(Train train, MemberId id) {
+    Optional<BevelPair> bevel = BevelPair.of(train, id);
+    if (bevel.isPresent()) {
+      return bevelRoot(train, bevel.get(), id);
+    }
     Member member = train.member(id);
     Optional<Teeth> teeth =
         member.teeth().filter(t -> !t.internal() && train.partOf(id).involute());
     return teeth.isEmpty() || Rims.of(train).containsKey(id)
         ? 0
         : 2 * GearOutline.rootRadius(teeth.get(), Cut.of(train, id)) * train.moduleMm(id);
+  }
+
+  /** At the small end; the case of a differential is none that has teeth. */
+  private static double bevelRoot(Train train, BevelPair pair, MemberId id) {
+    boolean other = id.equals(pair.other().id());
+    if (other && train.partOf(id) instanceof Differential) {
+      return 0;
+    }
+    BevelPair.Gear gear = other ? pair.other() : pair.one();
+    return 2 * Math.max(0, pair.toe(train)) * gear.radius(gear.root()) * train.moduleMm(id);
   }
 
   /**

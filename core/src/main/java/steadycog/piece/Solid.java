@@ -49,7 +49,10 @@ public record Solid(double[] points, int[] corners) {
    * @param chord how far polygons may leave circles, mm
    */
   public static Solid of(Piece piece, double chord) {
-    return new Builder(piece.slabs(), chord).build();
+    return piece
+        .bevel()
+        .map(bevel -> bevel.solid(chord))
+        .orElseGet(() -> new Builder(piece.slabs(), chord).build());
   }
 
   /** The enclosed volume in mm³, positive where all triangles look outwards. */

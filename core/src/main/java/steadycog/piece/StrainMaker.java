@@ -86,7 +86,8 @@ final class StrainMaker extends Maker {
                 new Slab("teeth", neck, neck + width, teeth)),
             List.of(Stand.at(stand.x(), stand.y(), stand.z() - neck, 0)),
             Optional.empty(),
-            List.of(Flexing.of(train, drive.flexId()).bent(0, 0, chord))));
+            List.of(Flexing.of(train, drive.flexId()).bent(0, 0, chord)),
+            Optional.empty()));
   }
 
   private static String mm(double length) {

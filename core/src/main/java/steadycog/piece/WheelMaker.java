@@ -121,7 +121,8 @@ final class WheelMaker extends Maker {
               stack(firsts.get(group)),
               stands.get(group),
               Optional.empty(),
-              List.of()));
+              List.of(),
+              Optional.empty()));
     }
   }
 

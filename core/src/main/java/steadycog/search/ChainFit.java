@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.number.Exact;
+import steadycog.shape.BevelPair;
 import steadycog.train.Member;
 import steadycog.train.MemberId;
 import steadycog.train.Mesh;
@@ -60,8 +61,21 @@ final class ChainFit {
       if (part instanceof Parallel chain) {
         shift(chain, tenths, inLine, shifts);
       }
+      BevelPair.of(train, part).ifPresent(pair -> shift(pair, tenths, shifts));
     }
     return shifts;
+  }
+
+  /** The smaller gear's against undercut, which takes its mate back by as much. */
+  private static void shift(BevelPair pair, int tenths, Map<MemberId, BigFraction> shifts) {
+    BevelPair.Gear small = pair.isSmaller() ? pair.one() : pair.other();
+    BigFraction x =
+        SetFit.againstUndercut(small.virtualTeeth())
+            .orElse(BigFraction.ZERO)
+            .add(Exact.of(tenths, 10));
+    if (x.signum() != 0) {
+      shifts.put(pair.one().id(), pair.isSmaller() ? x : x.negate());
+    }
   }
 
   private static void shift(

@@ -14,6 +14,7 @@ import steadycog.check.Inspection;
 import steadycog.check.Subject;
 import steadycog.number.Exact;
 import steadycog.number.Ratio;
+import steadycog.shape.BevelPair;
 import steadycog.train.Bevel;
 import steadycog.train.Cycloidal;
 import steadycog.train.Differential;
@@ -240,7 +241,7 @@ public final class Nearby {
     return Stream.concat(all.stream(), shifted.filter(other -> !all.contains(other)));
   }
 
-  /** With the least shifts that its sets ask for, and its chains. */
+  /** With the least shifts that its sets ask for, its chains and its bevel gears. */
   private static Stream<Train> shifted(Train train) {
     Train shifted = train;
     for (Part part : train.parts()) {
@@ -248,8 +249,10 @@ public final class Nearby {
         shifted = fitted(shifted, set);
       }
     }
-    boolean chain = train.parts().stream().anyMatch(Parallel.class::isInstance);
-    return chain ? ChainFit.of(shifted).stream() : Stream.of(shifted);
+    boolean pairs =
+        train.parts().stream()
+            .anyMatch(p -> p instanceof Parallel || BevelPair.of(train, p).isPresent());
+    return pairs ? ChainFit.of(shifted).stream() : Stream.of(shifted);
   }
 
   /** Other places of the planets, then other numbers of them, the nearest first. */

@@ -252,7 +252,7 @@ record SetFit(List<Way> ways, String trouble) {
   }
 
   /** The least shift that leaves the flanks of a wheel whole; none to speak of is none. */
-  static Optional<BigFraction> againstUndercut(int count) {
+  static Optional<BigFraction> againstUndercut(double count) {
     return Shifts.againstUndercut(Rack.USUAL, count).filter(x -> Exact.compare(x, HARMLESS) > 0);
   }
 }

@@ -30,7 +30,7 @@ public record BasicRack(double pressureAngle, double addendum, double dedendum, 
   }
 
   /** The shift from which on it leaves the flanks of {@code teeth} whole: k - z sin² a / 2. */
-  public double shiftAgainstUndercut(int teeth) {
+  public double shiftAgainstUndercut(double teeth) {
     return addendum - teeth * sineSquared() / 2;
   }
 

@@ -26,16 +26,21 @@ public record Detail(int flank, int fillet, int tip, int root) {
    * chord}, in modules, as far as {@value #MOST_FLANK} points a flank allow.
    */
   public static Detail within(Teeth teeth, Cut cut, double chord) {
+    return within(teeth.count(), teeth.internal(), cut, chord);
+  }
+
+  /** The same of a count that need not be whole. */
+  static Detail within(double count, boolean internal, Cut cut, double chord) {
     int flank = 3;
     int fillet = 3;
-    while (flank < MOST_FLANK && flankSag(teeth, cut, flank) > chord) {
+    while (flank < MOST_FLANK && flankSag(count, internal, cut, flank) > chord) {
       flank = 2 * flank - 1;
     }
-    while (fillet < MOST_FILLET && filletSag(teeth, cut, fillet) > chord) {
+    while (fillet < MOST_FILLET && filletSag(count, internal, cut, fillet) > chord) {
       fillet *= 2;
     }
-    List<Point> side = GearOutline.side(teeth, cut, new Detail(flank, fillet, 0, 0), 0);
-    double pitch = Math.PI / teeth.count();
+    List<Point> side = GearOutline.side(count, internal, cut, new Detail(flank, fillet, 0, 0), 0);
+    double pitch = Math.PI / count;
     Point outer = side.getLast();
     Point inner = side.getFirst();
     return new Detail(
@@ -55,16 +60,16 @@ public record Detail(int flank, int fillet, int tip, int root) {
     return MOST_LAND;
   }
 
-  private static double flankSag(Teeth teeth, Cut cut, int flank) {
+  private static double flankSag(double count, boolean internal, Cut cut, int flank) {
     return sag(
-        GearOutline.side(teeth, cut, new Detail(flank, 1, 0, 0), 0),
-        GearOutline.side(teeth, cut, new Detail(2 * flank - 1, 1, 0, 0), 0));
+        GearOutline.side(count, internal, cut, new Detail(flank, 1, 0, 0), 0),
+        GearOutline.side(count, internal, cut, new Detail(2 * flank - 1, 1, 0, 0), 0));
   }
 
-  private static double filletSag(Teeth teeth, Cut cut, int fillet) {
+  private static double filletSag(double count, boolean internal, Cut cut, int fillet) {
     return sag(
-        GearOutline.side(teeth, cut, new Detail(2, fillet, 0, 0), 0),
-        GearOutline.side(teeth, cut, new Detail(2, 2 * fillet, 0, 0), 0));
+        GearOutline.side(count, internal, cut, new Detail(2, fillet, 0, 0), 0),
+        GearOutline.side(count, internal, cut, new Detail(2, 2 * fillet, 0, 0), 0));
   }
 
   /** The largest distance of a point of {@code fine} from the line through {@code coarse}. */

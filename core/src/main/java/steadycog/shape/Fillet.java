@@ -22,7 +22,7 @@ public record Fillet(double margin, double excess) {
     double along = pair.centreDistance() * Math.sin(pair.working());
     double end =
         pair.internal() ? pair.gearTipCurvature() - along : along - pair.gearTipCurvature();
-    return of(pair.pinion().count(), pair.pinionCut(), end);
+    return of(pair.pinion(), pair.pinionCut(), end);
   }
 
   /** On the gear; a ring is cut by other tools than a rack, so nothing is said of it. */
@@ -30,19 +30,19 @@ public record Fillet(double margin, double excess) {
     double end = pair.centreDistance() * Math.sin(pair.working()) - pair.pinionTipCurvature();
     return pair.internal()
         ? new Fillet(Double.POSITIVE_INFINITY, 0)
-        : of(pair.gear().count(), pair.gearCut(), end);
+        : of(pair.gear(), pair.gearCut(), end);
   }
 
-  private static Fillet of(int teeth, Cut cut, double end) {
+  private static Fillet of(double teeth, Cut cut, double end) {
     double sine = Math.sin(cut.rack().pressureAngle());
-    double start = teeth / 2.0 * sine - (cut.rack().addendum() - cut.shift()) / sine;
+    double start = teeth / 2 * sine - (cut.rack().addendum() - cut.shift()) / sine;
     double margin = end - start;
     return new Fillet(margin, margin < 0 && end > 0 ? excess(teeth, cut, end) : 0);
   }
 
-  private static double excess(int teeth, Cut cut, double end) {
+  private static double excess(double teeth, Cut cut, double end) {
     ToothProfile profile = new ToothProfile(teeth, cut, 0);
-    double base = teeth / 2.0 * Math.cos(cut.rack().pressureAngle());
+    double base = teeth / 2 * Math.cos(cut.rack().pressureAngle());
     double radius = Math.hypot(base, end);
     OptionalDouble real = angleAt(profile.points(FINE), radius);
     double out = real.orElse(0) - profile.involuteAngle(radius);

@@ -34,16 +34,24 @@ public final class GearOutline {
 
   /** One side of a tooth, of a ring's space, from the inside outwards or the outside inwards. */
   static List<Point> side(Teeth teeth, Cut cut, Detail detail, double thinning) {
-    return teeth.internal()
-        ? internal(teeth.count(), cut, detail, thinning)
-        : new ToothProfile(teeth.count(), cut, thinning).points(detail);
+    return side(teeth.count(), teeth.internal(), cut, detail, thinning);
+  }
+
+  /** The same of a count that need not be whole. */
+  static List<Point> side(double count, boolean internal, Cut cut, Detail detail, double thinning) {
+    return internal
+        ? internal(count, cut, detail, thinning)
+        : new ToothProfile(count, cut, thinning).points(detail);
   }
 
   /** Radius of the tooth tips: outermost of an external wheel, innermost of an internal one. */
   public static double tipRadius(Teeth teeth, Cut cut) {
-    return teeth.internal()
-        ? ringTip(teeth.count(), cut)
-        : new ToothProfile(teeth.count(), cut, 0).tipRadius();
+    return tipRadius(teeth.count(), teeth.internal(), cut);
+  }
+
+  /** The same of a count that need not be whole. */
+  public static double tipRadius(double count, boolean internal, Cut cut) {
+    return internal ? ringTip(count, cut) : new ToothProfile(count, cut, 0).tipRadius();
   }
 
   /**
@@ -59,10 +67,15 @@ public final class GearOutline {
 
   /** Radius of the roots, in modules. */
   public static double rootRadius(Teeth teeth, Cut cut) {
+    return rootRadius(teeth.count(), teeth.internal(), cut);
+  }
+
+  /** The same of a count that need not be whole. */
+  public static double rootRadius(double count, boolean internal, Cut cut) {
     double dedendum = cut.rack().dedendum();
-    return teeth.internal()
-        ? teeth.count() / 2.0 + cut.shift() + dedendum
-        : new ToothProfile(teeth.count(), cut, 0).rootRadius();
+    return internal
+        ? count / 2 + cut.shift() + dedendum
+        : new ToothProfile(count, cut, 0).rootRadius();
   }
 
   /**
@@ -73,7 +86,7 @@ public final class GearOutline {
   }
 
   /** A ring's space is the tooth of an external wheel of its count, a little wider by thinning. */
-  private static List<Point> internal(int count, Cut cut, Detail detail, double thinning) {
+  private static List<Point> internal(double count, Cut cut, Detail detail, double thinning) {
     double wider = thinning + cut.shift() * Math.tan(cut.rack().pressureAngle());
     ToothProfile space = new ToothProfile(count, cut.rack(), -wider);
     double tip = ringTip(count, cut);
@@ -96,7 +109,7 @@ public final class GearOutline {
     return side;
   }
 
-  static double ringTip(int count, Cut cut) {
+  static double ringTip(double count, Cut cut) {
     double wanted = count / 2.0 + cut.shift() - cut.rack().addendum() + cut.shortening();
     double base = count / 2.0 * Math.cos(cut.rack().pressureAngle());
     return Math.max(wanted, base);

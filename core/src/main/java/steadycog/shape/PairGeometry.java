@@ -10,14 +10,18 @@ import steadycog.train.Train;
  * The geometry of one meshing pair, in modules and radians (ISO 21771): as a rule at its standard
  * centre distance without profile shift, so that the working pressure angle is the rack's.
  *
- * @param pinion the smaller external wheel; of an internal pair the wheel inside
- * @param gear the other wheel
+ * <p>Counts need not be whole: bevel gears run as pairs of virtual counts.
+ *
+ * @param pinion teeth of the smaller external wheel; of an internal pair of the wheel inside
+ * @param gear teeth of the other wheel
+ * @param internal whether the gear is a ring
  * @param ringAddendum addendum of an internal gear, in modules; the rack's unless it is shortened
  * @param centreDistance at which the two run
  */
 public record PairGeometry(
-    Teeth pinion,
-    Teeth gear,
+    double pinion,
+    double gear,
+    boolean internal,
     double ringAddendum,
     Cut pinionCut,
     Cut gearCut,
@@ -30,7 +34,19 @@ public record PairGeometry(
   public static PairGeometry of(Teeth pinion, Teeth gear) {
     double distance = (gear.count() + (gear.internal() ? -1 : 1) * pinion.count()) / 2.0;
     return new PairGeometry(
-        pinion, gear, Cut.STANDARD.rack().addendum(), Cut.STANDARD, Cut.STANDARD, distance);
+        pinion.count(),
+        gear.count(),
+        gear.internal(),
+        Cut.STANDARD.rack().addendum(),
+        Cut.STANDARD,
+        Cut.STANDARD,
+        distance);
+  }
+
+  /** External teeth at their standard distance, whole or not. */
+  static PairGeometry external(double pinion, Cut pinionCut, double gear, Cut gearCut) {
+    return new PairGeometry(
+        pinion, gear, false, gearCut.rack().addendum(), pinionCut, gearCut, (pinion + gear) / 2);
   }
 
   /** A mesh as it runs in {@code train}: shifted as the card or its set asks, where axes stand. */
@@ -56,12 +72,7 @@ public record PairGeometry(
                     tightDistance(pinion.rack(), standard, shifts)
                         + (mesh.internal() ? -apart : apart));
     return new PairGeometry(
-        mesh.teeth(mesh.pinion()),
-        mesh.teeth(mesh.gear()),
-        gear.rack().addendum(),
-        pinion,
-        gear,
-        distance);
+        pinions, gears, mesh.internal(), gear.rack().addendum(), pinion, gear, distance);
   }
 
   /**
@@ -95,8 +106,9 @@ public record PairGeometry(
   /** A mesh of a set whose geometry is known already. */
   public static PairGeometry in(PlanetGeometry geometry, Mesh mesh) {
     return new PairGeometry(
-        mesh.teeth(mesh.pinion()),
-        mesh.teeth(mesh.gear()),
+        mesh.teeth(mesh.pinion()).count(),
+        mesh.teeth(mesh.gear()).count(),
+        mesh.internal(),
         geometry.rack().addendum(),
         geometry.cut(mesh.pinion()),
         geometry.cut(mesh.gear()),
@@ -104,11 +116,7 @@ public record PairGeometry(
   }
 
   public PairGeometry withRingAddendum(double addendum) {
-    return new PairGeometry(pinion, gear, addendum, pinionCut, gearCut, centreDistance);
-  }
-
-  public boolean internal() {
-    return gear.internal();
+    return new PairGeometry(pinion, gear, internal, addendum, pinionCut, gearCut, centreDistance);
   }
 
   private double pinionTip() {
@@ -116,13 +124,13 @@ public record PairGeometry(
   }
 
   private double gearTip() {
-    return internal()
-        ? gear.count() / 2.0 + gearCut.shift() - ringAddendum + gearCut.shortening()
+    return internal
+        ? gear / 2 + gearCut.shift() - ringAddendum + gearCut.shortening()
         : externalTip(gear, gearCut);
   }
 
-  private static double externalTip(Teeth teeth, Cut cut) {
-    return teeth.count() / 2.0 + cut.rack().addendum() + cut.shift() - cut.shortening();
+  private static double externalTip(double teeth, Cut cut) {
+    return teeth / 2 + cut.rack().addendum() + cut.shift() - cut.shortening();
   }
 
   /** Radius of curvature of the gear's flank at its tips, in modules. */
@@ -142,7 +150,7 @@ public record PairGeometry(
 
   /** The distance below which no flank lies on another, in modules: base circles side by side. */
   public double leastDistance() {
-    return internal() ? base(gear) - base(pinion) : base(gear) + base(pinion);
+    return internal ? base(gear) - base(pinion) : base(gear) + base(pinion);
   }
 
   /** Whether flanks can lie on each other at this distance. */
@@ -150,8 +158,8 @@ public record PairGeometry(
     return centreDistance > leastDistance();
   }
 
-  private double base(Teeth teeth) {
-    return teeth.count() / 2.0 * Math.cos(pinionCut.rack().pressureAngle());
+  private double base(double teeth) {
+    return teeth / 2 * Math.cos(pinionCut.rack().pressureAngle());
   }
 
   /**
@@ -179,7 +187,7 @@ public record PairGeometry(
   /** The part in which the gear's addendum works: e1 where the pinion drives. */
   public double approach() {
     double along = base(gear) * Math.tan(working()) - reach(gearTip(), base(gear));
-    return pitches(internal() ? along : -along);
+    return pitches(internal ? along : -along);
   }
 
   /** A length along the line of action, in modules, over the base pitch. */
@@ -202,9 +210,7 @@ public record PairGeometry(
    * ring's tips reach below the pinion's base circle.
    */
   public double involuteMargin() {
-    return (double) pinion.count() / gear.count()
-        - 1
-        + Math.tan(tipAngle(gearTip(), base(gear))) / Math.tan(working());
+    return pinion / gear - 1 + Math.tan(tipAngle(gearTip(), base(gear))) / Math.tan(working());
   }
 
   /**
@@ -223,7 +229,7 @@ public record PairGeometry(
     double invTip2 = BasicRack.involute(tipAngle(r2, base(gear)));
     double th1 = acos((r2 * r2 - r1 * r1 - a * a) / (2 * a * r1)) + invTip1 - invWorking;
     double th2 = acos((a * a + r2 * r2 - r1 * r1) / (2 * a * r2));
-    return th1 * pinion.count() / gear.count() + invWorking - invTip2 - th2;
+    return th1 * pinion / gear + invWorking - invTip2 - th2;
   }
 
   /**
@@ -232,7 +238,7 @@ public record PairGeometry(
    * its tips than the ring between its own.
    */
   public double trimmingMargin() {
-    double ratio = (double) pinion.count() / gear.count();
+    double ratio = pinion / gear;
     double tip1 = tipAngle(pinionTip(), base(pinion));
     double tip2 = tipAngle(gearTip(), base(gear));
     double cosines = Math.cos(tip1) / Math.cos(tip2);
@@ -261,9 +267,8 @@ public record PairGeometry(
     return workingRadius(gear);
   }
 
-  private double workingRadius(Teeth teeth) {
-    int both = internal() ? gear.count() - pinion.count() : gear.count() + pinion.count();
-    return centreDistance * teeth.count() / both;
+  private double workingRadius(double teeth) {
+    return centreDistance * teeth / (internal ? gear - pinion : gear + pinion);
   }
 
   /**
@@ -274,17 +279,17 @@ public record PairGeometry(
   public double play() {
     double thickness = thickness(pinion, pinionCut);
     double gap =
-        internal()
+        internal
             ? thickness(gear, gearCut)
-            : 2 * Math.PI * workingRadius(gear) / gear.count() - thickness(gear, gearCut);
+            : 2 * Math.PI * workingRadius(gear) / gear - thickness(gear, gearCut);
     return (gap - thickness) * Math.cos(working());
   }
 
   /** Of a tooth (of a ring's space) along the working pitch circle. */
-  private double thickness(Teeth teeth, Cut cut) {
+  private double thickness(double teeth, Cut cut) {
     double angle = cut.rack().pressureAngle();
     double half =
-        (Math.PI / 2 + 2 * cut.shift() * Math.tan(angle)) / teeth.count()
+        (Math.PI / 2 + 2 * cut.shift() * Math.tan(angle)) / teeth
             + BasicRack.involute(angle)
             - BasicRack.involute(working());
     return 2 * workingRadius(teeth) * half;
@@ -292,9 +297,9 @@ public record PairGeometry(
 
   /** Least room between the tips of one wheel and the roots of the other, in modules. */
   public double tipClearance() {
-    double pinionRoot = GearOutline.rootRadius(pinion, pinionCut);
-    double gearRoot = GearOutline.rootRadius(gear, gearCut);
-    return internal()
+    double pinionRoot = GearOutline.rootRadius(pinion, false, pinionCut);
+    double gearRoot = GearOutline.rootRadius(gear, internal, gearCut);
+    return internal
         ? Math.min(gearRoot - centreDistance - pinionTip(), gearTip() - centreDistance - pinionRoot)
         : Math.min(
             centreDistance - gearTip() - pinionRoot, centreDistance - pinionTip() - gearRoot);

@@ -3,7 +3,6 @@ package steadycog.shape;
 import java.util.List;
 import java.util.OptionalDouble;
 import steadycog.shape.ToothProfile.Point;
-import steadycog.train.Teeth;
 
 /**
  * How near the tips of each wheel of a pair come to the sides of its mate's teeth as they are made,
@@ -20,17 +19,23 @@ public final class TipPath {
 
   private TipPath() {}
 
-  /** A wheel's count and the side of its tooth, of a ring of its space. */
-  private record Wheel(Teeth teeth, List<Point> side) {
+  /**
+   * A wheel's count and the side of its tooth, of a ring of its space.
+   *
+   * @param inside whether it is a ring
+   */
+  private record Wheel(double teeth, boolean inside, List<Point> side) {
+    static Wheel of(double teeth, boolean inside, Cut cut, double thinning) {
+      return new Wheel(teeth, inside, GearOutline.side(teeth, inside, cut, FINE, thinning));
+    }
+
     private double tipRadius() {
-      return teeth.internal() ? side.getFirst().radius() : side.getLast().radius();
+      return inside ? side.getFirst().radius() : side.getLast().radius();
     }
 
     /** Half a tooth at its tip, radians. */
     private double tipAngle() {
-      return teeth.internal()
-          ? Math.PI / teeth.count() - side.getFirst().angle()
-          : side.getLast().angle();
+      return inside ? Math.PI / teeth - side.getFirst().angle() : side.getLast().angle();
     }
 
     /** Half of a gap at a radius, radians; infinite beyond the ends of its sides. */
@@ -40,7 +45,7 @@ public final class TipPath {
         return Double.POSITIVE_INFINITY;
       }
       double half = angle.getAsDouble();
-      return teeth.internal() ? half : Math.PI / teeth.count() - half;
+      return inside ? half : Math.PI / teeth - half;
     }
   }
 
@@ -52,14 +57,11 @@ public final class TipPath {
    * @param pinionThinning taken off each flank along the pitch circle, in modules
    */
   public static double play(PairGeometry pair, double pinionThinning, double gearThinning) {
-    Wheel pinion =
-        new Wheel(
-            pair.pinion(), GearOutline.side(pair.pinion(), pair.pinionCut(), FINE, pinionThinning));
-    Wheel gear =
-        new Wheel(pair.gear(), GearOutline.side(pair.gear(), pair.gearCut(), FINE, gearThinning));
-    double ratio = (double) pair.gear().count() / pair.pinion().count();
-    double a = pair.centreDistance();
     boolean inside = pair.internal();
+    Wheel pinion = Wheel.of(pair.pinion(), false, pair.pinionCut(), pinionThinning);
+    Wheel gear = Wheel.of(pair.gear(), inside, pair.gearCut(), gearThinning);
+    double ratio = pair.gear() / pair.pinion();
+    double a = pair.centreDistance();
     double least =
         Math.min(
             least(gear, pinion, inside ? -a : a, inside), ratio * least(pinion, gear, a, inside));
@@ -76,8 +78,8 @@ public final class TipPath {
     double least = Double.POSITIVE_INFINITY;
     double radius = tip.tipRadius();
     double half = tip.tipAngle();
-    double range = PITCHES * 2 * Math.PI / tip.teeth.count();
-    double ratio = (double) tip.teeth.count() / mate.teeth.count();
+    double range = PITCHES * 2 * Math.PI / tip.teeth;
+    double ratio = tip.teeth / mate.teeth;
     for (int k = -STEPS; k <= STEPS; k++) {
       double turned = range * k / STEPS;
       // Inside a ring both turn one way, and the meeting point lies to the right of both.

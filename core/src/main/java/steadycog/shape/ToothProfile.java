@@ -45,25 +45,25 @@ final class ToothProfile {
   private final double baseRadius;
   private final double halfAngleAtPitch;
   private final double thinning;
-  private final int teeth;
+  private final double teeth;
   private final Cut cut;
 
   /** A profile without shift. */
-  ToothProfile(int teeth, BasicRack rack, double thinning) {
+  ToothProfile(double teeth, BasicRack rack, double thinning) {
     this(teeth, new Cut(rack, 0, 0), thinning);
   }
 
   /**
-   * A profile of {@code teeth} teeth.
+   * A profile of {@code teeth} teeth, which need not be a whole number.
    *
    * @param thinning material taken off each flank at the pitch circle, in modules along the arc
    */
-  ToothProfile(int teeth, Cut cut, double thinning) {
+  ToothProfile(double teeth, Cut cut, double thinning) {
     this.teeth = teeth;
     this.cut = cut;
     this.rack = cut.rack();
     this.thinning = thinning;
-    this.depth = Math.min(1, (double) teeth / FULL_DEPTH_FROM);
+    this.depth = Math.min(1, teeth / FULL_DEPTH_FROM);
     this.pitchRadius = teeth / 2.0;
     this.baseRadius = pitchRadius * Math.cos(rack.pressureAngle());
     double thicker = cut.shift() * Math.tan(rack.pressureAngle());

@@ -3,11 +3,17 @@ package steadycog.sizing;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
 import java.util.function.DoubleFunction;
+import java.util.function.Function;
 import org.locationtech.jts.algorithm.Distance;
 import org.locationtech.jts.geom.Coordinate;
+import steadycog.number.Figures;
+import steadycog.piece.BevelBody;
 import steadycog.piece.Blank;
 import steadycog.piece.FlexTube;
+import steadycog.shape.BevelPair;
+import steadycog.shape.BevelPair.Gear;
 import steadycog.shape.CycloidGeometry;
 import steadycog.shape.Drives;
 import steadycog.shape.Outline;
@@ -15,9 +21,11 @@ import steadycog.shape.StrainGeometry;
 import steadycog.sizing.SheetTable.Cell;
 import steadycog.sizing.SheetTable.Field;
 import steadycog.sizing.SheetTable.Row;
+import steadycog.train.Bevel;
 import steadycog.train.Bore;
 import steadycog.train.Clearance.Gap;
 import steadycog.train.Cycloidal;
+import steadycog.train.Differential;
 import steadycog.train.MemberId;
 import steadycog.train.StrainWave;
 import steadycog.train.Train;
@@ -77,6 +85,98 @@ final class DriveTables {
     return blank.boreStated()
         ? blank.bore().map(Bore::toString).map(Cell::of).orElse(Cell.NONE)
         : Cell.NONE;
+  }
+
+  SheetTable of(Bevel pair) {
+    bevels(BevelPair.of(train, pair).orElseThrow());
+    return table(titled("Bevel pair", pair.name()), "pinion", "crown");
+  }
+
+  SheetTable of(Differential sides) {
+    bevels(BevelPair.of(train, sides).orElseThrow());
+    return table(titled("Differential", sides.name()), "sides", "spiders");
+  }
+
+  /** Lengths at the large end where nothing else is said. */
+  private void bevels(BevelPair pair) {
+    double module = train.moduleMm(pair.one().id());
+    double cone = pair.coneDistance() * module;
+    Function<Gear, BevelBody> body = gear -> BevelBody.of(train, gear.id()).orElseThrow();
+    bevel("teeth", "", pair, gear -> Cell.of("" + gear.teeth()));
+    bevel("teeth of a spur gear", "", pair, gear -> Cell.of(fixed(gear.virtualTeeth(), 2)));
+    bevel("module", "mm", Field.MODULE, pair, gear -> Cell.of(Figures.significant(module, 5)));
+    bevel(
+        "profile shift x",
+        "modules",
+        Field.SHIFT,
+        pair,
+        gear -> Cell.of(signed(gear.cut().shift())));
+    bevel("pitch angle", "\u00b0", pair, gear -> degrees(gear.angle()));
+    bevel("angle over the tips", "\u00b0", pair, gear -> degrees(gear.tipAngle()));
+    bevel("angle along the roots", "\u00b0", pair, gear -> degrees(gear.rootAngle()));
+    bevel("cone distance", unit, pair, gear -> mm(cone));
+    boolean stated =
+        train.partOf(pair.one().id()).members().stream()
+            .anyMatch(member -> train.size(member.id()).width().isPresent());
+    bevel("face width", unit, Field.WIDTH, pair, gear -> mm(pair.faceMm(train), stated));
+    bevel("pitch diameter", unit, pair, gear -> mm(gear.teeth() * module));
+    bevel("over the tips", unit, pair, gear -> mm(2 * gear.radius(gear.tip()) * module));
+    bevel("over the roots", unit, pair, gear -> mm(2 * gear.radius(gear.root()) * module));
+    bevel("radius of the back cone", unit, pair, gear -> mm(gear.virtualTeeth() / 2 * module));
+    bevel("apex to the tips", unit, pair, gear -> mm(gear.depth(gear.tip()) * module));
+    bevel("apex to the flat back", unit, pair, gear -> mm(body.apply(gear).mounting()));
+    bevel("back to the furthest tooth", unit, pair, gear -> mm(body.apply(gear).height()));
+    bevel(
+        "tooth thickness",
+        unit,
+        pair,
+        gear -> {
+          double lean = Math.tan(gear.cut().rack().pressureAngle());
+          double off = Blank.thinning(train, gear.id(), gear.cut().rack().pressureAngle());
+          return mm((Math.PI / 2 + 2 * gear.cut().shift() * lean - 2 * off) * module);
+        });
+    bevel(
+        "play across flanks",
+        unit,
+        pair,
+        gear ->
+            mm(Blank.flankMm(train, pair.one().id()) + Blank.flankMm(train, pair.other().id())));
+    bevel("bore", "", Field.BORE, pair, gear -> bevelBore(gear.id()));
+    bevel("off each flank", unit, Field.OFFSET, pair, gear -> mm(Blank.flankMm(train, gear.id())));
+    bevel(
+        "material",
+        "",
+        Field.MATERIAL,
+        pair,
+        gear -> SheetTables.material(Blank.of(train, gear.id())));
+    bevel("contact ratio", "", pair, gear -> Cell.of(fixed(pair.onBackCones().contactRatio(), 2)));
+  }
+
+  private void bevel(String label, String of, BevelPair pair, Function<Gear, Cell> cell) {
+    bevel(label, of, Field.FOLLOWS, pair, cell);
+  }
+
+  private void bevel(
+      String label, String of, Field field, BevelPair pair, Function<Gear, Cell> cell) {
+    List<Cell> cells = List.of(cell.apply(pair.one()), cell.apply(pair.other()));
+    rows.add(new Row(label, of, field, cells));
+  }
+
+  /** A spider turns on a pin of its own. */
+  private Cell bevelBore(MemberId id) {
+    return train.member(id).teeth().isEmpty() ? Cell.NONE : SheetTables.bore(Blank.of(train, id));
+  }
+
+  private static Cell degrees(double radians) {
+    return Cell.of(fixed(Math.toDegrees(radians), 3));
+  }
+
+  private static String fixed(double value, int decimals) {
+    return String.format(Locale.ROOT, "%." + decimals + "f", value);
+  }
+
+  private static String signed(double value) {
+    return value == 0 ? "0" : String.format(Locale.ROOT, "%+.3f", value).replace('-', '\u2212');
   }
 
   SheetTable of(Cycloidal drive) {

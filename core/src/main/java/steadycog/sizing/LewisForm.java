@@ -24,12 +24,17 @@ final class LewisForm {
    * @param thinning taken off each flank along the pitch circle by clearance, in modules
    */
   static double of(Teeth teeth, Cut cut, double thinning) {
-    double apex = ToothSection.loadHeight(teeth, cut, thinning);
-    double root = GearOutline.rootRadius(teeth, cut);
-    double tip = GearOutline.tipRadius(teeth, cut);
+    return of(teeth.count(), teeth.internal(), cut, thinning);
+  }
+
+  /** The same of a count that need not be whole. */
+  static double of(double count, boolean internal, Cut cut, double thinning) {
+    double apex = ToothSection.loadHeight(count, internal, cut, thinning);
+    double root = GearOutline.rootRadius(count, internal, cut);
+    double tip = GearOutline.tipRadius(count, internal, cut);
     double least = Double.MAX_VALUE;
-    for (ToothSection section : ToothSection.of(teeth, cut, thinning)) {
-      double arm = teeth.internal() ? section.height() - apex : apex - section.height();
+    for (ToothSection section : ToothSection.of(count, internal, cut, thinning)) {
+      double arm = internal ? section.height() - apex : apex - section.height();
       double x = section.thickness() * section.thickness() / (4 * arm);
       boolean bent = arm > 0 && Math.abs(section.height() - tip) >= BEAM * Math.abs(tip - root);
       least = bent ? Math.min(least, x) : least;

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.piece.Blank;
+import steadycog.shape.BevelPair;
 import steadycog.shape.CycloidGeometry;
 import steadycog.shape.PlanetGeometry;
 import steadycog.shape.PlanetGeometry.Polar;
@@ -119,8 +120,22 @@ public record LostMotion(MemberId output, List<Share> shares) {
                 .toList();
         case CYCLOIDAL -> fits((Cycloidal) train.partOf(mesh.a()), carried);
         case STRAIN_WAVE -> List.of(fit((StrainWave) train.partOf(mesh.a()), carried));
-        case BEVEL -> List.of();
+        case BEVEL -> bevels(mesh, carried);
       };
+    }
+
+    /** What comes off flanks is more at the heel, and the same angle everywhere along the face. */
+    private List<Share> bevels(Mesh mesh, double carried) {
+      Part part = train.partOf(mesh.a());
+      BevelPair pair = BevelPair.of(train, part).orElseThrow();
+      double radius = pair.one().teeth() / 2.0 * train.moduleMm(mesh.a());
+      double flanks =
+          Blank.flankMm(train, pair.one().id()) + Blank.flankMm(train, pair.other().id());
+      double around = flanks / Math.cos(pair.one().cut().rack().pressureAngle());
+      double minutes = around / radius * MeshFigures.ARC_MINUTES * pair.one().teeth() * carried;
+      return part.contacts(mesh).stream()
+          .map(contact -> new Share(contact.a() + " ~ " + contact.b(), Band.of(minutes)))
+          .toList();
     }
 
     /** Teeth that bind have no play to give. */

@@ -38,7 +38,7 @@ public record MeshFigures(
     }
     PairGeometry pair = PairGeometry.in(train, mesh);
     int sign = mesh.internal() ? -1 : 1;
-    int both = pair.gear().count() + sign * pair.pinion().count();
+    double both = pair.gear() + sign * pair.pinion();
     if (both <= 0) {
       return Optional.empty();
     }

@@ -51,8 +51,7 @@ public record MeshPlay(MeshFigures figures, double lost, Band around) {
             figures.pair(),
             Blank.thinning(train, mesh.pinion(), angleOf(figures)),
             Blank.thinning(train, mesh.gear(), angleOf(figures)));
-    double base =
-        figures.pair().pinion().count() / 2.0 * Math.cos(angleOf(figures)) * figures.moduleMm();
+    double base = figures.pair().pinion() / 2 * Math.cos(angleOf(figures)) * figures.moduleMm();
     return Math.max(0, figures.play() - Math.max(0, angle * base));
   }
 

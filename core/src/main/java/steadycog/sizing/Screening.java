@@ -8,7 +8,7 @@ import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.motion.Motion;
 import steadycog.number.AngularSpeed;
 import steadycog.piece.Blank;
-import steadycog.shape.BasicRack;
+import steadycog.shape.BevelPair;
 import steadycog.shape.Cut;
 import steadycog.shape.CycloidGeometry;
 import steadycog.torque.Torques;
@@ -191,19 +191,15 @@ public record Screening(List<ToothLoad> loads) {
     private ToothLoad bevel(Mesh mesh, double torque, Part part) {
       boolean sides = part instanceof Differential;
       int contacts = part instanceof Differential differential ? differential.spiders() : 1;
-      Mesh real = part.contacts(mesh).getFirst();
-      double one = real.teethA().count();
-      double other = real.teethB().count();
-      double cone = Math.hypot(one, other) * module(mesh.a()) / 2;
-      double width = Math.min(width(mesh), cone / 3);
-      double mean = 1 - width / (2 * cone);
-      double radius = one * module(mesh.a()) / 2 * mean;
+      BevelPair pair = BevelPair.of(train, part).orElseThrow();
+      double width = pair.faceMm(train);
+      double mean = (1 + pair.toe(train)) / 2;
+      double radius = pair.one().teeth() * module(mesh.a()) / 2 * mean;
       double force = torque / radius / contacts;
-      double virtualOne = one * Math.hypot(one, other) / other;
-      double virtualOther = other * Math.hypot(one, other) / one;
-      double angle = BasicRack.ISO_53_A.pressureAngle();
+      double angle = pair.one().cut().rack().pressureAngle();
       double sine = Math.sin(angle) * module(mesh.a()) * mean / 2;
-      double bent = 1 / (virtualOne * sine) + 1 / (virtualOther * sine);
+      double bent =
+          1 / (pair.one().virtualTeeth() * sine) + 1 / (pair.other().virtualTeeth() * sine);
       return new ToothLoad(
           mesh,
           MeshKind.BEVEL,
@@ -211,15 +207,16 @@ public record Screening(List<ToothLoad> loads) {
           contacts,
           speed(mesh, radius),
           width,
-          Optional.of(bevel(mesh.a(), virtualOne, force, width, mean)),
-          Optional.of(bevel(mesh.b(), sides ? virtualOne : virtualOther, force, width, mean)),
+          Optional.of(bevel(mesh.a(), pair.one(), force, width, mean)),
+          Optional.of(bevel(mesh.b(), sides ? pair.one() : pair.other(), force, width, mean)),
           Optional.of(hertz(mesh, force / Math.cos(angle) / width, bent)),
           contactAllowed(mesh));
     }
 
     private ToothLoad.Bending bevel(
-        MemberId wheel, double virtual, double force, double width, double mean) {
-      double form = LewisForm.of(Teeth.external((int) Math.round(virtual)), Cut.STANDARD, 0);
+        MemberId wheel, BevelPair.Gear gear, double force, double width, double mean) {
+      double thinning = Blank.thinning(train, wheel, gear.cut().rack().pressureAngle());
+      double form = LewisForm.of(gear.virtualTeeth(), false, gear.cut(), thinning);
       double allowed = blank(wheel).made().bendingMpa();
       return new ToothLoad.Bending(
           wheel, form, force / (width * module(wheel) * mean * form), allowed, false);

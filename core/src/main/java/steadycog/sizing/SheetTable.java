@@ -13,6 +13,8 @@ public record SheetTable(String title, List<String> columns, List<Row> rows) {
 
   /** What a row of the wheels' table is, for those who change it. */
   public enum Field {
+    /** The size of its teeth, and of all that mesh with them. */
+    MODULE,
     SHIFT,
     BORE,
     WIDTH,

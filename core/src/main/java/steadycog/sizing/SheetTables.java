@@ -12,6 +12,9 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import steadycog.number.Figures;
 import steadycog.number.Unit;
+import steadycog.piece.BevelBody;
+import steadycog.piece.Blank;
+import steadycog.shape.BevelPair;
 import steadycog.sizing.SheetTable.Cell;
 import steadycog.sizing.SheetTable.Field;
 import steadycog.sizing.SheetTable.Row;
@@ -112,6 +115,12 @@ public final class SheetTables {
       lines.add(
           "No clearance is chosen: teeth touch on both flanks, holes are as wide as their shafts");
     }
+    if (train.parts().stream().anyMatch(part -> BevelPair.of(train, part).isPresent())) {
+      lines.add(
+          "Bevel gears: spur teeth on the back cone (Tredgold), within "
+              + Figures.significant(BevelBody.INEXACT, 1)
+              + " modules of exact ones; lengths at the large end");
+    }
     sheet
         .lostMotion()
         .ifPresent(
@@ -157,9 +166,8 @@ public final class SheetTables {
   public SheetTable wheels() {
     List<Row> rows = new ArrayList<>();
     rows.add(wheel("teeth", "", w -> Cell.of(w.teeth().toString())));
-    if (train.hasOwnPitches()) {
-      rows.add(wheel("module", "mm", w -> Cell.of(Figures.significant(w.moduleMm(), 5))));
-    }
+    rows.add(
+        wheel("module", "mm", Field.MODULE, w -> Cell.of(Figures.significant(w.moduleMm(), 5))));
     rows.add(wheel("pressure angle", "\u00b0", w -> Cell.of(Figures.significant(w.angle(), 4))));
     rows.add(wheel("profile shift x", "modules", Field.SHIFT, w -> Cell.of(signed(w.shift(), 3))));
     rows.add(wheel("pitch diameter", symbol(), w -> Cell.of(length(w.pitch()))));
@@ -170,7 +178,7 @@ public final class SheetTables {
     rows.add(wheel("span over k teeth", symbol(), this::span));
     rows.add(wheel("over pins", symbol(), w -> optional(w.overPins())));
     rows.add(wheel("pin diameter", symbol(), w -> Cell.of(length(w.pin()))));
-    rows.add(wheel("bore", "", Field.BORE, SheetTables::bore));
+    rows.add(wheel("bore", "", Field.BORE, w -> bore(w.blank())));
     rows.add(
         wheel(
             "face width",
@@ -179,12 +187,29 @@ public final class SheetTables {
             w -> new Cell(length(w.blank().widthMm()), !w.blank().widthStated(), false)));
     rows.add(
         wheel("off each flank", symbol(), Field.OFFSET, w -> Cell.of(length(w.blank().flankMm()))));
-    rows.add(wheel("material", "", Field.MATERIAL, SheetTables::material));
+    rows.add(wheel("material", "", Field.MATERIAL, w -> material(w.blank())));
     return new SheetTable(
         "Wheels", sheet.wheels().stream().map(w -> w.id().toString()).toList(), rows);
   }
 
-  /** A table a cycloidal or strain wave drive. */
+  /** What can be typed over in the tables of drives: the member of a column, where it has one. */
+  public List<List<MemberId>> driveColumns() {
+    List<List<MemberId>> all = new ArrayList<>();
+    for (Part part : train.parts()) {
+      switch (part) {
+        case Cycloidal drive -> all.add(List.of());
+        case StrainWave drive -> all.add(List.of());
+        case Parallel wheels -> {}
+        case Planetary wheels -> {}
+        case Bevel pair -> all.add(List.of(pair.pinionId(), pair.crownId()));
+        case Differential sides -> all.add(List.of(sides.leftId()));
+        case Shaft none -> {}
+      }
+    }
+    return all;
+  }
+
+  /** A table a drive: cycloidal, strain wave, bevel. */
   public List<SheetTable> drives() {
     DriveTables tables = new DriveTables(train, this::length, symbol());
     List<SheetTable> all = new ArrayList<>();
@@ -194,8 +219,8 @@ public final class SheetTables {
         case StrainWave drive -> all.add(tables.of(drive));
         case Parallel wheels -> {}
         case Planetary wheels -> {}
-        case Bevel none -> {}
-        case Differential none -> {}
+        case Bevel pair -> all.add(tables.of(pair));
+        case Differential sides -> all.add(tables.of(sides));
         case Shaft none -> {}
       }
     }
@@ -216,17 +241,15 @@ public final class SheetTables {
         : Cell.NONE;
   }
 
-  private static Cell bore(WheelFigures wheel) {
-    boolean assumed = !wheel.blank().boreStated();
-    return wheel
-        .blank()
+  static Cell bore(Blank blank) {
+    return blank
         .bore()
-        .map(bore -> new Cell(bore.toString(), assumed, false))
+        .map(bore -> new Cell(bore.toString(), !blank.boreStated(), false))
         .orElse(Cell.NONE);
   }
 
-  private static Cell material(WheelFigures wheel) {
-    return new Cell(wheel.blank().made().material().word(), !wheel.blank().madeStated(), false);
+  static Cell material(Blank blank) {
+    return new Cell(blank.made().material().word(), !blank.madeStated(), false);
   }
 
   public SheetTable meshes() {

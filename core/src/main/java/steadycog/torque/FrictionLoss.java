@@ -1,10 +1,10 @@
 package steadycog.torque;
 
 import java.util.Optional;
+import steadycog.shape.BevelPair;
 import steadycog.shape.PairGeometry;
 import steadycog.train.Mesh;
 import steadycog.train.MeshKind;
-import steadycog.train.Teeth;
 import steadycog.train.Train;
 
 /**
@@ -27,7 +27,8 @@ record FrictionLoss(double curvature, double approach, double recess) {
           case EXTERNAL -> Optional.of(of(1 / one + 1 / other, PairGeometry.in(train, mesh)));
           case INTERNAL ->
               Optional.of(of(Math.abs(1 / one - 1 / other), PairGeometry.in(train, mesh)));
-          case BEVEL -> Optional.of(bevel(one, other));
+          case BEVEL ->
+              Optional.of(bevel(BevelPair.of(train, mesh.a()).orElseThrow().onBackCones()));
           case CYCLOIDAL, STRAIN_WAVE -> Optional.empty();
         };
     return found.filter(FrictionLoss::sound);
@@ -42,15 +43,8 @@ record FrictionLoss(double curvature, double approach, double recess) {
     return new FrictionLoss(curvature, pair.approach(), pair.recess());
   }
 
-  private static FrictionLoss bevel(double one, double other) {
-    double cone = Math.hypot(one, other);
-    double virtualOne = one * cone / other;
-    double virtualOther = other * cone / one;
-    PairGeometry spur =
-        PairGeometry.of(
-            Teeth.external((int) Math.round(Math.min(virtualOne, virtualOther))),
-            Teeth.external((int) Math.round(Math.max(virtualOne, virtualOther))));
-    return of(1 / virtualOne + 1 / virtualOther, spur);
+  private static FrictionLoss bevel(PairGeometry spur) {
+    return of(1 / spur.pinion() + 1 / spur.gear(), spur);
   }
 
   /** The share lost at a coefficient of friction. */

@@ -92,6 +92,17 @@ public record Bevel(String name, int pinion, int crown, Side side, Optional<Quan
     return false;
   }
 
+  /** The crown is shifted back by as much, so that both roll on the cones of their counts. */
+  @Override
+  public boolean takesShift(MemberId wheel) {
+    return wheel.equals(pinionId());
+  }
+
+  @Override
+  public String noShift() {
+    return "the crown is shifted back by as much as the pinion is shifted; shift the pinion";
+  }
+
   @Override
   public Optional<Ends> usualEnds() {
     return Optional.of(new Ends(pinionId(), crownId()));

@@ -37,6 +37,11 @@ public record Differential(String name, int side, int spider, int spiders) imple
     return new MemberId(name, "case");
   }
 
+  /** What a spider is called; it is no member that can be driven or held. */
+  public MemberId spiderId() {
+    return new MemberId(name, "spider");
+  }
+
   /** The same differential with so many spiders. */
   public Differential withSpiders(int count) {
     return new Differential(name, side, spider, count);
@@ -85,7 +90,7 @@ public record Differential(String name, int side, int spider, int spiders) imple
   /** Side to spider, and spider to the other side. */
   @Override
   public List<Mesh> contacts(Mesh mesh) {
-    MemberId between = new MemberId(name, "spider");
+    MemberId between = spiderId();
     Teeth teeth = Teeth.external(spider);
     return List.of(
         new Mesh(mesh.a(), mesh.teethA(), between, teeth, mesh.carrier()),
@@ -95,6 +100,17 @@ public record Differential(String name, int side, int spider, int spiders) imple
   @Override
   public boolean involute() {
     return false;
+  }
+
+  /** Both sides are cut alike, and the spiders shifted back by as much. */
+  @Override
+  public boolean takesShift(MemberId wheel) {
+    return wheel.equals(leftId());
+  }
+
+  @Override
+  public String noShift() {
+    return "both sides are shifted as the left one, spiders back by as much; shift the left one";
   }
 
   /** A changed side changes both: the two are equal. */

@@ -92,6 +92,10 @@ class FindingsTest {
           "cycloidal lobes 14 pins 15 circle 100 mm pin 8 mm eccentric 2 mm bore 20 mm outputs 4 x"
               + " 13.5 mm on 70 mm",
           "bevel 11 ~ 43 offset 20 mm",
+          "bevel 5 ~ 40; module 2 mm; width pinion 20 mm; bore pinion 3 mm",
+          "bevel 5 ~ 300; shift pinion 0.5; clearance flank 0.005 mm",
+          "bevel 16 ~ 16; bore pinion 8.5 mm",
+          "bevel 8 ~ 9; bore pinion 5 mm; angle 25 stub",
           "differential side 16 spider 10 x3; lock left = case; drive left; take right",
           "set: planetary sun 24 planet 15 x3 ring 54; b: parallel 20 ~ 25 ~ 120\n"
               + "join b.A = set.sun; join b.C = set.ring; drive set.sun; take set.carrier",

@@ -93,7 +93,7 @@ class PutRightTest {
               4 * a, 4 * a + 2);
       default ->
           String.format(
-              "differential side %d spider 12 x%d; drive left; hold right; take case", a, planets);
+              "differential side %d spider 20 x%d; drive left; hold right; take case", a, planets);
     };
   }
 

@@ -69,13 +69,20 @@ class SolidTest {
         }
         made++;
         Solid solid = Solid.of(piece, chord);
-        assertTrue(isClosed(solid), () -> piece.title() + " of " + CardPrinter.print(train));
-        assertEquals(1, bodies(solid), () -> piece.title() + " of " + CardPrinter.print(train));
-        double volume = volume(piece, chord);
-        assertEquals(volume, solid.volume(), 1e-3 * volume, piece.title());
+        assertClosedInOne(piece.title() + " of " + CardPrinter.print(train), solid);
+        if (piece.bevel().isEmpty()) {
+          double volume = volume(piece, chord);
+          assertEquals(volume, solid.volume(), 1e-3 * volume, piece.title());
+        }
       }
     }
     assertTrue(made > 4 * refused && refused > 0, made + " made, " + refused + " refused");
+  }
+
+  static void assertClosedInOne(String what, Solid solid) {
+    assertTrue(isClosed(solid), what);
+    assertEquals(1, bodies(solid), what);
+    assertTrue(solid.volume() > 0, what);
   }
 
   private static double volume(Piece piece, double chord) {

@@ -321,6 +321,7 @@ class CombinedTest {
         Study.of(
             train(
                 "turn: bevel 11 ~ 43\naxle: differential side 16 spider 10\n"
+                    + "shift turn.pinion 0.34; shift axle.left -0.3\n"
                     + "join turn.crown = axle.case; drive turn.pinion 86 rpm 1 Nm\n"
                     + "drive axle.left 20 rpm; take axle.right"));
     assertEquals(

@@ -1,5 +1,6 @@
 package steadycog.app.cut;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import javafx.application.Platform;
@@ -42,6 +43,7 @@ import steadycog.study.Room;
 import steadycog.study.Study;
 import steadycog.train.MemberId;
 import steadycog.train.Mesh;
+import steadycog.train.Teeth;
 import steadycog.train.Train;
 
 /**
@@ -75,6 +77,9 @@ public final class CutStation extends HBox {
           "ring-rim",
           "tooth-strength",
           "undercut",
+          "bevel-face",
+          "one-module",
+          "row-closure",
           "contact-ratio",
           "interference",
           "internal-interference",
@@ -93,7 +98,8 @@ public final class CutStation extends HBox {
   private final SheetGrid meshes = new SheetGrid("sheet-meshes", new MeshHand());
   private final SheetGrid strength = new SheetGrid("sheet-strength", new MeshHand());
   private final SheetGrid lost = new SheetGrid("sheet-lost", new SheetGrid.Hand() {});
-  private final VBox drives = new VBox(10);
+  private final FlowPane drives = beside();
+  private final List<SheetGrid> grids = new ArrayList<>();
   private final SheetGrid bearings = new SheetGrid("sheet-bearings", new SheetGrid.Hand() {});
   private final CheckBox shifting = new CheckBox("shift teeth to a distance typed over");
   private final Label screening = Look.label(Cautions.SCREENING, "caution");
@@ -108,6 +114,7 @@ public final class CutStation extends HBox {
   private final VBox teeth;
   private final VBox tables;
   private Optional<Shown> shown = Optional.empty();
+  private List<List<MemberId>> columns = List.of();
   private Optional<MemberId> seen = Optional.empty();
   private int mesh;
 
@@ -235,12 +242,8 @@ public final class CutStation extends HBox {
       label.setWrapText(true);
       summary.getChildren().add(label);
     }
+    columns = all.driveColumns();
     showDrives(all.drives());
-    if (now.sheet.wheels().isEmpty() && drives.getChildren().isEmpty()) {
-      Label none = Look.label(noInvolutes(), "soft");
-      none.setWrapText(true);
-      summary.getChildren().add(none);
-    }
     int wheel = indexOf(now.sheet.wheels(), desk.selection());
     wheels.show(
         all.wheels(), now.sheet.wheels().stream().map(w -> Sign.shortName(w.id())).toList(), wheel);
@@ -267,14 +270,16 @@ public final class CutStation extends HBox {
     files.show(now.study);
   }
 
-  /** What drives without involute teeth are made of, a table each. */
+  /** What drives other than wheels are made of, a table each. */
   private void showDrives(List<SheetTable> all) {
-    drives.getChildren().clear();
-    for (SheetTable table : all) {
-      SheetGrid grid = new SheetGrid("sheet-drive", new SheetGrid.Hand() {});
-      grid.show(table, table.columns(), -1);
-      drives.getChildren().add(grid);
+    while (grids.size() < all.size()) {
+      int index = grids.size();
+      grids.add(new SheetGrid("sheet-drive" + (index == 0 ? "" : index + 1), new DriveHand(index)));
     }
+    for (int k = 0; k < all.size(); k++) {
+      grids.get(k).show(all.get(k), all.get(k).columns(), -1);
+    }
+    drives.getChildren().setAll(grids.subList(0, all.size()));
     Look.show(drives, !all.isEmpty());
   }
 
@@ -284,10 +289,6 @@ public final class CutStation extends HBox {
 
   private static String name(Mesh mesh) {
     return Sign.shortName(mesh.a()) + " ~ " + Sign.shortName(mesh.b());
-  }
-
-  private static String noInvolutes() {
-    return "No wheels here that are cut as they lie: bevel gears are cut on their own machines.";
   }
 
   private static int indexOf(List<WheelFigures> wheels, Optional<MemberId> member) {
@@ -377,30 +378,54 @@ public final class CutStation extends HBox {
     }
   }
 
-  private final class WheelHand extends SheetHand {
+  /** What can be said of a wheel, where a column is one. */
+  private abstract class MemberHand extends SheetHand {
+    abstract Optional<MemberId> wheelAt(int column);
+
     @Override
     public boolean changes(Field field, int column) {
-      MemberId wheel = wheelAt(column);
+      return wheelAt(column).filter(wheel -> changes(field, wheel)).isPresent();
+    }
+
+    private boolean changes(Field field, MemberId wheel) {
+      Train train = shown.orElseThrow().study.train();
       return switch (field) {
-        case SHIFT -> shown.orElseThrow().study.train().partOf(wheel).takesShift(wheel);
-        case BORE -> !shown.orElseThrow().sheet.wheels().get(column).teeth().internal();
-        case WIDTH, OFFSET, MATERIAL -> true;
+        case SHIFT -> train.partOf(wheel).takesShift(wheel);
+        case BORE -> train.member(wheel).teeth().filter(Teeth::internal).isEmpty();
+        case MODULE, WIDTH, OFFSET, MATERIAL -> true;
         case DISTANCE, FOLLOWS -> false;
       };
     }
 
     @Override
     public Optional<String> take(Field field, int column, String text) {
-      return edits.wheel(field, wheelAt(column), text);
+      return edits.wheel(field, wheelAt(column).orElseThrow(), text);
     }
 
     @Override
     public void choose(int column) {
-      desk.select(Optional.of(wheelAt(column)));
+      wheelAt(column).ifPresent(wheel -> desk.select(Optional.of(wheel)));
+    }
+  }
+
+  private final class WheelHand extends MemberHand {
+    @Override
+    Optional<MemberId> wheelAt(int column) {
+      return Optional.of(shown.orElseThrow().sheet.wheels().get(column).id());
+    }
+  }
+
+  /** Columns of bevel gears are members; of other drives all is said on the card. */
+  private final class DriveHand extends MemberHand {
+    private final int index;
+
+    DriveHand(int index) {
+      this.index = index;
     }
 
-    private MemberId wheelAt(int column) {
-      return shown.orElseThrow().sheet.wheels().get(column).id();
+    @Override
+    Optional<MemberId> wheelAt(int column) {
+      return columns.get(index).stream().skip(column).findFirst();
     }
   }
 

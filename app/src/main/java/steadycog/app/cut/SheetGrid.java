@@ -36,6 +36,8 @@ final class SheetGrid extends VBox {
   private static final Map<String, String> HELP =
       Map.ofEntries(
           Map.entry("profile shift x", "How far the rack is moved out while cutting, in modules"),
+          Map.entry(
+              "module", "Of its teeth and all that mesh with them; empty: that of the whole train"),
           Map.entry("base diameter", "The circle from which the involutes unwind"),
           Map.entry("tooth thickness", "Along the pitch circle, with what is taken off the flanks"),
           Map.entry(

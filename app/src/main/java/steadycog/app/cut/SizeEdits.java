@@ -6,6 +6,7 @@ import java.util.function.UnaryOperator;
 import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.app.desk.Desk;
 import steadycog.notation.LengthText;
+import steadycog.notation.PitchText;
 import steadycog.notation.SizeText;
 import steadycog.number.Exact;
 import steadycog.number.Quantity;
@@ -19,6 +20,7 @@ import steadycog.train.Clearance.Gap;
 import steadycog.train.Made;
 import steadycog.train.Material;
 import steadycog.train.MemberId;
+import steadycog.train.Pitch;
 import steadycog.train.Sizes;
 import steadycog.train.Train;
 import steadycog.train.WheelSize;
@@ -40,6 +42,7 @@ final class SizeEdits {
     String bare = text.replace('\u2212', '-').replaceFirst("^\\+", "");
     boolean none = bare.isEmpty();
     return switch (field) {
+      case MODULE -> module(wheel, bare, none);
       case SHIFT -> shift(wheel, bare, none);
       case BORE -> {
         Optional<Bore> bore = SizeText.bore(bare).or(() -> round(bare));
@@ -65,6 +68,16 @@ final class SizeEdits {
       }
       case DISTANCE, FOLLOWS -> Optional.empty();
     };
+  }
+
+  /** Of the wheel and all that mesh with it; a bare number is a module in mm. */
+  private Optional<String> module(MemberId wheel, String text, boolean none) {
+    Optional<Pitch> pitch = PitchText.read(text).or(() -> PitchText.read(text + " mm"));
+    if (pitch.isEmpty() && !none) {
+      return Optional.of("A module of its own is such as 1.25 mm, or dp 16.");
+    }
+    desk.resize(train -> train.withPitch(wheel, pitch));
+    return Optional.empty();
   }
 
   private Optional<String> shift(MemberId wheel, String text, boolean none) {

@@ -82,7 +82,9 @@ public enum PieceFile {
       throws UnmakeableException {
     UnmakeableException.check(pieces, chord);
     Arrangement laid =
-        together && !solid ? Arrangement.together(pieces) : Arrangement.apart(pieces);
+        solid
+            ? Arrangement.solids(pieces)
+            : together ? Arrangement.together(pieces) : Arrangement.apart(pieces);
     return switch (this) {
       case DXF -> Dxf.write(laid).getBytes(StandardCharsets.US_ASCII);
       case SVG -> Svg.write(laid, title).getBytes(StandardCharsets.UTF_8);
