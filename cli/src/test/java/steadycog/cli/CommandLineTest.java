@@ -139,8 +139,8 @@ class CommandLineTest extends Shell {
     assertTrue(Files.exists(folder.resolve("parts-b.dxf")));
     assertEquals(2, run(filter, "export", "-", "--to", parts.toString(), "--only", "C"));
     assertTrue(err.toString().contains("expected one of: A, B"), err.toString());
-    assertEquals(2, run("bevel 11 ~ 43", "export", "-", "--to", parts.toString()));
-    assertTrue(err.toString().contains("bevel gears"), err.toString());
+    assertEquals(2, run("s: shaft; t: shaft; join s = t", "export", "-", "--to", parts.toString()));
+    assertTrue(err.toString().contains("a plain shaft"), err.toString());
     assertEquals(2, run(filter, "export", "-", "--to", parts.toString(), "--chord", "9"));
     Path coupon = folder.resolve("coupon.stl");
     assertEquals(0, run(filter, "export", "-", "--coupon", "--to", coupon.toString()));
