@@ -1,20 +1,19 @@
 package steadycog.bench;
 
 import java.util.Comparator;
-import java.util.DoubleSummaryStatistics;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.bench.Miscounts.Miscount;
-import steadycog.check.Finding;
-import steadycog.check.Severity;
 import steadycog.motion.Mechanism;
 import steadycog.motion.Motion;
 import steadycog.motion.MotionSolver;
-import steadycog.motion.RatioBoard;
 import steadycog.motion.RatioBoard.Configuration;
 import steadycog.number.Exact;
 import steadycog.number.Figures;
@@ -38,6 +37,9 @@ import steadycog.train.Train;
  * @param configurations other ways to hold and take off that would explain it
  * @param slip part of the output's turns that is missing on the whole, negative where there are too
  *     many; empty where that has no sense
+ * @param likely what may lie behind it, the likeliest first, one a kind
+ * @param next turns of the input after which a reading decides between the first two of them; empty
+ *     where nothing is open
  */
 public record TurnVerdict(
     Kind kind,
@@ -47,18 +49,20 @@ public record TurnVerdict(
     Optional<Teeth> last,
     List<Count> counts,
     List<Configuration> configurations,
-    Optional<Double> slip) {
-  /** Beyond this part of the ratio a wrong member comes to mind before a wrong count. */
-  private static final double FAR = 0.05;
+    Optional<Double> slip,
+    List<Likely> likely,
+    Optional<Integer> next) {
+  /** A verdict is given from this share on; below it more must be read. */
+  private static final double SURE = 0.98;
 
-  /** How far a number of teeth may be from a whole one. */
-  private static final double WHOLE = 0.3;
+  /** What is less likely is not named. */
+  private static final double WORTH_NAMING = 0.02;
 
-  /** Readings must differ by so much to tell a jump from a slip. */
-  private static final double UNLIKE = 1.5;
+  /** Counts this much less likely than the best one are not listed, as a logarithm. */
+  private static final double AS_GOOD = 5;
 
+  private static final double MOST_TURNS = 1e6;
   private static final int MOST_LISTED = 8;
-  private static final int REACH = 2;
 
   /** What it comes to. */
   public enum Kind {
@@ -77,6 +81,10 @@ public record TurnVerdict(
     STANDING,
     /** Readings agree with each other, run ahead, and agree with nothing else. */
     UNEXPLAINED,
+    /** One reading alone does not fit the others. */
+    MISREAD,
+    /** Several explanations are as likely: more must be read. */
+    UNSURE,
     /** The card has no ratio. */
     NO_RATIO,
     NOTHING_READ
@@ -99,6 +107,22 @@ public record TurnVerdict(
       Optional<Double> teeth) {}
 
   /**
+   * What may lie behind readings.
+   *
+   * @param words what would be so
+   * @param share how likely all of its kind are together, 0 to 1
+   */
+  public record Likely(Kind kind, String words, double share) {
+    private String said() {
+      return switch (kind) {
+        case MISCOUNT -> "a miscount such as " + words;
+        case MISREAD -> words + " was misread";
+        default -> words;
+      };
+    }
+  }
+
+  /**
    * Counts that would give what was measured.
    *
    * @param text {@code ring 53 instead of 54}
@@ -110,6 +134,7 @@ public record TurnVerdict(
     rows = List.copyOf(rows);
     counts = List.copyOf(counts);
     configurations = List.copyOf(configurations);
+    likely = List.copyOf(likely);
   }
 
   /**
@@ -146,6 +171,8 @@ public record TurnVerdict(
         rows,
         Optional.empty(),
         List.of(),
+        List.of(),
+        Optional.empty(),
         List.of(),
         Optional.empty());
   }
@@ -231,21 +258,105 @@ public record TurnVerdict(
       Ratio theory = study.ratio().orElseThrow();
       Optional<Teeth> last = lastMesh(study);
       List<Row> rows = test.readings().stream().map(r -> row(r, theory, last)).toList();
-      List<Count> counts = List.of();
-      List<Configuration> configurations = List.of();
-      Optional<Double> measured = measured(test);
-      Kind kind;
-      if (fits(theory)) {
-        kind = Kind.RIGHT;
-      } else if (measured.isEmpty()) {
-        kind = Kind.STANDING;
-      } else {
-        counts = counts();
-        configurations = configurations();
-        kind = kind(theory, rows, counts, configurations);
-      }
+      List<Suspect> suspects = Suspects.of(study, test);
+      List<Likely> likely = likely(suspects);
+      boolean sure = likely.getFirst().share() >= SURE;
+      List<Likely> open = likely.stream().filter(one -> one.share() >= WORTH_NAMING).toList();
       return new TurnVerdict(
-          kind, study.ratio(), measured, rows, last, counts, configurations, slip(rows, theory));
+          sure ? likely.getFirst().kind() : Kind.UNSURE,
+          study.ratio(),
+          measured(test),
+          rows,
+          last,
+          counts(of(Kind.MISCOUNT, suspects, open)),
+          of(Kind.OTHER_MEMBER, suspects, open).stream()
+              .flatMap(one -> one.configuration().stream())
+              .toList(),
+          slip(rows, theory),
+          open,
+          sure ? Optional.empty() : next(suspects));
+    }
+
+    /** One a kind, all of a kind together. */
+    private static List<Likely> likely(List<Suspect> suspects) {
+      double best = suspects.getFirst().cost();
+      Map<Kind, Double> shares = new EnumMap<>(Kind.class);
+      double sum = 0;
+      for (Suspect one : suspects) {
+        double weight = Math.exp(best - one.cost());
+        shares.merge(one.kind(), weight, Double::sum);
+        sum += weight;
+      }
+      double whole = sum;
+      return shares.entrySet().stream()
+          .map(
+              one ->
+                  new Likely(one.getKey(), first(one.getKey(), suspects), one.getValue() / whole))
+          .sorted(Comparator.comparingDouble(Likely::share).reversed())
+          .toList();
+    }
+
+    private static String first(Kind kind, List<Suspect> suspects) {
+      return suspects.stream()
+          .filter(one -> one.kind() == kind)
+          .findFirst()
+          .map(Suspect::words)
+          .orElseThrow();
+    }
+
+    /** Those of a kind that is worth naming, as likely as the best of it. */
+    private static List<Suspect> of(Kind kind, List<Suspect> suspects, List<Likely> open) {
+      List<Suspect> all = suspects.stream().filter(one -> one.kind() == kind).toList();
+      return open.stream().noneMatch(one -> one.kind() == kind)
+          ? List.of()
+          : all.stream()
+              .filter(one -> one.cost() <= all.getFirst().cost() + AS_GOOD)
+              .limit(MOST_LISTED)
+              .toList();
+    }
+
+    private static List<Count> counts(List<Suspect> suspects) {
+      return suspects.stream()
+          .flatMap(one -> one.miscount().stream())
+          .map(one -> new Count(one.text(), one.ratio(), Suspects.isSound(one)))
+          .toList();
+    }
+
+    /**
+     * The fewest turns after which the likeliest and every other that is nearly as likely lie
+     * further apart than two readings are off; where no turn does, as far again as the longest.
+     */
+    private Optional<Integer> next(List<Suspect> suspects) {
+      Suspect best = suspects.getFirst();
+      double longest =
+          test.readings().stream()
+              .mapToDouble(r -> Math.abs(r.input().doubleValue()))
+              .max()
+              .orElse(1);
+      double wanted = 1;
+      for (Suspect other : suspects) {
+        if (other.kind() != best.kind() && other.cost() < best.cost() + AS_GOOD) {
+          double turns = 1;
+          double before = 0;
+          while (turns < MOST_TURNS && apart(best, other, turns) < 2 * test.tolerance()) {
+            before = turns;
+            turns = Math.max(turns + 1, Math.ceil(turns * 1.1));
+          }
+          while (turns - before > 1 && apart(best, other, turns - 1) >= 2 * test.tolerance()) {
+            turns--;
+          }
+          // Slip is never twice quite the same: reading again says more than reading further.
+          boolean slips = best.kind() == Kind.SLIPPING || other.kind() == Kind.SLIPPING;
+          double most = slips ? Math.min(turns, 2 * longest) : turns;
+          wanted = Math.max(wanted, turns < MOST_TURNS ? most : 2 * longest);
+        }
+      }
+      return Optional.of((int) Math.max(1, wanted)).filter(turns -> turns < MOST_TURNS);
+    }
+
+    private static double apart(Suspect one, Suspect other, double turns) {
+      return 360
+          * Math.abs(one.output().applyAsDouble(turns) - other.output().applyAsDouble(turns));
     }
 
     private Row row(TurnTest.Reading reading, Ratio theory, Optional<Teeth> last) {
@@ -259,108 +370,6 @@ public record TurnVerdict(
           ratio.map(i -> 100 * (i / theory.reduction().doubleValue() - 1)),
           Optional.of(360 * turns),
           last.map(teeth -> turns * teeth.count()));
-    }
-
-    /** Whether every reading is what {@code ratio} gives, as well as it can be read. */
-    private boolean fits(Ratio ratio) {
-      return test.readings().stream().allMatch(reading -> off(reading, ratio) <= test.tolerance());
-    }
-
-    private double off(TurnTest.Reading reading, Ratio ratio) {
-      BigFraction should = reading.input().multiply(ratio.trainValue());
-      return 360 * Math.abs(reading.output().subtract(should).doubleValue());
-    }
-
-    private double worst(Ratio ratio) {
-      return test.readings().stream().mapToDouble(r -> off(r, ratio)).max().orElse(0);
-    }
-
-    private List<Count> counts() {
-      List<Miscount> found = fitting(Miscounts.single(study.train(), 1));
-      if (found.isEmpty()) {
-        found = fitting(Miscounts.single(study.train(), REACH));
-      }
-      if (found.isEmpty()) {
-        found = fitting(Miscounts.pairs(study.train()));
-      }
-      return found.stream()
-          .limit(MOST_LISTED)
-          .map(one -> new Count(one.text(), one.ratio(), isSound(one.train())))
-          .sorted(Comparator.comparing((Count count) -> !count.sound()))
-          .toList();
-    }
-
-    private List<Miscount> fitting(List<Miscount> all) {
-      return all.stream()
-          .filter(one -> fits(one.ratio()))
-          .sorted(Comparator.comparingDouble(one -> worst(one.ratio())))
-          .toList();
-    }
-
-    private static boolean isSound(Train train) {
-      return Study.of(train).findings().stream()
-          .map(Finding::severity)
-          .noneMatch(Severity.ERROR::equals);
-    }
-
-    private List<Configuration> configurations() {
-      MemberId drive = study.motion().mechanism().roles().drives().getFirst().member();
-      MemberId take = study.motion().mechanism().roles().take().orElseThrow().member();
-      return RatioBoard.of(study.train()).configurations().stream()
-          .filter(one -> fits(one.ratio()))
-          .sorted(
-              Comparator.comparingInt(
-                  (Configuration one) ->
-                      (one.drive().equals(drive) ? 0 : 2) + (one.take().equals(take) ? 0 : 1)))
-          .limit(MOST_LISTED)
-          .toList();
-    }
-
-    private Kind kind(
-        Ratio theory, List<Row> rows, List<Count> counts, List<Configuration> configurations) {
-      double far =
-          rows.stream()
-              .flatMap(row -> row.percent().stream())
-              .mapToDouble(percent -> Math.abs(percent) / 100)
-              .max()
-              .orElse(0);
-      if (fits(new Ratio(theory.reduction().negate()))) {
-        return Kind.OTHER_WAY;
-      }
-      if (!configurations.isEmpty() && (far > FAR || counts.isEmpty())) {
-        return Kind.OTHER_MEMBER;
-      }
-      if (!counts.isEmpty()) {
-        return Kind.MISCOUNT;
-      }
-      if (jumped(rows)) {
-        return Kind.JUMPED;
-      }
-      boolean behind = rows.stream().allMatch(row -> row.degrees().orElse(0.0) < 0);
-      return behind || !agree() ? Kind.SLIPPING : Kind.UNEXPLAINED;
-    }
-
-    /** Whether one ratio fits all readings. */
-    private boolean agree() {
-      return fits(new Ratio(BigFraction.from(measured(test).orElseThrow())));
-    }
-
-    /** The same whole number of teeth, not none, in every reading, though they turn unlike far. */
-    private boolean jumped(List<Row> rows) {
-      double read = test.tolerance() / 360;
-      List<Double> teeth = rows.stream().flatMap(row -> row.teeth().stream()).toList();
-      if (teeth.size() < rows.size() || read * lastMesh(study).orElseThrow().count() > WHOLE) {
-        return false;
-      }
-      DoubleSummaryStatistics turns =
-          test.readings().stream()
-              .mapToDouble(reading -> Math.abs(reading.input().doubleValue()))
-              .summaryStatistics();
-      if (teeth.size() > 1 && turns.getMax() < UNLIKE * turns.getMin()) {
-        return false;
-      }
-      long whole = Math.round(teeth.getFirst());
-      return whole != 0 && teeth.stream().allMatch(count -> Math.abs(count - whole) <= WHOLE);
     }
 
     private static Optional<Double> slip(List<Row> rows, Ratio theory) {
@@ -396,10 +405,9 @@ public record TurnVerdict(
           "The size is right, but it turns the other way: look at the signs of what was counted,"
               + " or for an idler too many or too few.";
       case JUMPED ->
-          "Off by "
-              + teethText(rows.getFirst().teeth().orElseThrow())
-              + " of the last mesh, however far it turned: a tooth jumped, or a mark was misread."
-              + " The counts are right.";
+          "Off by the same however far it turned, "
+              + teethText()
+              + ": a tooth jumped, or a mark was misread. The counts are right.";
       case SLIPPING ->
           slip.orElse(0.0) <= 0
               ? "Not twice alike: the readings disagree with each other, so something slips or was"
@@ -408,13 +416,23 @@ public record TurnVerdict(
                   + Figures.significant(100 * slip.orElse(0.0), 3)
                   + " % behind, and no count within two teeth and no other member accounts for it."
                   + (rows.size() == 1 ? " Turn again: slip changes, a count does not." : "");
+      case MISREAD ->
+          "All readings but one agree with i = "
+              + theoryText()
+              + ": "
+              + likely.getFirst().words()
+              + " is off by "
+              + teethText()
+              + ". Read it again; if it stays so, a tooth jumped.";
+      case UNSURE -> unsure();
       case STANDING ->
           "The output stood still: nothing reacts, a key is missing, or it slips altogether.";
       case UNEXPLAINED ->
           "The readings agree with each other at "
               + measuredText()
-              + ", and the output runs ahead, so nothing slips; but no count within two teeth and"
-              + " no other member gives that. Count all wheels again.";
+              + ", but no count within two teeth and no other member gives that"
+              + (slip.orElse(0.0) < 0 ? ", and nothing that slips runs ahead" : "")
+              + ". Count all wheels again.";
       case NO_RATIO -> "The card has no ratio to compare with: drive one member and take off one.";
       case NOTHING_READ -> "Nothing counted yet.";
     };
@@ -428,9 +446,33 @@ public record TurnVerdict(
     return "i = " + text(Objects.requireNonNull(measured.orElseThrow()));
   }
 
-  private static String teethText(double teeth) {
-    long whole = Math.round(Math.abs(teeth));
-    return whole + (whole == 1 ? " tooth" : " teeth");
+  /** {@code Cannot tell yet: all is as on the card (67 %), or ring 55 instead of 54 (33 %)}. */
+  private String unsure() {
+    String said =
+        likely.stream()
+            .map(one -> one.said() + " (" + Math.round(100 * one.share()) + " %)")
+            .collect(Collectors.joining(", or "));
+    return "Cannot tell yet: "
+        + said
+        + "."
+        + next.map(
+                turns ->
+                    " Turn the input "
+                        + (turns == 1 ? "once" : turns + " times")
+                        + " and read again: that decides.")
+            .orElse("");
+  }
+
+  /** How far the reading that is furthest off is off, in teeth of the last mesh. */
+  private String teethText() {
+    double most =
+        rows.stream()
+            .flatMap(row -> row.teeth().stream())
+            .reduce(0.0, (a, b) -> Math.abs(b) > Math.abs(a) ? b : a);
+    boolean one = Math.abs(Math.abs(most) - 1) < 0.005;
+    return Figures.typeset(Figures.significant(most, 3))
+        + (one ? " tooth" : " teeth")
+        + " of the last mesh";
   }
 
   private static String text(double ratio) {
@@ -439,6 +481,11 @@ public record TurnVerdict(
 
   /** The word in machine output: {@code other-member}. */
   public String word() {
+    return word(kind);
+  }
+
+  /** The word for a kind in machine output. */
+  public static String word(Kind kind) {
     return kind.name().toLowerCase(Locale.ROOT).replace('_', '-');
   }
 }

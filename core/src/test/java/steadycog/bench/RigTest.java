@@ -88,7 +88,8 @@ class RigTest {
       assertEquals(Kind.OTHER_MEMBER, wrong.kind(), () -> held + ", but: " + wrong.words());
       assertTrue(wrong.configurations().stream().map(Slip::words).anyMatch(held::equals));
 
-      assertEquals(Kind.SLIPPING, counted(train, settings.with(Fault.SLIPPING), rig, 400).kind());
+      TurnVerdict slips = counted(train, settings.with(Fault.SLIPPING), rig, 400);
+      assertEquals(Kind.SLIPPING, slips.likely().getFirst().kind(), slips::words);
     }
   }
 

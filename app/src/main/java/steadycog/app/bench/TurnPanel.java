@@ -178,8 +178,14 @@ final class TurnPanel extends VBox {
             .orElse("");
   }
 
-  /** Turns for the next reading: those that tell, then twice as many, and so on. */
+  /** Turns for the next reading: what decides, else those that tell, twice as many, and so on. */
   private BigFraction suggested() {
+    Optional<Integer> deciding =
+        shown.flatMap(
+            test -> book.build().flatMap(b -> TurnVerdict.of(b.train(test), test).next()));
+    if (deciding.isPresent()) {
+      return BigFraction.of(deciding.get());
+    }
     int next = shown.map(test -> test.readings().size()).orElse(0) + 1;
     return shown
         .flatMap(
