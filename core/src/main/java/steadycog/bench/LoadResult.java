@@ -30,8 +30,10 @@ import steadycog.train.Train;
  *     not follow
  * @param play lost motion at the output by the clearances and tolerances of the card, arc minutes;
  *     empty where none is worked out
+ * @param doubts what cannot be so among the readings
  */
-public record LoadResult(List<Row> rows, Optional<Double> predicted, Optional<Band> play) {
+public record LoadResult(
+    List<Row> rows, Optional<Double> predicted, Optional<Band> play, List<Doubt> doubts) {
 
   private static final double MINUTES = 60;
 
@@ -54,6 +56,7 @@ public record LoadResult(List<Row> rows, Optional<Double> predicted, Optional<Ba
 
   public LoadResult {
     rows = List.copyOf(rows);
+    doubts = List.copyOf(doubts);
   }
 
   /** Works out {@code test} of a train in its roles. */
@@ -64,7 +67,10 @@ public record LoadResult(List<Row> rows, Optional<Double> predicted, Optional<Ba
       rows.add(row(study, test.rigging(), step));
     }
     return new LoadResult(
-        rows, study.efficiency(), study.cutSheet().lostMotion().map(LostMotion::band));
+        rows,
+        study.efficiency(),
+        study.cutSheet().lostMotion().map(LostMotion::band),
+        Doubt.of(rows, test.rigging(), study.efficiency()));
   }
 
   /** The least play at the output that was read, arc minutes; wear and load only add to it. */

@@ -145,6 +145,7 @@ public final class BenchBlocks {
 
   private void load(LoadResult result, LoadTest test, List<Block> blocks) {
     blocks.add(new Text(result.words(units.torque())));
+    result.doubts().forEach(doubt -> blocks.add(new Text(doubt.text())));
     blocks.add(new Remark("Loaded by " + test.rigging().text() + "."));
     blocks.add(steps(result));
     for (LoadResult.Row row : result.rows()) {

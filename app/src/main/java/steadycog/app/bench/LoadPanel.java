@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.BiConsumer;
 import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
 import javafx.geometry.Pos;
 import javafx.geometry.VPos;
 import javafx.scene.control.Button;
@@ -25,6 +26,7 @@ import steadycog.app.desk.Desk;
 import steadycog.app.look.Look;
 import steadycog.app.look.Sign;
 import steadycog.bench.Chart;
+import steadycog.bench.Doubt;
 import steadycog.bench.LoadCharts;
 import steadycog.bench.LoadResult;
 import steadycog.bench.LoadStep;
@@ -64,6 +66,7 @@ final class LoadPanel extends VBox {
   private final TextField count = Look.field("plan-steps", 2, "Steps of the plan");
   private final Label said = Look.label("", "bad-word");
   private final Label summary = Look.label("", "verdict");
+  private final Label doubts = Look.label("", "bad-word");
   private final EntryGrid<LoadResult.Row> grid;
   private final HBox charts = new HBox(18);
   private final Label caption = Look.label("", "caption");
@@ -88,13 +91,17 @@ final class LoadPanel extends VBox {
     summary.setWrapText(true);
     summary.setMinHeight(USE_PREF_SIZE);
     summary.setId("load-summary");
+    doubts.setWrapText(true);
+    doubts.setMinHeight(USE_PREF_SIZE);
+    doubts.setId("load-doubts");
     said.setWrapText(true);
     said.setId("load-said");
     charts.setMinHeight(CHART_HEIGHT);
     charts.setPrefHeight(CHART_HEIGHT);
     VBox.setVgrow(charts, Priority.SOMETIMES);
     getChildren()
-        .addAll(caution, rigging(), summary, caption, new Wide(grid), adding(), said, charts);
+        .addAll(
+            caution, rigging(), summary, doubts, caption, new Wide(grid), adding(), said, charts);
     say("");
   }
 
@@ -399,6 +406,8 @@ final class LoadPanel extends VBox {
         now.steps().isEmpty()
             ? "No steps yet: plan some, or add them as they are tried."
             : result.words(torque));
+    doubts.setText(result.doubts().stream().map(Doubt::text).collect(Collectors.joining("\n")));
+    Look.show(doubts, !result.doubts().isEmpty());
     showCharts(LoadCharts.of(List.of(new LoadCharts.Named("read", result)), torque));
   }
 

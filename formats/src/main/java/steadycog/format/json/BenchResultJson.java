@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import steadycog.bench.BenchTest;
 import steadycog.bench.Build;
+import steadycog.bench.Doubt;
 import steadycog.bench.LoadResult;
 import steadycog.bench.LoadTest;
 import steadycog.bench.Measure;
@@ -86,6 +87,12 @@ public final class BenchResultJson {
     number(node, "measured", verdict.measured());
     number(node, "slip", verdict.slip());
     node.put("lastMeshTeeth", verdict.last().map(teeth -> teeth.count()).orElse(null));
+    node.put("nextTurns", verdict.next().orElse(null));
+    ArrayNode likely = node.putArray("likely");
+    for (TurnVerdict.Likely one : verdict.likely()) {
+      ObjectNode each = likely.addObject().put("verdict", TurnVerdict.word(one.kind()));
+      each.put("words", one.words()).put("share", one.share());
+    }
     ArrayNode rows = node.putArray("readings");
     for (TurnVerdict.Row row : verdict.rows()) {
       ObjectNode one = rows.addObject();
@@ -128,6 +135,11 @@ public final class BenchResultJson {
     node.put(
         "firstFailure", result.firstFailure().map(row -> row.step().outcome().word()).orElse(null));
     number(node, "firstFailureNm", result.firstFailure().map(LoadResult.Row::torque));
+    ArrayNode doubts = node.putArray("doubts");
+    for (Doubt doubt : result.doubts()) {
+      ObjectNode each = doubts.addObject().put("step", doubt.step().orElse(null));
+      each.put("words", doubt.words());
+    }
     ArrayNode steps = node.putArray("steps");
     for (LoadResult.Row row : result.rows()) {
       ObjectNode one = steps.addObject().put("load", row.step().load().toString());
