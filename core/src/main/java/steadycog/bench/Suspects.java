@@ -7,7 +7,6 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.DoubleUnaryOperator;
-import java.util.function.ToDoubleFunction;
 import java.util.stream.Collectors;
 import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.bench.Miscounts.Miscount;
@@ -23,6 +22,7 @@ import steadycog.study.Study;
 import steadycog.torque.Torques;
 import steadycog.train.MemberId;
 import steadycog.train.Mesh;
+import steadycog.train.Train;
 
 /**
  * Everything that may lie behind readings, each with how likely it makes them. A reading is off by
@@ -69,6 +69,9 @@ final class Suspects {
 
   /** What is dearer than the best by more is not looked at closely. */
   private static final double OUT_OF_SIGHT = 16;
+
+  /** So many counts are tried whether they go together. */
+  private static final int MOST_TRIED = 12;
 
   private final Study study;
   private final TurnTest test;
@@ -158,7 +161,8 @@ final class Suspects {
               prior + misfit(output),
               output,
               Optional.empty(),
-              Optional.of(one)));
+              Optional.of(one),
+              true));
     }
   }
 
@@ -172,7 +176,8 @@ final class Suspects {
               + (one.teeth() > one.counts().size() ? ANOTHER_TOOTH : 0)
               + misfit(output);
       all.add(
-          new Suspect(Kind.MISCOUNT, one.text(), cost, output, Optional.of(one), Optional.empty()));
+          new Suspect(
+              Kind.MISCOUNT, one.text(), cost, output, Optional.of(one), Optional.empty(), true));
     }
   }
 
@@ -298,35 +303,32 @@ final class Suspects {
     return sum;
   }
 
-  /** By cost, those that could not be built dearer. */
+  /** By cost, those that could not be built dearer; of many only the likeliest are tried. */
   private List<Suspect> sorted() {
     double best = least();
-    ToDoubleFunction<Suspect> cost = Suspect::cost;
-    return all.stream()
-        .filter(one -> one.cost() < best + OUT_OF_SIGHT)
-        .map(
-            one ->
-                one.miscount().filter(count -> !isAsSound(count)).isPresent()
-                    ? one.dearer(UNSOUND)
-                    : one)
-        .sorted(Comparator.comparingDouble(cost))
-        .toList();
+    List<Suspect> near =
+        all.stream()
+            .filter(one -> one.cost() < best + OUT_OF_SIGHT)
+            .sorted(Comparator.comparingDouble(Suspect::cost))
+            .toList();
+    Set<String> own = errors(study.train());
+    List<Suspect> judged = new ArrayList<>();
+    int tried = 0;
+    for (Suspect one : near) {
+      boolean known = one.miscount().isPresent() && tried++ < MOST_TRIED;
+      Set<String> errors = known ? errors(one.miscount().get().train()) : Set.of();
+      Suspect told = one.told(errors.isEmpty());
+      judged.add(own.containsAll(errors) ? told : told.dearer(UNSOUND));
+    }
+    judged.sort(Comparator.comparingDouble(Suspect::cost));
+    return judged;
   }
 
-  /** Whether nothing is wrong with such a train that is not wrong with the card's as well. */
-  private boolean isAsSound(Miscount count) {
-    return isSound(count)
-        || errors(study.findings()).containsAll(errors(Study.of(count.train()).findings()));
-  }
-
-  private static Set<String> errors(List<Finding> findings) {
-    return findings.stream()
+  /** What is wrong with a train. */
+  private static Set<String> errors(Train train) {
+    return Inspection.of(train).findings().stream()
         .filter(finding -> finding.severity() == Severity.ERROR)
         .map(Finding::code)
         .collect(Collectors.toSet());
-  }
-
-  static boolean isSound(Miscount count) {
-    return Inspection.of(count.train()).isFreeOfErrors();
   }
 }

@@ -1,5 +1,6 @@
 package steadycog.bench;
 
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.List;
@@ -316,10 +317,12 @@ public record TurnVerdict(
     }
 
     private static List<Count> counts(List<Suspect> suspects) {
-      return suspects.stream()
-          .flatMap(one -> one.miscount().stream())
-          .map(one -> new Count(one.text(), one.ratio(), Suspects.isSound(one)))
-          .toList();
+      List<Count> all = new ArrayList<>();
+      for (Suspect one : suspects) {
+        one.miscount()
+            .ifPresent(count -> all.add(new Count(count.text(), count.ratio(), one.sound())));
+      }
+      return all;
     }
 
     /**

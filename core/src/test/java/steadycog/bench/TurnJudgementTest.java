@@ -14,6 +14,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
 import steadycog.bench.Miscounts.Miscount;
 import steadycog.bench.TurnVerdict.Kind;
+import steadycog.check.Inspection;
 import steadycog.motion.RatioBoard;
 import steadycog.motion.RatioBoard.Configuration;
 import steadycog.notation.Card;
@@ -41,6 +42,10 @@ class TurnJudgementTest {
 
   private static Train train(String card) throws CardException {
     return Card.read(card).train();
+  }
+
+  static boolean isSound(Train train) {
+    return Inspection.of(train).isFreeOfErrors();
   }
 
   /** Counts turns as a person does, with an eye that is good to the tolerance. */
@@ -109,7 +114,9 @@ class TurnJudgementTest {
       case WAY -> Optional.of(in -> -gear * in);
       case COUNT -> {
         List<Miscount> all =
-            Miscounts.single(counter.train, 1).stream().filter(Suspects::isSound).toList();
+            Miscounts.single(counter.train, 1).stream()
+                .filter(one -> isSound(one.train()))
+                .toList();
         yield all.isEmpty()
             ? Optional.empty()
             : Optional.of(by(all.get(random.nextInt(all.size())).ratio()));

@@ -68,7 +68,7 @@ class TurnVerdictTest {
       TurnVerdict verdict = judge(train, turns, one.ratio());
       // What cannot be built, or may be slip, is not believed before more is read.
       Kind first = verdict.likely().getFirst().kind();
-      boolean doubted = !Suspects.isSound(one) && verdict.kind() == Kind.UNSURE;
+      boolean doubted = !TurnJudgementTest.isSound(one.train()) && verdict.kind() == Kind.UNSURE;
       assertTrue(doubted || first == Kind.MISCOUNT || first == Kind.OTHER_MEMBER, verdict::words);
       assertTrue(
           verdict.counts().stream().anyMatch(count -> count.text().equals(one.text())),
