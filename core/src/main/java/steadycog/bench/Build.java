@@ -12,13 +12,14 @@ import steadycog.train.Train;
  * One build of a train, with its card as it was then.
  *
  * @param name what people call it, never blank
+ * @param date on which it was made; empty where nobody wrote it down
  * @param changed what was changed since the build before; may be empty
  * @param files photos and notes that belong to it, by their paths
  * @param card frozen: later changes of the train leave it alone
  */
 public record Build(
     String name,
-    LocalDate date,
+    Optional<LocalDate> date,
     String changed,
     List<String> files,
     Card card,
@@ -36,7 +37,18 @@ public record Build(
     return new Build(other, date, changed, files, card, tests);
   }
 
-  public Build on(LocalDate day) {
+  /** A build of a day that is known. */
+  public Build(
+      String name,
+      LocalDate date,
+      String changed,
+      List<String> files,
+      Card card,
+      List<BenchTest> tests) {
+    this(name, Optional.of(date), changed, files, card, tests);
+  }
+
+  public Build on(Optional<LocalDate> day) {
     return new Build(name, day, changed, files, card, tests);
   }
 

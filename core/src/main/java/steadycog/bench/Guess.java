@@ -1,6 +1,7 @@
 package steadycog.bench;
 
 import java.time.LocalDate;
+import java.util.Optional;
 import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.number.Exact;
 
@@ -11,7 +12,14 @@ import steadycog.number.Exact;
  * @param guess i = in/out as stated, with its sign, never zero
  * @param actual i as it is
  */
-public record Guess(LocalDate date, String configuration, BigFraction guess, BigFraction actual) {
+public record Guess(
+    Optional<LocalDate> date, String configuration, BigFraction guess, BigFraction actual) {
+
+  /** A guess of a day that is known. */
+  public Guess(LocalDate date, String configuration, BigFraction guess, BigFraction actual) {
+    this(Optional.of(date), configuration, guess, actual);
+  }
+
   /** As well as people round in their heads, in parts of the ratio. */
   private static final double ROUNDING = 0.005;
 

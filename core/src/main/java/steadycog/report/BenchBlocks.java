@@ -43,7 +43,8 @@ public final class BenchBlocks {
   /** A build with all its tests. */
   public List<Block> build(Build build, Optional<Build> before) {
     List<Block> blocks = new ArrayList<>();
-    blocks.add(new Heading(build.name() + ", built " + build.date()));
+    blocks.add(
+        new Heading(build.name() + build.date().map(day -> ", built " + day).orElse(", undated")));
     if (!build.changed().isBlank()) {
       blocks.add(new Text("Changed: " + build.changed().strip()));
     }
@@ -70,7 +71,9 @@ public final class BenchBlocks {
     List<Block> blocks = new ArrayList<>();
     TestHead head = test.head();
     String state = head.state().isEmpty() ? "" : ", state " + head.state();
-    blocks.add(new Heading(head.title() + ", " + head.date() + ", " + head.source() + state));
+    blocks.add(
+        new Heading(
+            head.title() + ", " + TestHead.day(head.date()) + ", " + head.source() + state));
     switch (test) {
       case TurnTest turns -> turns(TurnVerdict.of(train, turns), turns, blocks);
       case LoadTest load -> load(LoadResult.of(train, load), load, blocks);

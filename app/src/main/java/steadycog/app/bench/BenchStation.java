@@ -242,7 +242,7 @@ public final class BenchStation extends HBox {
   private static String about(Build build, TestHead head) {
     return build.name()
         + ", "
-        + head.date()
+        + TestHead.day(head.date())
         + ", "
         + head.source()
         + (head.state().isEmpty() ? "" : ", state " + head.state());

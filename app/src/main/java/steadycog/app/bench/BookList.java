@@ -23,6 +23,7 @@ import steadycog.bench.BenchTest;
 import steadycog.bench.Build;
 import steadycog.bench.LoadTest;
 import steadycog.bench.Outcome;
+import steadycog.bench.TestHead;
 import steadycog.bench.TurnTest;
 import steadycog.number.Figures;
 import steadycog.number.Unit;
@@ -74,7 +75,7 @@ final class BookList extends VBox {
     Leaf open = book.leafProperty().get();
     for (int b = 0; b < builds.size(); b++) {
       Build one = builds.get(b);
-      lines.getChildren().add(line(one.name(), one.date().toString(), new Leaf(b, -1), open));
+      lines.getChildren().add(line(one.name(), TestHead.day(one.date()), new Leaf(b, -1), open));
       for (int t = 0; t < one.tests().size(); t++) {
         BenchTest test = one.tests().get(t);
         lines.getChildren().add(line(test.head().title(), said(test), new Leaf(b, t), open));

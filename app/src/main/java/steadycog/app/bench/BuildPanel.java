@@ -9,6 +9,7 @@ import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
@@ -65,7 +66,7 @@ final class BuildPanel extends VBox {
     name.focusedProperty().addListener((o, was, now) -> takeIf(was && !now, this::takeName));
     date.setId("build-date");
     date.setPrefColumnCount(8);
-    date.setAccessibleText("Date, year-month-day; Enter takes it");
+    date.setAccessibleText("Date, year-month-day; Enter takes it, empty for none");
     date.setOnAction(e -> takeDate());
     date.focusedProperty().addListener((o, was, now) -> takeIf(was && !now, this::takeDate));
     changed.setId("build-changed");
@@ -136,7 +137,7 @@ final class BuildPanel extends VBox {
       name.setText(build.name());
     }
     if (other || !date.isFocused()) {
-      date.setText(build.date().toString());
+      date.setText(build.date().map(LocalDate::toString).orElse(""));
     }
     if (!changed.getText().equals(build.changed())) {
       changed.setText(build.changed());
@@ -172,7 +173,9 @@ final class BuildPanel extends VBox {
 
   private void takeDate() {
     try {
-      LocalDate day = LocalDate.parse(date.getText().strip());
+      String typed = date.getText().strip();
+      Optional<LocalDate> day =
+          typed.isEmpty() ? Optional.empty() : Optional.of(LocalDate.parse(typed));
       book.change(build -> build.on(day), "");
       say("");
     } catch (DateTimeParseException wrong) {

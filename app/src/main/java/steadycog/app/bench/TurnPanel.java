@@ -31,6 +31,7 @@ import steadycog.train.Train;
 /** Turns counted: what to turn, what was read, and what that says. */
 final class TurnPanel extends VBox {
   private static final PseudoClass RIGHT = PseudoClass.getPseudoClass("right");
+  private static final PseudoClass OPEN = PseudoClass.getPseudoClass("open");
   private static final long DEGREES = 360;
   private static final int DIGITS = 6;
   private static final double CHART_HEIGHT = 210;
@@ -145,6 +146,7 @@ final class TurnPanel extends VBox {
     Look.show(chart, now.rows().stream().anyMatch(row -> row.degrees().isPresent()));
     chart.show(TurnChart.of(now.rows(), test.tolerance()));
     verdict.pseudoClassStateChanged(RIGHT, now.kind() == TurnVerdict.Kind.RIGHT);
+    verdict.pseudoClassStateChanged(OPEN, now.kind() == TurnVerdict.Kind.UNSURE);
     explanations.getChildren().clear();
     now.counts().forEach(count -> explain(count.text(), count.ratio().reduction(), count.sound()));
     now.configurations().forEach(one -> explain(Slip.words(one), one.ratio().reduction(), true));

@@ -2,7 +2,9 @@ package steadycog.format.json;
 
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.time.LocalDate;
 import java.util.Arrays;
+import java.util.Optional;
 import steadycog.bench.BenchBook;
 import steadycog.bench.BenchTest;
 import steadycog.bench.Build;
@@ -31,10 +33,9 @@ final class BenchJson {
     if (!book.guesses().isEmpty()) {
       ArrayNode guesses = node.putArray("guesses");
       for (Guess one : book.guesses()) {
-        guesses
-            .addObject()
-            .put("date", one.date().toString())
-            .put("configuration", one.configuration())
+        ObjectNode each = guesses.addObject();
+        date(each, one.date());
+        each.put("configuration", one.configuration())
             .put("guess", Exact.text(one.guess()))
             .put("ratio", Exact.text(one.actual()));
       }
@@ -42,7 +43,8 @@ final class BenchJson {
   }
 
   private static void build(Build build, ObjectNode node) {
-    node.put("name", build.name()).put("date", build.date().toString());
+    node.put("name", build.name());
+    date(node, build.date());
     lines(node, "changed", build.changed());
     if (!build.files().isEmpty()) {
       build.files().forEach(node.putArray("files")::add);
@@ -54,6 +56,11 @@ final class BenchJson {
     }
   }
 
+  /** What has no date says none. */
+  private static void date(ObjectNode node, Optional<LocalDate> date) {
+    date.ifPresent(day -> node.put("date", day.toString()));
+  }
+
   private static void lines(ObjectNode node, String field, String text) {
     if (!text.isEmpty()) {
       Arrays.asList(text.split("\\R", -1)).forEach(node.putArray(field)::add);
@@ -62,10 +69,9 @@ final class BenchJson {
 
   private static void test(BenchTest test, ObjectNode node) {
     TestHead head = test.head();
-    node.put("kind", test instanceof TurnTest ? "turns" : "load")
-        .put("title", head.title())
-        .put("date", head.date().toString())
-        .put("source", head.source());
+    node.put("kind", test instanceof TurnTest ? "turns" : "load").put("title", head.title());
+    date(node, head.date());
+    node.put("source", head.source());
     if (!head.state().isEmpty()) {
       node.put("state", head.state());
     }

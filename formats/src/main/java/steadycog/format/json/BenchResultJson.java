@@ -2,8 +2,10 @@ package steadycog.format.json;
 
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import steadycog.bench.BenchTest;
 import steadycog.bench.Build;
 import steadycog.bench.Doubt;
@@ -34,7 +36,7 @@ public final class BenchResultJson {
       ArrayNode builds = train.putArray("builds");
       for (Build build : sheet.book().builds()) {
         ObjectNode node = builds.addObject();
-        node.put("name", build.name()).put("date", build.date().toString());
+        node.put("name", build.name()).put("date", text(build.date()));
         node.put("changed", build.changed());
         ArrayNode tests = node.putArray("tests");
         build.tests().forEach(test -> test(build.train(test), test, tests.addObject()));
@@ -73,12 +75,16 @@ public final class BenchResultJson {
 
   private static void test(Train train, BenchTest test, ObjectNode node) {
     node.put("kind", test instanceof TurnTest ? "turns" : "load");
-    node.put("title", test.head().title()).put("date", test.head().date().toString());
+    node.put("title", test.head().title()).put("date", text(test.head().date()));
     node.put("source", test.head().source());
     switch (test) {
       case TurnTest turns -> turns(TurnVerdict.of(train, turns), node);
       case LoadTest load -> load(LoadResult.of(train, load), node);
     }
+  }
+
+  private static @Nullable String text(Optional<LocalDate> date) {
+    return date.map(LocalDate::toString).orElse(null);
   }
 
   private static void turns(TurnVerdict verdict, ObjectNode node) {

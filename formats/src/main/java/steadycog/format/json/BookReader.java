@@ -33,7 +33,6 @@ import steadycog.number.Unit;
 
 /** Reads the bench book of a train. */
 final class BookReader extends JsonWalk {
-  private static final LocalDate NO_DATE = LocalDate.EPOCH;
 
   BookReader(JsonParser parser) {
     super(parser);
@@ -97,20 +96,20 @@ final class BookReader extends JsonWalk {
 
   private Guess guess() throws IOException, UnreadableException {
     JsonLocation start = parser.currentTokenLocation();
-    LocalDate date = NO_DATE;
+    Optional<LocalDate> date = Optional.empty();
     String configuration = "";
     BigFraction guess = BigFraction.ZERO;
     BigFraction ratio = BigFraction.ZERO;
     while (parser.nextToken() == JsonToken.FIELD_NAME) {
       switch (parser.currentName()) {
-        case "date" -> date = date();
+        case "date" -> date = Optional.of(date());
         case "configuration" -> configuration = string("configuration");
         case "guess" -> guess = number("guess");
         case "ratio" -> ratio = number("ratio");
         default -> throw unknownField("date, configuration, guess or ratio");
       }
     }
-    LocalDate day = date;
+    Optional<LocalDate> day = date;
     String words = configuration;
     BigFraction stated = guess;
     BigFraction actual = ratio;
@@ -120,7 +119,7 @@ final class BookReader extends JsonWalk {
   private Build build() throws IOException, UnreadableException {
     JsonLocation start = parser.currentTokenLocation();
     String name = "";
-    LocalDate date = NO_DATE;
+    Optional<LocalDate> date = Optional.empty();
     String changed = "";
     List<String> files = List.of();
     Optional<Card> card = Optional.empty();
@@ -128,7 +127,7 @@ final class BookReader extends JsonWalk {
     while (parser.nextToken() == JsonToken.FIELD_NAME) {
       switch (parser.currentName()) {
         case "name" -> name = string("name");
-        case "date" -> date = date();
+        case "date" -> date = Optional.of(date());
         case "changed" -> changed = text("changed");
         case "files" -> files = lines("files").lines();
         case "card" -> card = Optional.of(card(lines("card")));
@@ -142,7 +141,7 @@ final class BookReader extends JsonWalk {
     }
     Card frozen = card.get();
     String title = name;
-    LocalDate day = date;
+    Optional<LocalDate> day = date;
     String words = changed;
     List<String> attached = files;
     List<BenchTest> all = tests;
@@ -154,7 +153,7 @@ final class BookReader extends JsonWalk {
     JsonLocation start = parser.currentTokenLocation();
     String kind = "";
     String title = "";
-    LocalDate date = NO_DATE;
+    Optional<LocalDate> date = Optional.empty();
     String source = "";
     String state = "";
     String notes = "";
@@ -169,7 +168,7 @@ final class BookReader extends JsonWalk {
       switch (parser.currentName()) {
         case "kind" -> kind = string("kind");
         case "title" -> title = string("title");
-        case "date" -> date = date();
+        case "date" -> date = Optional.of(date());
         case "source" -> source = string("source");
         case "state" -> state = string("state");
         case "notes" -> notes = text("notes");
@@ -208,7 +207,7 @@ final class BookReader extends JsonWalk {
   }
 
   private static Supplier<TestHead> head(
-      String title, LocalDate date, String source, String state, String notes) {
+      String title, Optional<LocalDate> date, String source, String state, String notes) {
     return () -> new TestHead(title, date, source, state, notes);
   }
 

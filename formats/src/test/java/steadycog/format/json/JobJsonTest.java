@@ -124,16 +124,23 @@ class JobJsonTest {
     List<BenchTest> tests = new ArrayList<>();
     for (int k = random.nextInt(4); k > 0; k--) {
       TestHead head =
-          new TestHead("t " + word(random), DAY, word(random), word(random), word(random));
+          new TestHead("t " + word(random), day(random), word(random), word(random), word(random));
       tests.add(random.nextBoolean() ? turns(head, random) : load(head, random));
     }
     return new Build(
         "b " + word(random),
-        DAY.plusDays(random.nextInt(900)),
+        day(random),
         word(random) + "\n" + word(random),
         random.nextBoolean() ? List.of() : List.of("shots/" + word(random) + ".png"),
         Card.read("parallel " + random.nextInt(9, 90) + " ~ 40 # " + random.nextInt() + "\n"),
         tests);
+  }
+
+  /** Some wrote none down. */
+  private static Optional<LocalDate> day(Random random) {
+    return random.nextInt(4) == 0
+        ? Optional.empty()
+        : Optional.of(DAY.plusDays(random.nextInt(900)));
   }
 
   private static TurnTest turns(TestHead head, Random random) {
