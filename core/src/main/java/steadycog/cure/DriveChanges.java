@@ -191,7 +191,7 @@ final class DriveChanges {
       }
     }
     Sizes sizes = train.sizes();
-    if (part.members().stream().anyMatch(m -> train.size(m.id()).width().isPresent())) {
+    if (pair.isFaceStated(train)) {
       Quantity face = atMost(pair.usualFaceMm(train.moduleMm(wheel)));
       for (Member member : part.members()) {
         sizes = sizes.with(member.id(), sizes.own(member.id()).withWidth(Optional.of(face)));

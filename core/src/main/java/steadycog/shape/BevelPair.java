@@ -3,6 +3,7 @@ package steadycog.shape;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.DoubleStream;
 import steadycog.number.Quantity;
 import steadycog.shape.PlanetGeometry.Polar;
 import steadycog.train.Bevel;
@@ -125,48 +126,37 @@ public record BevelPair(Gear one, Gear other) {
     }
   }
 
-  private static BevelPair of(
-      MemberId id,
-      String name,
-      int one,
-      MemberId mate,
-      String mateName,
-      int other,
-      Cut cut,
-      Cut mateCut) {
-    double angle = Math.atan2(one, other);
-    return new BevelPair(
-        new Gear(id, name, one, angle, cut),
-        new Gear(mate, mateName, other, Math.PI / 2 - angle, mateCut));
-  }
-
   /** The gears of a part as its train cuts them; empty for parts of other kinds. */
   public static Optional<BevelPair> of(Train train, Part part) {
     return switch (part) {
       case Bevel pair ->
           Optional.of(
               of(
+                  train,
                   pair.pinionId(),
-                  pair.pinionId().toString(),
                   pair.pinion(),
                   pair.crownId(),
                   pair.crownId().toString(),
-                  pair.crown(),
-                  cut(train, pair.pinionId(), 1),
-                  cut(train, pair.pinionId(), -1)));
+                  pair.crown()));
       case Differential sides ->
           Optional.of(
               of(
+                  train,
                   sides.leftId(),
-                  sides.leftId().toString(),
                   sides.side(),
                   sides.caseId(),
                   sides.spiderId().toString(),
-                  sides.spider(),
-                  cut(train, sides.leftId(), 1),
-                  cut(train, sides.leftId(), -1)));
+                  sides.spider()));
       default -> Optional.empty();
     };
+  }
+
+  private static BevelPair of(
+      Train train, MemberId id, int one, MemberId mate, String mateName, int other) {
+    double angle = Math.atan2(one, other);
+    return new BevelPair(
+        new Gear(id, id.toString(), one, angle, cut(train, id, 1)),
+        new Gear(mate, mateName, other, Math.PI / 2 - angle, cut(train, id, -1)));
   }
 
   /** The pair of which {@code member} is one; empty for members of other parts. */
@@ -209,12 +199,19 @@ public record BevelPair(Gear one, Gear other) {
 
   /** The face of both in mm: the narrower that is stated, else the usual one. */
   public double faceMm(Train train) {
-    return List.of(train.partOf(one.id).members().get(0), train.partOf(one.id).members().get(1))
-        .stream()
+    return stated(train).min().orElseGet(() -> usualFaceMm(train.moduleMm(one.id)));
+  }
+
+  /** Whether the card states the face of either. */
+  public boolean isFaceStated(Train train) {
+    return stated(train).findAny().isPresent();
+  }
+
+  private DoubleStream stated(Train train) {
+    return train.partOf(one.id).members().stream()
+        .filter(member -> member.teeth().isPresent())
         .flatMap(member -> train.size(member.id()).width().stream())
-        .mapToDouble(Quantity::inBase)
-        .min()
-        .orElseGet(() -> usualFaceMm(train.moduleMm(one.id)));
+        .mapToDouble(Quantity::inBase);
   }
 
   /** Where the small end lies from the apex, as a share of the cone distance. */

@@ -115,9 +115,7 @@ final class DriveTables {
     bevel("angle over the tips", "\u00b0", pair, gear -> degrees(gear.tipAngle()));
     bevel("angle along the roots", "\u00b0", pair, gear -> degrees(gear.rootAngle()));
     bevel("cone distance", unit, pair, gear -> mm(cone));
-    boolean stated =
-        train.partOf(pair.one().id()).members().stream()
-            .anyMatch(member -> train.size(member.id()).width().isPresent());
+    boolean stated = pair.isFaceStated(train);
     bevel("face width", unit, Field.WIDTH, pair, gear -> mm(pair.faceMm(train), stated));
     bevel("pitch diameter", unit, pair, gear -> mm(gear.teeth() * module));
     bevel("over the tips", unit, pair, gear -> mm(2 * gear.radius(gear.tip()) * module));
