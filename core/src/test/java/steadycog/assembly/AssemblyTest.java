@@ -101,8 +101,12 @@ class AssemblyTest {
       if (overlay.isEmpty() || train.members().size() > 20) {
         continue;
       }
+      Assembly assembly = Assembly.of(train, FaceLayout.of(train));
+      if (!assembly.unmade().isEmpty()) {
+        continue; // At its finer chord a piece has a flaw, which is said instead.
+      }
       Set<String> found = colliding(train, 32);
-      double tolerance = Assembly.of(train, FaceLayout.of(train)).tolerance();
+      double tolerance = assembly.tolerance();
       Set<String> laid = overlay.get().overlapping(2.5 * tolerance);
       laid.removeAll(found);
       assertEquals(Set.of(), laid, () -> CardPrinter.print(train));
