@@ -69,7 +69,7 @@ public final class Assembly {
   private final double[] span;
   private final List<Body> bodies = new ArrayList<>();
   private final Map<Piece, String> unmade = new LinkedHashMap<>();
-  private final Map<String, Piece> bevels = new LinkedHashMap<>();
+  private final List<Piece> bevels = new ArrayList<>();
   private final Map<Region, Shape> shapes = new HashMap<>();
 
   private Assembly(Train train, FaceLayout layout, Pace pace) {
@@ -93,7 +93,7 @@ public final class Assembly {
         continue;
       }
       if (piece.bevel().isPresent()) {
-        bevels.put(piece.name(), piece);
+        bevels.add(piece);
         continue;
       }
       int axis = axisOf.get(piece.member());
@@ -218,7 +218,7 @@ public final class Assembly {
   private void bevels(Map<String, Collision> worst, int positions, Pace pace) {
     for (Part part : train.parts()) {
       List<Piece> made =
-          bevels.values().stream().filter(p -> p.member().part().equals(part.name())).toList();
+          bevels.stream().filter(p -> p.member().part().equals(part.name())).toList();
       // Sides are alike: what is so of one of them and the spiders is so of the other.
       if (BevelPair.of(train, part).isPresent() && made.size() > 1) {
         pace.at(0);

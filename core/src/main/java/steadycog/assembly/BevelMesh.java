@@ -70,7 +70,7 @@ final class BevelMesh {
     double depth(double x, double y, double z) {
       double angle = body.gear().angle();
       double from = Math.atan2(Math.hypot(x, y), z) - angle;
-      double cone = body.moduleMm() * body.gear().teeth() / 2.0 / Math.sin(angle);
+      double cone = body.moduleMm() * body.gear().coneDistance();
       double radius = body.moduleMm() * body.gear().virtualTeeth() / 2 + cone * Math.tan(from);
       double pitch = 2 * Math.PI / body.gear().teeth();
       double turned = Math.IEEEremainder(Math.atan2(y, x), pitch) * Math.cos(angle);
@@ -89,12 +89,16 @@ final class BevelMesh {
       deepest = Math.max(deepest, reach(one, other, share, 0.5 + share));
       deepest = Math.max(deepest, reach(other, one, 0.5 + share, share));
     }
-    double outer = one.body.moduleMm() * one.body.gear().radius(one.body.gear().tip());
     return deepest == 0
         ? Optional.empty()
         : Optional.of(
             new Collision(
-                a, b, deepest, outer, one.body.toe() * one.body.mounting(), one.body.mounting()));
+                a,
+                b,
+                deepest,
+                one.body.radius(),
+                one.body.toe() * one.body.mounting(),
+                one.body.mounting()));
   }
 
   /**

@@ -22,7 +22,6 @@ import steadycog.study.Study;
 import steadycog.torque.Torques;
 import steadycog.train.MemberId;
 import steadycog.train.Mesh;
-import steadycog.train.Train;
 
 /**
  * Everything that may lie behind readings, each with how likely it makes them. A reading is off by
@@ -311,12 +310,13 @@ final class Suspects {
             .filter(one -> one.cost() < best + OUT_OF_SIGHT)
             .sorted(Comparator.comparingDouble(Suspect::cost))
             .toList();
-    Set<String> own = errors(study.train());
+    Set<String> own = errors(study.findings());
     List<Suspect> judged = new ArrayList<>();
     int tried = 0;
     for (Suspect one : near) {
       boolean known = one.miscount().isPresent() && tried++ < MOST_TRIED;
-      Set<String> errors = known ? errors(one.miscount().get().train()) : Set.of();
+      Set<String> errors =
+          known ? errors(Inspection.of(one.miscount().get().train()).findings()) : Set.of();
       Suspect told = one.told(errors.isEmpty());
       judged.add(own.containsAll(errors) ? told : told.dearer(UNSOUND));
     }
@@ -324,9 +324,8 @@ final class Suspects {
     return judged;
   }
 
-  /** What is wrong with a train. */
-  private static Set<String> errors(Train train) {
-    return Inspection.of(train).findings().stream()
+  private static Set<String> errors(List<Finding> findings) {
+    return findings.stream()
         .filter(finding -> finding.severity() == Severity.ERROR)
         .map(Finding::code)
         .collect(Collectors.toSet());

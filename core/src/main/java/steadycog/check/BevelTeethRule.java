@@ -15,8 +15,6 @@ import steadycog.train.Train;
  * face no longer than a third of the cone distance.
  */
 final class BevelTeethRule implements Rule {
-  private static final double SMOOTH = 1.2;
-  private static final double LEAST = 1.0;
   private static final double ROUNDING = 1e-9;
 
   @Override
@@ -49,13 +47,16 @@ final class BevelTeethRule implements Rule {
               .worded("bevel"));
     }
     double ratio = spur.contactRatio();
-    if (ratio < SMOOTH) {
+    if (ratio < ContactRatioRule.SMOOTH) {
       found.add(
-          Finding.of("contact-ratio", ratio < LEAST ? Severity.ERROR : Severity.WARNING, both)
+          Finding.of(
+                  "contact-ratio",
+                  ratio < ContactRatioRule.LEAST ? Severity.ERROR : Severity.WARNING,
+                  both)
               .with("pinion", small.name())
               .with("gear", large.name())
               .with("contactRatio", PairRule.rounded(ratio, 2))
-              .with("margin", PairRule.rounded(ratio - SMOOTH, 2))
+              .with("margin", PairRule.rounded(ratio - ContactRatioRule.SMOOTH, 2))
               .worded("bevel"));
     }
     face(train, pair, both, found);

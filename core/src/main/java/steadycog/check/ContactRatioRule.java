@@ -7,8 +7,8 @@ import steadycog.train.Train;
 
 /** Below 1.2 pairs of teeth in contact a mesh runs rough, below 1.0 it lets go. */
 final class ContactRatioRule extends PairRule {
-  private static final double SMOOTH = 1.2;
-  private static final double LEAST = 1.0;
+  static final double SMOOTH = 1.2;
+  static final double LEAST = 1.0;
 
   @Override
   Optional<Finding> check(Train train, Mesh mesh) {

@@ -24,7 +24,7 @@ final class ModuleRule implements Rule {
     Set<MemberId> told = new HashSet<>();
     for (Mesh mesh : train.meshes()) {
       if (told.add(mesh.a())) {
-        List<MemberId> meshing = meshing(train, mesh.a());
+        List<MemberId> meshing = train.meshing(mesh.a());
         told.addAll(meshing);
         List<MemberId> stating =
             meshing.stream().filter(wheel -> pitch(train, wheel).isPresent()).toList();
@@ -44,18 +44,5 @@ final class ModuleRule implements Rule {
 
   private static Optional<Pitch> pitch(Train train, MemberId wheel) {
     return train.sizes().own(wheel).pitch();
-  }
-
-  private static List<MemberId> meshing(Train train, MemberId wheel) {
-    List<MemberId> all = new ArrayList<>(List.of(wheel));
-    List<Mesh> meshes = train.partOf(wheel).meshes();
-    for (int k = 0; k < all.size(); k++) {
-      for (Mesh mesh : meshes) {
-        if (mesh.touches(all.get(k)) && !all.contains(mesh.other(all.get(k)))) {
-          all.add(mesh.other(all.get(k)));
-        }
-      }
-    }
-    return all;
   }
 }

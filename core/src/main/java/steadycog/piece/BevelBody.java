@@ -98,7 +98,7 @@ public record BevelBody(
   }
 
   /** Over its tips, mm. */
-  double radius() {
+  public double radius() {
     return moduleMm * gear.radius(gear.tip());
   }
 

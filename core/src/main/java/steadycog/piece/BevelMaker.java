@@ -58,7 +58,7 @@ final class BevelMaker extends Maker {
   private Optional<Bore> hole(BevelPair pair, BevelPair.Gear gear, MemberId member) {
     return train.member(member).teeth().isPresent()
         ? blank(member).bore()
-        : Shafts.usual(2 * pair.toe(train) * gear.radius(gear.root()) * train.moduleMm(member));
+        : Shafts.usual(pair.rootAtToeMm(train, gear));
   }
 
   /** That its teeth are not the exact ones, for files and sheets. */

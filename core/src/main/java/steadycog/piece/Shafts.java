@@ -132,7 +132,7 @@ public final class Shafts {
       return 0;
     }
     BevelPair.Gear gear = other ? pair.other() : pair.one();
-    return 2 * Math.max(0, pair.toe(train)) * gear.radius(gear.root()) * train.moduleMm(id);
+    return pair.rootAtToeMm(train, gear);
   }
 
   /**

@@ -50,7 +50,7 @@ public record BevelPair(Gear one, Gear other) {
     }
 
     /** Length of the pitch cone from apex to heel. */
-    double coneDistance() {
+    public double coneDistance() {
       return teeth / 2.0 / Math.sin(angle);
     }
 
@@ -212,6 +212,11 @@ public record BevelPair(Gear one, Gear other) {
         .filter(member -> member.teeth().isPresent())
         .flatMap(member -> train.size(member.id()).width().stream())
         .mapToDouble(Quantity::inBase);
+  }
+
+  /** Diameter of a gear's roots at the small end, mm. */
+  public double rootAtToeMm(Train train, Gear gear) {
+    return 2 * Math.max(0, toe(train)) * gear.radius(gear.root()) * train.moduleMm(one.id);
   }
 
   /** Where the small end lies from the apex, as a share of the cone distance. */

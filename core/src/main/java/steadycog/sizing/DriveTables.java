@@ -3,7 +3,6 @@ package steadycog.sizing;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Locale;
 import java.util.function.DoubleFunction;
 import java.util.function.Function;
 import org.locationtech.jts.algorithm.Distance;
@@ -103,7 +102,11 @@ final class DriveTables {
     double cone = pair.coneDistance() * module;
     Function<Gear, BevelBody> body = gear -> BevelBody.of(train, gear.id()).orElseThrow();
     bevel("teeth", "", pair, gear -> Cell.of("" + gear.teeth()));
-    bevel("teeth of a spur gear", "", pair, gear -> Cell.of(fixed(gear.virtualTeeth(), 2)));
+    bevel(
+        "teeth of a spur gear",
+        "",
+        pair,
+        gear -> Cell.of(SheetTables.fixed(gear.virtualTeeth(), 2)));
     bevel("module", "mm", Field.MODULE, pair, gear -> Cell.of(Figures.significant(module, 5)));
     bevel(
         "profile shift x",
@@ -147,7 +150,11 @@ final class DriveTables {
         Field.MATERIAL,
         pair,
         gear -> SheetTables.material(Blank.of(train, gear.id())));
-    bevel("contact ratio", "", pair, gear -> Cell.of(fixed(pair.onBackCones().contactRatio(), 2)));
+    bevel(
+        "contact ratio",
+        "",
+        pair,
+        gear -> Cell.of(SheetTables.fixed(pair.onBackCones().contactRatio(), 2)));
   }
 
   private void bevel(String label, String of, BevelPair pair, Function<Gear, Cell> cell) {
@@ -166,15 +173,12 @@ final class DriveTables {
   }
 
   private static Cell degrees(double radians) {
-    return Cell.of(fixed(Math.toDegrees(radians), 3));
+    return Cell.of(SheetTables.fixed(Math.toDegrees(radians), 3));
   }
 
-  private static String fixed(double value, int decimals) {
-    return String.format(Locale.ROOT, "%." + decimals + "f", value);
-  }
-
+  /** A gear without shift says so in the shortest way. */
   private static String signed(double value) {
-    return value == 0 ? "0" : String.format(Locale.ROOT, "%+.3f", value).replace('-', '\u2212');
+    return value == 0 ? "0" : SheetTables.signed(value, 3);
   }
 
   SheetTable of(Cycloidal drive) {

@@ -418,7 +418,7 @@ public final class SheetTables {
     return fixed(mm / unit.inBase(), unit == Unit.IN ? INCH_DECIMALS : MM_DECIMALS);
   }
 
-  private static String fixed(double value, int decimals) {
+  static String fixed(double value, int decimals) {
     if (!Double.isFinite(value)) {
       return NONE;
     }
@@ -426,7 +426,7 @@ public final class SheetTables {
     return Figures.typeset(String.format(Locale.ROOT, "%." + decimals + "f", rounded));
   }
 
-  private static String signed(double value, int decimals) {
+  static String signed(double value, int decimals) {
     return Double.isFinite(value) ? Figures.typeset(Figures.signed(value, decimals)) : NONE;
   }
 

@@ -206,7 +206,7 @@ public record Train(
   }
 
   /** A wheel and all that mesh with it, directly or by others: their teeth are of one size. */
-  private List<MemberId> meshing(MemberId wheel) {
+  public List<MemberId> meshing(MemberId wheel) {
     List<MemberId> meshing = new ArrayList<>(List.of(wheel));
     List<Mesh> meshes = partOf(wheel).meshes();
     for (int k = 0; k < meshing.size(); k++) {
