@@ -30,8 +30,10 @@ import steadycog.bench.rig.RigSettings;
 import steadycog.bench.rig.Run;
 import steadycog.bench.rig.SimulatedRig;
 import steadycog.bench.rig.TurnRun;
+import steadycog.format.csv.Beginning;
 import steadycog.format.csv.BenchCsv;
 import steadycog.format.csv.Columns;
+import steadycog.format.csv.Guess;
 import steadycog.format.csv.RecordingCsv;
 import steadycog.format.file.JobFiles;
 import steadycog.format.file.Trouble;
@@ -57,6 +59,10 @@ import steadycog.train.Train;
     })
 final class BenchCommand implements Callable<Integer> {
   private static final int READINGS = 3;
+
+  /** First rows of a recording that are printed. */
+  private static final int SHOWN = 3;
+
   private static final double PATIENCE = 3600 * 24;
 
   @Mixin CardInput input;
@@ -172,10 +178,11 @@ final class BenchCommand implements Callable<Integer> {
 
   private int recording(Train train, Path file, String shown) {
     try {
-      Recording recording = read(file);
-      RecordingResult result = RecordingResult.of(recording, rigging(), LocalDate.now(), shown);
+      Read read = read(file);
+      RecordingResult result = RecordingResult.of(
+              read.recording(), rigging(), LocalDate.now(), shown, Optional.of(train));
       input.print(
-          json ? BenchResultJson.write(train, recording, result) : text(train, recording, result));
+          json ? BenchResultJson.write(train, read.recording(), result) : text(train, read, result));
       return Exit.DONE;
     } catch (UnreadableException unreadable) {
       return input.refuse(unreadable.at(file.toString()));
@@ -186,20 +193,30 @@ final class BenchCommand implements Callable<Integer> {
     }
   }
 
-  private Recording read(Path file) throws IOException, UnreadableException {
-    RecordingCsv.Beginning beginning;
+  /**
+   * A recording that was read.
+   *
+   * @param guess how its columns were taken, unless the command line says it
+   */
+  private record Read(Recording recording, Beginning beginning, Guess guess) {}
+
+  private Read read(Path file) throws IOException, UnreadableException {
+    Beginning beginning;
     try (InputStream in = Files.newInputStream(file)) {
-      beginning = RecordingCsv.peek(in);
+      beginning = Beginning.of(in);
     }
     Columns chosen;
     try {
       chosen = beginning.guess().with(columns, beginning.heads());
     } catch (IllegalArgumentException wrong) {
-      throw new UnreadableException(1, 1, String.valueOf(wrong.getMessage()));
+      throw new UnreadableException(
+          Math.max(1, beginning.firstRow() - 1), 1, String.valueOf(wrong.getMessage()));
     }
     try (InputStream in = new BufferedInputStream(Files.newInputStream(file))) {
-      return RecordingCsv.read(
-          in, file.getFileName().toString(), beginning, chosen, bytes -> {}, () -> false);
+      Recording recording =
+          RecordingCsv.read(
+              in, file.getFileName().toString(), beginning, chosen, bytes -> {}, () -> false);
+      return new Read(recording, beginning, beginning.guess());
     }
   }
 
@@ -210,8 +227,14 @@ final class BenchCommand implements Callable<Integer> {
             Optional.of(motor.getFirst() * Unit.NMM.inBase()), motor.size() > 1 ? motor.get(1) : 0);
   }
 
-  private static String text(Train train, Recording recording, RecordingResult result) {
+  private String text(Train train, Read read, RecordingResult result) {
+    Recording recording = read.recording();
     StringBuilder text = new StringBuilder();
+    read.guess().said().forEach(line -> text.append(line).append('\n'));
+    if (!columns.isEmpty()) {
+      text.append("but as told: ").append(columns).append('\n');
+    }
+    read.beginning().preview(SHOWN).forEach(row -> text.append("  ").append(row).append('\n'));
     text.append(recording.rows()).append(" rows read");
     result.remarks().forEach(remark -> text.append("\nnote: ").append(remark));
     recording

@@ -2,6 +2,7 @@ package steadycog.bench;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.DoubleSummaryStatistics;
 import java.util.List;
 import java.util.Optional;
 import steadycog.bench.Recording.Channel;
@@ -29,8 +30,8 @@ final class Plateaus {
 
   private Plateaus() {}
 
-  static List<LoadStep> of(Recording recording, Optional<Tracks> tracks) {
-    Optional<double[]> torque = recording.column(Channel.TORQUE);
+  static List<LoadStep> of(Recording recording, Optional<Tracks> tracks, List<String> remarks) {
+    Optional<double[]> torque = recording.column(Channel.TORQUE).map(t -> cleared(recording, t, remarks));
     if (torque.isEmpty()) {
       return List.of();
     }
@@ -67,6 +68,20 @@ final class Plateaus {
       steps.add(step);
     }
     return steps;
+  }
+
+  /** Without spikes, and positive where most of it was read as negative. */
+  private static double[] cleared(Recording recording, double[] read, List<String> remarks) {
+    Spikes spikes = Spikes.of(read, 0, SAME * Math.max(Tracks.usualRange(read), 0));
+    remarks.addAll(spikes.remarks(Channel.TORQUE.title(), recording.lines()));
+    double[] torque = spikes.values();
+    DoubleSummaryStatistics all =
+        Arrays.stream(torque).filter(Double::isFinite).summaryStatistics();
+    if (all.getCount() > 0 && -all.getMin() > all.getMax()) {
+      remarks.add("the torque out is read as negative: its size is taken");
+      return Arrays.stream(torque).map(t -> -t).toArray();
+    }
+    return torque;
   }
 
   private static Outcome outcome(

@@ -19,6 +19,7 @@ import steadycog.number.Unit.Dimension;
  * @param skipped how many rows were skipped
  * @param wraps turns after which an angle starts again at nothing, where that is known
  * @param lines where each row stood in the file
+ * @param said what was found and assumed in reading it, in words
  */
 public record Recording(
     String name,
@@ -27,12 +28,14 @@ public record Recording(
     List<BadRow> bad,
     long skipped,
     Map<Channel, Double> wraps,
-    int[] lines) {
+    int[] lines,
+    List<String> said) {
   /** No more bad rows are listed. */
   public static final int MOST_BAD = 50;
 
   /** What a column holds. */
   public enum Channel {
+    DATE("date", Dimension.TIME),
     TIME("time", Dimension.TIME),
     INPUT("input angle", Dimension.ANGLE),
     OUTPUT("output angle", Dimension.ANGLE),
@@ -76,6 +79,7 @@ public record Recording(
     columns = Map.copyOf(new EnumMap<>(columns));
     bad = List.copyOf(bad);
     wraps = Map.copyOf(wraps);
+    said = List.copyOf(said);
     for (double[] column : columns.values()) {
       if (column.length != rows) {
         throw new IllegalArgumentException("columns of different lengths");

@@ -9,7 +9,10 @@ import java.util.Optional;
 import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.bench.Tracks.Stretch;
 import steadycog.number.Exact;
+import steadycog.motion.Mechanism;
+import steadycog.motion.MotionSolver;
 import steadycog.number.Figures;
+import steadycog.train.Train;
 
 /**
  * What a recording says.
@@ -44,13 +47,28 @@ public record RecordingResult(
     remarks = List.copyOf(remarks);
   }
 
-  /** Works a recording out. Cost: linear in its rows. */
+  /**
+   * Works a recording out. Cost: linear in its rows.
+   *
+   * @param train that was tested, whose ratio tells whether an angle that starts again may have gone
+   *     round unseen
+   */
   public static RecordingResult of(
-      Recording recording, Rigging rigging, LocalDate date, String state) {
-    List<String> remarks = new ArrayList<>();
+      Recording recording,
+      Rigging rigging,
+      LocalDate date,
+      String state,
+      Optional<Train> train) {
+    List<String> remarks = new ArrayList<>(recording.said());
     Optional<Tracks> tracks = Tracks.of(recording);
     tracks.ifPresent(both -> remarks.addAll(both.remarks()));
-    Optional<Line> line = tracks.filter(Tracks::countable).flatMap(Line::through);
+    Optional<Line> read = tracks.filter(Tracks::countable).flatMap(Line::through);
+    Optional<Double> expected =
+        train.flatMap(t -> MotionSolver.solve(Mechanism.of(t)).ratio()).map(i -> i.reduction().doubleValue());
+    Optional<String> slow =
+        read.flatMap(l -> expected.flatMap(i -> tracks.orElseThrow().tooSlow(l.ratio(), i)));
+    slow.ifPresent(remarks::add);
+    Optional<Line> line = read.filter(l -> slow.isEmpty());
     Optional<TurnTest> turns =
         line.map(
             l ->
@@ -62,7 +80,7 @@ public record RecordingResult(
     if (recording.skipped() > 0) {
       remarks.add(recording.skipped() + (recording.skipped() == 1 ? " row" : " rows") + " skipped");
     }
-    List<LoadStep> steps = Plateaus.of(recording, tracks.filter(Tracks::countable));
+    List<LoadStep> steps = Plateaus.of(recording, tracks.filter(Tracks::countable), remarks);
     Optional<LoadTest> load =
         steps.isEmpty()
             ? Optional.empty()

@@ -5,6 +5,7 @@ import java.util.Arrays;
 import java.util.DoubleSummaryStatistics;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import steadycog.bench.Recording.Channel;
 import steadycog.number.Figures;
 
@@ -18,18 +19,41 @@ import steadycog.number.Figures;
  * @param remarks what was found and done, in words
  * @param countable whether turns can be counted: false where the angle moves so far from row to row
  *     that it may have gone round
+ * @param period turns after which the input was read as starting again; 0 where it was not
  */
 record Tracks(
     double[] input,
     double[] output,
     List<Stretch> stretches,
     List<String> remarks,
-    boolean countable) {
+    boolean countable,
+    double period) {
   /** A pause so many times longer than usual is a gap. */
   private static final double GAP = 6.5;
 
-  /** Of a turn from row to row; more could as well be less in the other sense. */
-  private static final double MOST_STEP = 0.4;
+  /** Of a period from row to row; more could as well be less in the other sense. */
+  private static final double MOST_STEP = 1.0 / 3;
+
+  /** No shaft turns so much of a period one way in a row and the other way in the next. */
+  private static final double FLIP = 0.25;
+
+  /** Turns; less is no spike. */
+  private static final double LEAST_SPIKE = 0.02;
+
+  /** Ranges that a rising angle cannot have fallen back by. */
+  private static final double SAWTOOTH = 1.5;
+
+  /** Of a ratio. */
+  private static final double OFF = 0.005;
+
+  /** Of a period a row; what turns less cannot well have gone round. */
+  private static final double SLOW = 0.08;
+
+  private static final int MOST_ROUNDS = 20;
+  private static final int FEWEST = 20;
+  private static final double OUTERMOST = 0.01;
+  private static final double DEGREES = 360;
+  private static final int SAMPLES = 20_000;
 
   private static final double FEW = 0.001;
   private static final int MOST_GAPS_TOLD = 5;
@@ -51,7 +75,9 @@ record Tracks(
     boolean[] countable = {true};
     double[] input = unwrapped(recording, Channel.INPUT, stretches, remarks, countable);
     double[] output = unwrapped(recording, Channel.OUTPUT, stretches, remarks, countable);
-    return Optional.of(new Tracks(input, output, stretches, remarks, countable[0]));
+    double period =
+        period(recording, Channel.INPUT, recording.column(Channel.INPUT).orElseThrow(), stretches);
+    return Optional.of(new Tracks(input, output, stretches, remarks, countable[0], period));
   }
 
   /** Cuts where time jumps, goes back, or either angle is missing. */
@@ -88,6 +114,42 @@ record Tracks(
     return all;
   }
 
+  /**
+   * Rounds of the input that could be missing from every row: with them the ratio would be the
+   * expected one, without them it is not. A recording that is too slow shows a wheel as a film does.
+   *
+   * @param ratio as read
+   * @param expected of the train
+   */
+  Optional<String> tooSlow(double ratio, double expected) {
+    if (period == 0 || Math.abs(ratio / expected - 1) < OFF) {
+      return Optional.empty();
+    }
+    double[] steps =
+        stretches.stream()
+            .flatMapToDouble(
+                s -> IntStream.range(s.from + 1, s.to).mapToDouble(k -> input[k] - input[k - 1]))
+            .sorted()
+            .toArray();
+    double step = steps.length == 0 ? 0 : steps[steps.length / 2];
+    if (Math.abs(step) < SLOW * period) {
+      return Optional.empty();
+    }
+    for (int rounds = -MOST_ROUNDS; rounds <= MOST_ROUNDS; rounds++) {
+      double whole = step + rounds * period;
+      if (rounds != 0 && Math.abs(ratio * whole / step / expected - 1) < OFF) {
+        return Optional.of(
+            "the input angle reads as "
+                + text(step * DEGREES)
+                + " degrees a row; were it "
+                + text(whole * DEGREES)
+                + ", the ratio would be that of the card. Recorded so slowly its turns cannot be"
+                + " counted: record faster, or angles that go on");
+      }
+    }
+    return Optional.empty();
+  }
+
   private static void add(List<Stretch> all, int from, int to) {
     if (to - from >= 2) {
       all.add(new Stretch(from, to));
@@ -115,22 +177,32 @@ record Tracks(
       List<Stretch> stretches,
       List<String> remarks,
       boolean[] countable) {
-    double[] raw = recording.column(channel).orElseThrow();
-    double period = period(recording, channel, raw, stretches);
+    double[] read = recording.column(channel).orElseThrow();
+    double period = period(recording, channel, read, stretches);
+    Spikes spikes = Spikes.of(read, period, LEAST_SPIKE);
+    remarks.addAll(spikes.remarks(channel.title(), recording.lines()));
+    double[] raw = spikes.values();
     if (period == 0) {
+      unknownPeriod(raw, channel, stretches, remarks, countable);
       return raw;
     }
     double[] whole = raw.clone();
     long times = 0;
     long far = 0;
+    boolean flips = false;
     for (Stretch stretch : stretches) {
       double added = 0;
+      double before = 0;
       for (int k = stretch.from + 1; k < stretch.to; k++) {
         double rounds = Math.rint((raw[k] - raw[k - 1]) / period);
         added -= rounds * period;
         times += rounds != 0 ? 1 : 0;
         whole[k] = raw[k] + added;
-        far += Math.abs(whole[k] - whole[k - 1]) > MOST_STEP * period ? 1 : 0;
+        double step = whole[k] - whole[k - 1];
+        far += Math.abs(step) > MOST_STEP * period ? 1 : 0;
+        flips |=
+            step * before < 0 && Math.min(Math.abs(step), Math.abs(before)) > FLIP * period;
+        before = step;
       }
     }
     remarks.add(
@@ -140,24 +212,61 @@ record Tracks(
             + (period == 1 ? "each turn" : text(period) + " turns")
             + ": joined "
             + times
-            + (times == 1 ? " time" : " times"));
-    if (far > FEW * recording.rows()) {
+            + (times == 1 ? " time" : " times")
+            + ", taken to move less than half of that from row to row");
+    if (far > FEW * recording.rows() || flips) {
       countable[0] = false;
       remarks.add(
           "the "
               + channel.title()
-              + " moves more than "
-              + text(MOST_STEP * period)
-              + " turns from row to row, so its turns cannot be counted: record faster, or angles"
-              + " that go on");
+              + " moves "
+              + (flips ? "from turning one way to turning the other" : "more than a third of that")
+              + " from row to row, and may as well turn further: its turns cannot be counted;"
+              + " record faster, or angles that go on");
     }
     return whole;
+  }
+
+  /** Something that falls back again and again by neither a turn nor a counter's range. */
+  private static void unknownPeriod(
+      double[] raw,
+      Channel channel,
+      List<Stretch> stretches,
+      List<String> remarks,
+      boolean[] countable) {
+    double range = range(raw);
+    double sum = 0;
+    int times = 0;
+    for (Stretch stretch : stretches) {
+      for (int k = stretch.from + 1; k < stretch.to; k++) {
+        double jump = raw[k] - raw[k - 1];
+        if (Math.abs(jump) > range / 2) {
+          sum += jump;
+          times++;
+        }
+      }
+    }
+    if (times >= 2 && Math.abs(sum) > SAWTOOTH * range) {
+      countable[0] = false;
+      double degrees = range * DEGREES;
+      remarks.add(
+          "the "
+              + channel.title()
+              + " starts again "
+              + times
+              + " times after about "
+              + text(degrees)
+              + " degrees, which is no turn, so its turns cannot be counted: is its unit right?"
+              + (Math.abs(degrees - 2 * Math.PI) < 0.5
+                  ? " It looks like rad"
+                  : Math.abs(degrees - 1) < 0.1 ? " It looks like turn" : ""));
+    }
   }
 
   /** The turns after which it starts again; 0 where it does not. */
   private static double period(
       Recording recording, Channel channel, double[] raw, List<Stretch> stretches) {
-    double range = range(raw);
+    double range = usualRange(raw);
     List<Double> candidates = new ArrayList<>(List.of(1.0));
     Optional.ofNullable(recording.wraps().get(channel)).ifPresent(candidates::addFirst);
     for (double period : candidates) {
@@ -166,6 +275,21 @@ record Tracks(
       }
     }
     return 0;
+  }
+
+  /** Without the few outermost values, which may be spikes. */
+  static double usualRange(double[] values) {
+    int every = Math.max(1, values.length / SAMPLES);
+    double[] some =
+        IntStream.range(0, values.length / every)
+            .mapToDouble(k -> values[k * every])
+            .filter(value -> !Double.isNaN(value))
+            .sorted()
+            .toArray();
+    int ends = some.length < FEWEST ? 0 : (int) Math.ceil(OUTERMOST * some.length);
+    return some.length == 0
+        ? Double.NEGATIVE_INFINITY
+        : some[some.length - 1 - ends] - some[ends];
   }
 
   /**

@@ -22,10 +22,14 @@ public enum Unit {
   LBF_FT(Dimension.TORQUE, "lbf-ft", "1.3558179483314004", 0),
   LBF_IN(Dimension.TORQUE, "lbf-in", "0.1129848290276167", 0),
   KGF_CM(Dimension.TORQUE, "kgf-cm", "0.0980665", 0),
+  NCM(Dimension.TORQUE, "Ncm", "1/100", 0),
+  OZF_IN(Dimension.TORQUE, "ozf-in", "0.00706155181422604375", 0),
+  GF_CM(Dimension.TORQUE, "gf-cm", "0.0000980665", 0),
   W(Dimension.POWER, "W", "1", 0),
   HP(Dimension.POWER, "hp", "745.69987158227022", 0),
   MM(Dimension.LENGTH, "mm", "1", 0),
   IN(Dimension.LENGTH, "in", "25.4", 0),
+  CM(Dimension.LENGTH, "cm", "10", 0),
   MPA(Dimension.STRESS, "MPa", "1", 0),
   PSI(Dimension.STRESS, "psi", "44482216152605/6451600000000000", 0),
   KG(Dimension.MASS, "kg", "1", 0),
@@ -40,6 +44,7 @@ public enum Unit {
   V(Dimension.VOLTAGE, "V", "1", 0),
   MV(Dimension.VOLTAGE, "mV", "1/1000", 0),
   ARC_MINUTE(Dimension.ANGLE, "arcmin", "1/60", 0),
+  ARC_SECOND(Dimension.ANGLE, "arcsec", "1/3600", 0),
   DEGREE(Dimension.ANGLE, "deg", "1", 0),
   TURN(Dimension.ANGLE, "turn", "360", 0),
   RADIAN(Dimension.ANGLE, "rad", "180", -1),
@@ -48,7 +53,10 @@ public enum Unit {
   DECIBEL(Dimension.SOUND, "dB", "1", 0),
   SECOND(Dimension.TIME, "s", "1", 0),
   MILLISECOND(Dimension.TIME, "ms", "1/1000", 0),
-  MINUTE(Dimension.TIME, "min", "60", 0);
+  MICROSECOND(Dimension.TIME, "\u00b5s", "1/1000000", 0),
+  MINUTE(Dimension.TIME, "min", "60", 0),
+  HOUR(Dimension.TIME, "h", "3600", 0),
+  DAY(Dimension.TIME, "d", "86400", 0);
 
   /** The zero of the Fahrenheit scale, \u00b0C. */
   private static final double FAHRENHEIT_ZERO = -160.0 / 9;
@@ -58,8 +66,38 @@ public enum Unit {
           Map.entry("turns", "turn"),
           Map.entry("rev", "turn"),
           Map.entry("revs", "turn"),
+          Map.entry("revolution", "turn"),
+          Map.entry("revolutions", "turn"),
+          Map.entry("rotation", "turn"),
+          Map.entry("rotations", "turn"),
           Map.entry("degree", "deg"),
           Map.entry("degrees", "deg"),
+          Map.entry("mnm", "nmm"),
+          Map.entry("newtonmetre", "nm"),
+          Map.entry("lbin", "lbfin"),
+          Map.entry("inlb", "lbfin"),
+          Map.entry("inlbs", "lbfin"),
+          Map.entry("inlbf", "lbfin"),
+          Map.entry("lbft", "lbfft"),
+          Map.entry("ftlb", "lbfft"),
+          Map.entry("ftlbs", "lbfft"),
+          Map.entry("ftlbf", "lbfft"),
+          Map.entry("ozin", "ozfin"),
+          Map.entry("inoz", "ozfin"),
+          Map.entry("kgcm", "kgfcm"),
+          Map.entry("gcm", "gfcm"),
+          Map.entry("msec", "ms"),
+          Map.entry("millisecond", "ms"),
+          Map.entry("milliseconds", "ms"),
+          Map.entry("us", "\u00b5s"),
+          Map.entry("\u03bcs", "\u00b5s"),
+          Map.entry("minutes", "min"),
+          Map.entry("hours", "h"),
+          Map.entry("days", "d"),
+          Map.entry("volts", "v"),
+          Map.entry("amps", "a"),
+          Map.entry("celsius", "c"),
+          Map.entry("fahrenheit", "f"),
           Map.entry("", "deg"),
           Map.entry("'", "arcmin"),
           Map.entry("\u2032", "arcmin"),
@@ -160,10 +198,10 @@ public enum Unit {
 
   /**
    * Finds a unit of cards by its symbol in any case, also written {@code N\u00b7m}, {@code lbf in},
-   * {@code kgf*cm}.
+   * {@code kgf*cm}, {@code oz-in}.
    */
   public static Optional<Unit> of(String symbol) {
-    String wanted = bare(symbol);
+    String wanted = ALSO.getOrDefault(bare(symbol), bare(symbol));
     return Arrays.stream(values())
         .filter(unit -> unit.dimension.onCards && bare(unit.symbol).equals(wanted))
         .findFirst();

@@ -32,11 +32,18 @@ class RecordingTest {
 
   private static Recording recording(int rows, Map<Channel, double[]> columns) {
     return new Recording(
-        "log.csv", columns, rows, List.of(), 0, Map.of(), IntStream.range(2, rows + 2).toArray());
+        "log.csv",
+        columns,
+        rows,
+        List.of(),
+        0,
+        Map.of(),
+        IntStream.range(2, rows + 2).toArray(),
+        List.of());
   }
 
   private static RecordingResult result(Recording recording) {
-    return RecordingResult.of(recording, Rigging.METER, DAY, "");
+    return RecordingResult.of(recording, Rigging.METER, DAY, "", Optional.empty());
   }
 
   private static double wrapped(double turns) {
@@ -50,7 +57,7 @@ class RecordingTest {
     for (int round = 0; round < 60; round++) {
       double ratio = (random.nextBoolean() ? 1 : -1) * random.nextDouble(0.3, 90);
       double step = (random.nextBoolean() ? 1 : -1) * random.nextDouble(0.01, 0.3);
-      double most = 0.35 * Math.min(1, Math.abs(ratio));
+      double most = 0.3 * Math.min(1, Math.abs(ratio));
       double each = Math.signum(step) * Math.min(Math.abs(step), most);
       boolean wraps = random.nextBoolean();
       int rows = 3000;
@@ -132,7 +139,7 @@ class RecordingTest {
     columns.put(Channel.TORQUE, column(all.size(), k -> all.get(k).torque()));
     columns.put(Channel.CURRENT, column(all.size(), k -> all.get(k).current()));
     Rigging motor = Rigging.METER.turnedBy(Optional.of(rig.torqueConstant()), rig.idleCurrent());
-    RecordingResult result = RecordingResult.of(recording(all.size(), columns), motor, DAY, "");
+    RecordingResult result = RecordingResult.of(recording(all.size(), columns), motor, DAY, "", Optional.empty());
     LoadResult logged = LoadResult.of(train, run.test());
     LoadResult read = LoadResult.of(train, result.load().orElseThrow());
     List<LoadResult.Row> held =

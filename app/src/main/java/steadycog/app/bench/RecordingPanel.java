@@ -13,6 +13,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.stream.Collectors;
 import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
@@ -39,10 +40,11 @@ import steadycog.bench.Recording;
 import steadycog.bench.Recording.Channel;
 import steadycog.bench.RecordingResult;
 import steadycog.bench.Rigging;
+import steadycog.format.csv.Beginning;
 import steadycog.format.csv.Columns;
 import steadycog.format.csv.Columns.Column;
+import steadycog.format.csv.Guess;
 import steadycog.format.csv.RecordingCsv;
-import steadycog.format.csv.RecordingCsv.Beginning;
 import steadycog.format.file.Trouble;
 import steadycog.format.json.UnreadableException;
 import steadycog.number.Figures;
@@ -53,6 +55,8 @@ import steadycog.train.Train;
 /** A recording: which column holds what, reading it aside, and what it says. */
 final class RecordingPanel extends VBox {
   private static final String NONE = "\u2013";
+  private static final int SHOWN_ROWS = 3;
+  private static final int SHOWN_COLUMNS = 8;
   private static final int MOST_POINTS = 400;
   private static final double WIDEST_HEAD = 136;
 
@@ -64,6 +68,7 @@ final class RecordingPanel extends VBox {
   private final Button stop = new Button("Stop");
   private final ProgressBar bar = new ProgressBar(0);
   private final Label said = Look.label("", "bad-word");
+  private final BlocksView preview = new BlocksView();
   private final BlocksView result = new BlocksView();
   private final Button keepTurns = Look.styled(new Button("Keep as turn count"), "cure");
   private final Button keepLoad = Look.styled(new Button("Keep as load test"), "cure");
@@ -92,7 +97,7 @@ final class RecordingPanel extends VBox {
     HBox tools = new HBox(8, read, stop, bar);
     tools.setAlignment(Pos.CENTER_LEFT);
     getChildren()
-        .addAll(title, new Wide(mapping), tools, said, new HBox(8, keepTurns, keepLoad), result);
+        .addAll(title, new Wide(mapping), preview, tools, said, new HBox(8, keepTurns, keepLoad), result);
     showWorking(false);
     showFound(Optional.empty());
     say("");
@@ -115,14 +120,21 @@ final class RecordingPanel extends VBox {
     file = Optional.of(path);
     beginning = Optional.empty();
     mapping.getChildren().clear();
+    preview.show(List.of());
     title.setText("Recording " + path.getFileName());
     showFound(Optional.empty());
     say("");
     try (InputStream in = Files.newInputStream(path)) {
-      Beginning seen = RecordingCsv.peek(in);
+      Beginning seen = Beginning.of(in);
       beginning = Optional.of(seen);
-      offer(seen);
-      read();
+      Guess guess = seen.guess();
+      offer(seen, guess.columns());
+      preview(seen, guess);
+      if (guess.questions().isEmpty()) {
+        read();
+      } else {
+        say(questions(guess));
+      }
     } catch (UnreadableException unreadable) {
       say(unreadable.at(path.getFileName().toString()) + ".");
     } catch (IOException failed) {
@@ -131,8 +143,30 @@ final class RecordingPanel extends VBox {
     showWorking(beginning.isPresent() && bar.isVisible());
   }
 
-  private void offer(Beginning seen) {
-    Columns guess = seen.guess();
+  private static String questions(Guess guess) {
+    return guess.questions().stream().map(Guess.Question::words).collect(Collectors.joining(". "))
+        + ". Choose above which is which, then read it.";
+  }
+
+  /** How it begins and how that was taken, before anything of it is kept. */
+  private void preview(Beginning seen, Guess guess) {
+    List<Block> blocks = new ArrayList<>();
+    if (!guess.said().isEmpty()) {
+      blocks.add(new Block.Lines(guess.said()));
+    }
+    int wide = Math.min(seen.heads().size(), SHOWN_COLUMNS);
+    blocks.add(
+        new Block.Table(
+            seen.heads().subList(0, wide),
+            seen.rows().stream()
+                .limit(SHOWN_ROWS)
+                .map(row -> row.subList(0, Math.min(wide, row.size())))
+                .toList(),
+            wide));
+    preview.show(blocks);
+  }
+
+  private void offer(Beginning seen, Columns guess) {
     int row = 0;
     for (Channel channel : Channel.values()) {
       Column column = guess.of().get(channel);
@@ -198,6 +232,7 @@ final class RecordingPanel extends VBox {
     Columns columns = columns(seen);
     Rigging motor = motor();
     String state = desk.state().orElse("");
+    Optional<Train> tested = tested();
     AtomicBoolean own = new AtomicBoolean();
     cancelled = own;
     showFound(Optional.empty());
@@ -207,7 +242,15 @@ final class RecordingPanel extends VBox {
     Thread.ofPlatform()
         .daemon()
         .name("recording")
-        .start(() -> readAside(path, seen, columns, motor, state, own));
+        .start(() -> readAside(path, seen, columns, motor, state, tested, own));
+  }
+
+  /** The train of the build, or on the bench, in the state in which it is shown. */
+  private Optional<Train> tested() {
+    Optional<Train> train = book.build().map(b -> b.card().train());
+    return train
+        .or(() -> desk.sheet().card().map(card -> card.train()))
+        .map(t -> t.shifts().state(desk.state().orElse("")).map(t::in).orElse(t));
   }
 
   /** What is known of the motor from the last load test of the build. */
@@ -216,7 +259,13 @@ final class RecordingPanel extends VBox {
   }
 
   private void readAside(
-      Path path, Beginning seen, Columns columns, Rigging motor, String state, AtomicBoolean own) {
+      Path path,
+      Beginning seen,
+      Columns columns,
+      Rigging motor,
+      String state,
+      Optional<Train> tested,
+      AtomicBoolean own) {
     String words = "";
     Optional<Read> got = Optional.empty();
     try (InputStream in = new BufferedInputStream(Files.newInputStream(path))) {
@@ -231,7 +280,9 @@ final class RecordingPanel extends VBox {
               own::get);
       got =
           Optional.of(
-              new Read(recording, RecordingResult.of(recording, motor, LocalDate.now(), state)));
+              new Read(
+                  recording,
+                  RecordingResult.of(recording, motor, LocalDate.now(), state, tested)));
     } catch (CancellationException stopped) {
       words = "Stopped; nothing was taken over.";
     } catch (UnreadableException unreadable) {
@@ -290,13 +341,9 @@ final class RecordingPanel extends VBox {
                             + ", scatter "
                             + Figures.significant(all.result.scatter(), 3)
                             + "\u00b0 at the output.")));
-    Optional<Train> train = book.build().map(b -> b.card().train());
     BenchBlocks maker = new BenchBlocks(desk.preferences().units());
-    Optional<Train> tested =
-        train
-            .or(() -> desk.sheet().card().map(card -> card.train()))
-            .map(t -> t.shifts().state(desk.state().orElse("")).map(t::in).orElse(t));
-    tested.ifPresent(
+    tested()
+        .ifPresent(
         t -> {
           all.result.turns().ifPresent(test -> blocks.addAll(maker.test(t, test)));
           all.result.load().ifPresent(test -> blocks.addAll(maker.test(t, test)));

@@ -2,10 +2,12 @@ package steadycog.format.csv;
 
 import java.util.Arrays;
 import java.util.EnumMap;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.DoubleUnaryOperator;
 import java.util.stream.Collectors;
 import steadycog.bench.Recording.Channel;
@@ -18,18 +20,6 @@ import steadycog.number.Unit.Dimension;
  * @param of index from 0 and unit by channel
  */
 public record Columns(Map<Channel, Column> of) {
-  private static final Map<Channel, List<String>> NAMES =
-      Map.of(
-          Channel.TIME, List.of("time", "t", "timestamp", "elapsed", "seconds"),
-          Channel.INPUT,
-              List.of("input angle", "input", "in", "angle in", "motor angle", "motor", "drive"),
-          Channel.OUTPUT, List.of("output angle", "output", "out", "angle out", "take off"),
-          Channel.TORQUE, List.of("torque out", "torque", "output torque", "load", "brake"),
-          Channel.TORQUE_IN, List.of("torque in", "input torque", "motor torque"),
-          Channel.CURRENT, List.of("current", "i", "amps"),
-          Channel.VOLTAGE, List.of("voltage", "v", "volts", "u"),
-          Channel.TEMPERATURE, List.of("temperature", "temp"),
-          Channel.NOISE, List.of("noise", "sound"));
 
   /**
    * A column.
@@ -42,24 +32,8 @@ public record Columns(Map<Channel, Column> of) {
     of = Map.copyOf(of);
   }
 
-  /** What the heads of the columns say by themselves. */
-  public static Columns guess(List<String> heads) {
-    Map<Channel, Column> found = new EnumMap<>(Channel.class);
-    for (Channel channel : Channel.values()) {
-      for (String name : NAMES.get(channel)) {
-        for (int k = 0; k < heads.size() && !found.containsKey(channel); k++) {
-          Heading heading = Heading.of(heads.get(k));
-          if (heading.name().equals(name)) {
-            found.put(channel, new Column(k, heading.unit()));
-          }
-        }
-      }
-    }
-    return new Columns(found);
-  }
-
   /**
-   * Changes the guess by what a person says: {@code input=motor:counts/1024, torque=5:lbf-in,
+   * Changes this by what a person says: {@code input=motor:counts/1024, torque=5:lbf-in,
    * noise=none}.
    *
    * @throws IllegalArgumentException saying what was found and what is expected
@@ -71,19 +45,8 @@ public record Columns(Map<Channel, Column> of) {
       if (one.isBlank()) {
         continue;
       }
-      int equals = one.indexOf('=');
-      Channel channel =
-          Channel.of(equals < 0 ? "" : one.substring(0, equals).strip())
-              .orElseThrow(
-                  () ->
-                      new IllegalArgumentException(
-                          "'"
-                              + one.strip()
-                              + "': expected CHANNEL=COLUMN or CHANNEL=COLUMN:UNIT, CHANNEL one of "
-                              + Arrays.stream(Channel.values())
-                                  .map(Channel::key)
-                                  .collect(Collectors.joining(", "))));
-      String rest = one.substring(equals + 1).strip();
+      Channel channel = channel(one);
+      String rest = one.substring(one.indexOf('=') + 1).strip();
       int colon = rest.indexOf(':');
       String column = (colon < 0 ? rest : rest.substring(0, colon)).strip();
       if (column.equals("none")) {
@@ -96,6 +59,28 @@ public record Columns(Map<Channel, Column> of) {
       changed.put(channel, new Column(index, unit));
     }
     return new Columns(changed);
+  }
+
+  /** The channels that {@code said} decides. */
+  static Set<Channel> named(String said) {
+    return Arrays.stream(said.split(","))
+        .filter(one -> !one.isBlank())
+        .map(Columns::channel)
+        .collect(Collectors.toCollection(() -> EnumSet.noneOf(Channel.class)));
+  }
+
+  private static Channel channel(String one) {
+    int equals = one.indexOf('=');
+    return Channel.of(equals < 0 ? "" : one.substring(0, equals).strip())
+        .orElseThrow(
+            () ->
+                new IllegalArgumentException(
+                    "'"
+                        + one.strip()
+                        + "': expected CHANNEL=COLUMN or CHANNEL=COLUMN:UNIT, CHANNEL one of "
+                        + Arrays.stream(Channel.values())
+                            .map(Channel::key)
+                            .collect(Collectors.joining(", "))));
   }
 
   private static int index(String column, List<String> heads) {

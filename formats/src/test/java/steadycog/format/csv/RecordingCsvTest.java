@@ -21,7 +21,6 @@ import steadycog.bench.Recording;
 import steadycog.bench.Recording.Channel;
 import steadycog.bench.RecordingResult;
 import steadycog.bench.Rigging;
-import steadycog.format.csv.RecordingCsv.Beginning;
 import steadycog.format.json.UnreadableException;
 
 class RecordingCsvTest {
@@ -36,7 +35,7 @@ class RecordingCsvTest {
 
   private static Recording read(String text, String columns)
       throws IOException, UnreadableException {
-    Beginning beginning = RecordingCsv.peek(in(text));
+    Beginning beginning = Beginning.of(in(text));
     return RecordingCsv.read(
         in(text),
         "log.csv",
@@ -90,18 +89,18 @@ class RecordingCsvTest {
       delimiter = '|',
       value = {
         "''|1:1: nothing in it",
-        "time input output\\n0 0 0\\n1 1 1|1:1: only one column",
-        "0,1,2\\n1,2,3|1:1: no column heads",
+        "turns\\n0\\n1|1:1: only one column",
+        "0,1,2\\n1,2,3|1:1: neither both angles nor a torque among the columns column 1",
         "time,speed\\n0,1\\n1,1|1:1: neither both angles nor a torque",
         "time,input [furlong],output\\n0,0,0\\n1,1,1|1:1: unknown unit 'furlong' of input angle",
         "time,input,output\\n|1:1: no rows",
         "time,input,output\\n"
             + "0,1,5,0,1,5\\n"
             + "0,2,6,0,2,6\\n"
-            + "0,3,7,0,3,7|2:1: 3 of 3 rows cannot be read",
+            + "0,3,7,0,3,7|2:1: 6 columns instead of 3: decimal commas",
         "time,input,output\\n0,a,0\\n1,b,1\\n2,2,2|2:1: 2 of 3 rows cannot be read",
         "a,b\\u0000|1:1: not text",
-        "time,input,output\\n0,\"1,2\\n3,4,5|2:1: cannot be parted"
+        "time,input,output\\n0,\"1,2\\n3,4,5|1:1: no rows"
       })
   void whatIsNoRecordingIsRefusedWithPlaceAndRemedy(String text, String expected) {
     String real = text.replace("\\n", "\n").replace("\\u0000", "\u0000");
@@ -150,8 +149,10 @@ class RecordingCsvTest {
       }
       try {
         Recording recording = read(text.toString());
-        RecordingResult.of(recording, Rigging.METER, LocalDate.EPOCH, "");
+        RecordingResult.of(recording, Rigging.METER, LocalDate.EPOCH, "", Optional.empty());
         readable++;
+      } catch (IllegalArgumentException asked) {
+        assertTrue(asked.getMessage().contains("say which, as in --columns"), asked.getMessage());
       } catch (UnreadableException clear) {
         assertTrue(clear.line() >= 1 && !clear.getMessage().isBlank());
       }
@@ -178,19 +179,19 @@ class RecordingCsvTest {
       text.append(tenths % 10).append('\n');
     }
     byte[] bytes = text.toString().getBytes(StandardCharsets.UTF_8);
-    Beginning beginning = RecordingCsv.peek(new ByteArrayInputStream(bytes));
+    Beginning beginning = Beginning.of(new ByteArrayInputStream(bytes));
     long[] told = {0};
     Recording recording =
         RecordingCsv.read(
             new ByteArrayInputStream(bytes),
             "long.csv",
             beginning,
-            beginning.guess(),
+            beginning.guess().columns(),
             now -> told[0] = now,
             () -> false);
     assertEquals(rows - 10, recording.rows());
     assertTrue(told[0] > bytes.length / 2);
-    RecordingResult result = RecordingResult.of(recording, Rigging.METER, LocalDate.EPOCH, "");
+    RecordingResult result = RecordingResult.of(recording, Rigging.METER, LocalDate.EPOCH, "", Optional.empty());
     assertEquals(85, result.ratio().orElseThrow(), 0.001, result.remarks()::toString);
     assertEquals(Optional.empty(), result.load());
     assertThrows(
@@ -200,7 +201,7 @@ class RecordingCsvTest {
                 new ByteArrayInputStream(bytes),
                 "long.csv",
                 beginning,
-                beginning.guess(),
+                beginning.guess().columns(),
                 now -> {},
                 () -> true));
   }
