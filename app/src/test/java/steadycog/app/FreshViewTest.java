@@ -4,11 +4,15 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.mockito.Mockito.mock;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
+import java.util.regex.Pattern;
+import javafx.scene.Node;
+import javafx.scene.control.Labeled;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -20,6 +24,8 @@ import steadycog.app.desk.DeskCopy;
 import steadycog.app.desk.PowerShown;
 import steadycog.app.desk.Station;
 import steadycog.format.demo.TernRock;
+import steadycog.number.Unit;
+import steadycog.number.Units;
 import steadycog.train.Member;
 import steadycog.train.MemberId;
 import steadycog.train.ShiftPlan;
@@ -51,6 +57,12 @@ class FreshViewTest extends InWindow {
               + "drive set.eccentric\nhold set.ring\ntake ring.B\n",
           "parallel 20 ~\n",
           "");
+
+  /** Units of every sort that a view can change. */
+  private static final List<Unit> SHOWN =
+      Arrays.stream(Unit.values())
+          .filter(unit -> Units.USUAL.of(unit.dimension()).isPresent())
+          .toList();
 
   private Opened fresh;
 
@@ -91,6 +103,48 @@ class FreshViewTest extends InWindow {
       judge(done);
     }
   }
+
+  /** All at once and in every view: none of the units left behind stands anywhere. */
+  @Test
+  void unitsChangeEverywhereAtOnce() throws Exception {
+    robot.interact(() -> opened.desk().putDown(TernRock.job()));
+    List<String> done = new ArrayList<>();
+    List<String> left = new ArrayList<>();
+    for (int index = 0; index < TernRock.job().sheets().size(); index++) {
+      int shown = index;
+      robot.interact(() -> opened.desk().showSheet(shown));
+      for (Station station : List.of(Station.DRIVE_AND_HOLD, Station.CUT_SHEET)) {
+        robot.interact(() -> opened.desk().stationProperty().set(station));
+        settle();
+        robot.interact(() -> use(List.of(Unit.IN, Unit.LBF_IN, Unit.HP, Unit.RAD_PER_S)));
+        settle();
+        done.add(station + " " + index);
+        for (Node node : robot.lookup((Node n) -> n instanceof Labeled && isShown(n)).queryAll()) {
+          String text = String.valueOf(((Labeled) node).getText());
+          if (OF_THE_OTHERS.matcher(text).find() && !AS_ON_THE_CARD.matcher(text).find()) {
+            left.add(done.getLast() + ": " + text);
+          }
+        }
+        judge(done);
+        robot.interact(() -> use(List.of(Unit.MM, Unit.NM, Unit.W, Unit.RPM)));
+      }
+    }
+    assertEquals(List.of(), left);
+  }
+
+  private void use(List<Unit> units) {
+    Desk desk = opened.desk();
+    for (Unit unit : units) {
+      desk.preferencesProperty().set(desk.preferences().in(unit));
+    }
+  }
+
+  private static final Pattern OF_THE_OTHERS =
+      Pattern.compile("\\d[ \u00a0\u2009](mm|Nm|N mm|W|rpm)\\b|, mm\\b|N mm");
+
+  /** What is typed, or quoted from a card; modules are named in mm everywhere. */
+  private static final Pattern AS_ON_THE_CARD =
+      Pattern.compile("^(module|width)\\b|^~ meshes|^planet 15 x3 |^lobes 29|^nominal 80");
 
   /** One thing that a person might do; returns what it was. */
   private String act(Random random) {
@@ -143,7 +197,11 @@ class FreshViewTest extends InWindow {
       }
       case 15 ->
           desk.preferencesProperty()
-              .set(desk.preferences().sized(11 + random.nextInt(10)).inDark(random.nextBoolean()));
+              .set(
+                  desk.preferences()
+                      .sized(11 + random.nextInt(10))
+                      .inDark(random.nextBoolean())
+                      .in(SHOWN.get(random.nextInt(SHOWN.size()))));
       case 16 ->
           desk.powerProperty().set(PowerShown.values()[random.nextInt(PowerShown.values().length)]);
       default -> {

@@ -141,7 +141,7 @@ abstract class InWindow {
         .isPresent();
   }
 
-  private static boolean isShown(Node node) {
+  static boolean isShown(Node node) {
     return node.isVisible() && (node.getParent() == null || isShown(node.getParent()));
   }
 

@@ -46,7 +46,6 @@ import steadycog.number.Quantity;
 import steadycog.number.Unit;
 import steadycog.report.BenchBlocks;
 import steadycog.report.Block;
-import steadycog.report.Units;
 import steadycog.train.Train;
 
 /** {@code bench}: what was tested, what a recording says, or a test on the simulated rig. */
@@ -132,7 +131,26 @@ final class BenchCommand implements Callable<Integer> {
 
   @Override
   public Integer call() {
+    fitting();
     return data.isPresent() || rig.isPresent() ? input.withOne(this::test) : input.with(this::book);
+  }
+
+  /** Refuses options that would be passed over. */
+  private void fitting() {
+    input.requireText(!json);
+    input.requires("--rig", data.isEmpty(), "a recording is read: leave --csv or --rig out");
+    for (String option : List.of("--columns", "--motor")) {
+      input.requires(option, data.isPresent(), "of a recording: it needs --csv DATA");
+    }
+    for (String option :
+        List.of("--seed", "--fault", "--strength", "--play", "--limit", "--record")) {
+      input.requires(option, rig.isPresent(), "of the rig: it needs --rig turns or --rig load");
+    }
+    for (String option : List.of("--top", "--steps")) {
+      input.requires(option, rig.filter("load"::equals).isPresent(), "it needs --rig load");
+    }
+    input.requires(
+        "--state", data.isPresent() || rig.isPresent(), "it needs --csv DATA or --rig");
   }
 
   private int book(Job job) {
@@ -140,7 +158,6 @@ final class BenchCommand implements Callable<Integer> {
       input.print(BenchResultJson.write(job.sheets()));
       return Exit.DONE;
     }
-    BenchBlocks maker = new BenchBlocks(Units.USUAL);
     StringBuilder text = new StringBuilder();
     for (Sheet sheet : job.sheets()) {
       List<Build> builds = sheet.book().builds();
@@ -150,10 +167,11 @@ final class BenchCommand implements Callable<Integer> {
       text.append(text.isEmpty() ? "" : "\n").append("== ").append(sheet.name()).append(" ==\n");
       for (int k = 0; k < builds.size(); k++) {
         Optional<Build> before = k == 0 ? Optional.empty() : Optional.of(builds.get(k - 1));
+        BenchBlocks maker = new BenchBlocks(input.units(builds.get(k).card().train()));
         text.append(text(maker.build(builds.get(k), before)));
       }
     }
-    input.print(text.isEmpty() ? "nothing built yet\n" : text.toString());
+    input.tell(text.isEmpty() ? "nothing built yet\n" : text.toString());
     return Exit.DONE;
   }
 
@@ -181,8 +199,11 @@ final class BenchCommand implements Callable<Integer> {
       Read read = read(file);
       RecordingResult result = RecordingResult.of(
               read.recording(), rigging(), LocalDate.now(), shown, Optional.of(train));
-      input.print(
-          json ? BenchResultJson.write(train, read.recording(), result) : text(train, read, result));
+      if (json) {
+        input.print(BenchResultJson.write(train, read.recording(), result));
+      } else {
+        input.tell(text(train, read, result));
+      }
       return Exit.DONE;
     } catch (UnreadableException unreadable) {
       return input.refuse(unreadable.at(file.toString()));
@@ -253,7 +274,7 @@ final class BenchCommand implements Callable<Integer> {
                     .append("   scatter ")
                     .append(Figures.significant(result.scatter(), 3))
                     .append(" deg\n"));
-    BenchBlocks maker = new BenchBlocks(Units.USUAL);
+    BenchBlocks maker = new BenchBlocks(input.units(train));
     result.turns().ifPresent(test -> text.append('\n').append(text(maker.test(train, test))));
     result.load().ifPresent(test -> text.append('\n').append(text(maker.test(train, test))));
     return text.toString();
@@ -296,10 +317,11 @@ final class BenchCommand implements Callable<Integer> {
         return input.refuse(record.get() + ":1:1: cannot be written: " + Trouble.words(failed));
       }
     }
-    input.print(
-        json
-            ? BenchResultJson.write(train, test)
-            : text(new BenchBlocks(Units.USUAL).test(train, test))
+    if (json) {
+      input.print(BenchResultJson.write(train, test));
+      return Exit.DONE;
+    }
+    input.tell(text(new BenchBlocks(input.units(train)).test(train, test))
                 + "opened up: "
                 + made.inspect().orElse("nothing to be seen")
                 + "\n");

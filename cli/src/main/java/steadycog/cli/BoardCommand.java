@@ -1,17 +1,20 @@
 package steadycog.cli;
 
+import java.util.LinkedHashMap;
+import java.util.Map;
 import java.util.concurrent.Callable;
+import java.util.function.Function;
+import picocli.CommandLine.ArgGroup;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
-import picocli.CommandLine.Model.CommandSpec;
-import picocli.CommandLine.Option;
-import picocli.CommandLine.Spec;
 import steadycog.format.csv.BoardCsv;
+import steadycog.format.csv.EachTrain;
 import steadycog.format.json.StudyJson;
-import steadycog.job.Sheet;
+import steadycog.job.Job;
 import steadycog.motion.RatioBoard;
 import steadycog.motion.RatioBoard.Configuration;
 import steadycog.number.Exact;
+import steadycog.number.Figures;
 import steadycog.study.ConfigurationBoard;
 
 /** {@code board}: every drive, hold and take-off choice with its ratio. */
@@ -20,32 +23,69 @@ import steadycog.study.ConfigurationBoard;
     mixinStandardHelpOptions = true,
     description = "Every drive, hold and take-off choice with its ratio and mode.")
 final class BoardCommand implements Callable<Integer> {
-  @Spec CommandSpec spec;
   @Mixin CardInput input;
 
-  @Option(names = "--json", description = "print JSON")
-  boolean json;
-
-  @Option(names = "--csv", description = "print comma-separated values")
-  boolean csv;
+  @ArgGroup(exclusive = true)
+  Output output = new Output();
 
   @Override
   public Integer call() {
-    return input.withOne(this::print);
+    return input.with(this::print);
   }
 
-  private int print(Sheet sheet) {
-    ConfigurationBoard board = ConfigurationBoard.of(sheet.card().orElseThrow().train());
-    input.print(json ? StudyJson.board(board) : csv ? BoardCsv.write(board) : table(board));
-    if (!board.whole()) {
-      spec.commandLine()
-          .getErr()
-          .println(
-              "too many shafts to list all: the first "
-                  + RatioBoard.MOST
-                  + " choices of drive, holds and take-off were tried");
+  private int print(Job job) {
+    input.requireText(output.isText());
+    Map<String, ConfigurationBoard> boards = new LinkedHashMap<>();
+    job.sheets()
+        .forEach(
+            sheet ->
+                boards.put(
+                    sheet.name(), ConfigurationBoard.of(sheet.card().orElseThrow().train())));
+    if (output.json) {
+      input.print(StudyJson.eachTrain(each(boards, StudyJson::board)));
+    } else if (output.csv) {
+      input.print(EachTrain.of(each(boards, BoardCsv::write)));
+    } else {
+      String unit = input.asked().map(units -> units.torque().symbol()).orElse("unit");
+      input.tell(text(boards, unit));
     }
+    boards.forEach(
+        (name, board) -> {
+          if (!board.whole()) {
+            input.remark(
+                (boards.size() > 1 ? name + ": " : "")
+                    + "too many shafts to list all: the first "
+                    + RatioBoard.MOST
+                    + " choices of drive, holds and take-off were tried");
+          }
+        });
     return Exit.DONE;
+  }
+
+  private static Map<String, String> each(
+      Map<String, ConfigurationBoard> boards, Function<ConfigurationBoard, String> write) {
+    Map<String, String> all = new LinkedHashMap<>();
+    boards.forEach((name, board) -> all.put(name, write.apply(board)));
+    return all;
+  }
+
+  private static String text(Map<String, ConfigurationBoard> boards, String unit) {
+    StringBuilder text = new StringBuilder();
+    boards.forEach(
+        (name, board) -> {
+          text.append(text.isEmpty() ? "" : "\n");
+          text.append(boards.size() > 1 ? "== " + name + " ==\n" : "").append(table(board));
+        });
+    boolean held =
+        boards.values().stream()
+            .flatMap(board -> board.rows().stream())
+            .anyMatch(row -> row.reaction().isPresent());
+    return text
+        + (held
+            ? "\nreaction: torque on the held member for 1 " + unit + " at the drive, without losses\n"
+            : "")
+        + "*: seldom worth its parts\n"
+        + Shares.CAUTION;
   }
 
   private static String table(ConfigurationBoard board) {
@@ -56,10 +96,11 @@ final class BoardCommand implements Callable<Integer> {
             "hold",
             "take",
             "i = in/out",
+            "exactly",
             "e = out/in",
             "reaction",
-            "comes out",
-            "pushed back",
+            "passes",
+            "back",
             "edge",
             "mode");
     for (ConfigurationBoard.Row row : board.rows()) {
@@ -68,20 +109,16 @@ final class BoardCommand implements Callable<Integer> {
           one.drive().toString(),
           one.heldText().orElseGet(() -> lock(one)),
           one.take().toString(),
+          Figures.plain(one.ratio().reduction()),
           Exact.text(one.ratio().reduction()),
-          Exact.text(one.ratio().trainValue()),
-          row.reaction().map(Exact::text).orElse("-"),
+          Figures.plain(one.ratio().trainValue()),
+          row.reaction().map(Figures::plain).orElse("-"),
           Shares.forwards(row.eachWay()),
           Shares.backwards(row.eachWay().backwards()),
           Shares.edge(row.eachWay().backwards()),
-          one.ratio().mode().word() + (row.seldom() ? ", seldom worth its parts" : ""));
+          one.ratio().mode().word() + (row.seldom() ? " *" : ""));
     }
-    boolean held = board.rows().stream().anyMatch(row -> row.reaction().isPresent());
-    return table
-        + (held
-            ? "\nreaction: torque on the held member for 1 unit at the drive, without losses\n"
-            : "")
-        + Shares.CAUTION;
+    return table.toString();
   }
 
   private static String lock(Configuration one) {

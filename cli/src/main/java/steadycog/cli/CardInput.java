@@ -12,6 +12,7 @@ import java.util.Optional;
 import java.util.function.ToIntFunction;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
+import picocli.CommandLine.ParameterException;
 import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 import steadycog.format.file.JobFiles;
@@ -19,7 +20,10 @@ import steadycog.format.file.Trouble;
 import steadycog.format.json.UnreadableException;
 import steadycog.job.Job;
 import steadycog.job.Sheet;
+import steadycog.number.Unit;
+import steadycog.number.Units;
 import steadycog.study.NamedStudy;
+import steadycog.train.Train;
 
 /** The CARD that most commands take. */
 final class CardInput {
@@ -36,6 +40,50 @@ final class CardInput {
       paramLabel = "NAME",
       description = "only the train of that name in the job")
   Optional<String> train = Optional.empty();
+
+  @Option(
+      names = "--units",
+      paramLabel = "UNITS",
+      split = ",",
+      description = "show in these units, as rad/s,lbf-in,hp,in; else in those of the card")
+  List<String> units = List.of();
+
+  /** The units asked for; empty where each train is shown in those of its card. */
+  Optional<Units> asked() {
+    if (units.isEmpty()) {
+      return Optional.empty();
+    }
+    Units chosen = Units.USUAL;
+    for (String symbol : units) {
+      Unit unit =
+          Unit.of(symbol)
+              .filter(one -> Units.USUAL.of(one.dimension()).isPresent())
+              .orElseThrow(
+                  () ->
+                      new ParameterException(
+                          spec.commandLine(),
+                          "--units " + symbol + ": expected units as rpm, Nm, W, mm, lbf-in"));
+      chosen = chosen.with(unit);
+    }
+    return Optional.of(chosen);
+  }
+
+  /** The units in which {@code train} is shown: those asked for, else those of its card. */
+  Units units(Train train) {
+    return asked().orElseGet(train::units);
+  }
+
+  /** Says that an option that was given means nothing here, rather than pass over it. */
+  void requires(String option, boolean applies, String reason) {
+    if (!applies && spec.commandLine().getParseResult().hasMatchedOption(option)) {
+      throw new ParameterException(spec.commandLine(), option + ": " + reason);
+    }
+  }
+
+  /** What JSON holds does not depend on units that are asked for. */
+  void requireText(boolean text) {
+    requires("--units", text, "the units of JSON and of data files are fixed: leave it out");
+  }
 
   /** Runs {@code use} on the job, or says in one line why it cannot be read. */
   int with(ToIntFunction<Job> use) {
@@ -104,7 +152,12 @@ final class CardInput {
     err.flush();
   }
 
-  /** Prints a result. */
+  /** Prints what people read, long lines parted. */
+  void tell(String text) {
+    print(Lines.wrapped(text));
+  }
+
+  /** Prints a result as it is. */
   void print(String text) {
     PrintWriter out = spec.commandLine().getOut();
     out.print(text);

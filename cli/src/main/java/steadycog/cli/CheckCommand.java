@@ -21,7 +21,7 @@ final class CheckCommand extends ReportCommand {
 
   @Override
   String table(List<NamedStudy> studies) {
-    return StudyTable.check(studies);
+    return StudyTable.check(studies, input.asked());
   }
 
   @Override

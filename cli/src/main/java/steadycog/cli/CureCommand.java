@@ -1,6 +1,7 @@
 package steadycog.cli;
 
-import java.util.Optional;
+import java.util.LinkedHashMap;
+import java.util.Map;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
@@ -12,6 +13,8 @@ import steadycog.cure.PutRight.Keep;
 import steadycog.cure.PutRight.Outcome;
 import steadycog.format.json.StudyJson;
 import steadycog.notation.Card;
+import steadycog.job.Job;
+import steadycog.job.Sheet;
 import steadycog.number.Pace;
 import steadycog.number.Ratio;
 
@@ -41,32 +44,45 @@ final class CureCommand implements Callable<Integer> {
 
   @Override
   public Integer call() {
-    return input.withOne(
-        sheet -> {
-          Card card = sheet.card().orElseThrow();
-          Outcome outcome = PutRight.of(card.train(), keep, Pace.FREE);
-          if (json) {
-            input.print(StudyJson.cure(card, outcome));
-          } else {
-            say(card, outcome);
-          }
-          return outcome.isSound() ? Exit.DONE : Exit.DONE_WITH_ERRORS;
-        });
+    return input.with(this::cure);
   }
 
-  private void say(Card card, Outcome outcome) {
-    Optional<Cure> cure = outcome.cure();
-    if (!outcome.isSound()) {
-      input.remark(
-          (outcome.searched()
-                  ? "no change within reach: "
-                  : "too large to try changes, the worst is ")
-              + line(outcome.left().orElseThrow()));
-      return;
+  private int cure(Job job) {
+    input.requireText(!json);
+    boolean several = job.sheets().size() > 1;
+    boolean sound = true;
+    Map<String, String> all = new LinkedHashMap<>();
+    for (Sheet sheet : job.sheets()) {
+      Card card = sheet.card().orElseThrow();
+      Outcome outcome = PutRight.of(card.train(), keep, Pace.FREE);
+      sound &= outcome.isSound();
+      if (json) {
+        all.put(sheet.name(), StudyJson.cure(card, outcome));
+        continue;
+      }
+      if (outcome.isSound()) {
+        all.put(sheet.name(), (several ? "# " + sheet.name() + "\n" : "") + text(card, outcome));
+      }
+      input.remark((several ? sheet.name() + ": " : "") + said(card, outcome));
     }
-    String text = cure.map(found -> card.revised(found.train()).text()).orElse(card.text());
-    input.print(text.endsWith("\n") ? text : text + "\n");
-    input.remark(cure.map(CureCommand::words).orElse("nothing to put right") + still(outcome));
+    input.print(json ? StudyJson.eachTrain(all) : String.join("\n", all.values()));
+    return sound ? Exit.DONE : Exit.DONE_WITH_ERRORS;
+  }
+
+  private static String text(Card card, Outcome outcome) {
+    String text =
+        outcome.cure().map(found -> card.revised(found.train()).text()).orElse(card.text());
+    return text.endsWith("\n") ? text : text + "\n";
+  }
+
+  private String said(Card card, Outcome outcome) {
+    if (!outcome.isSound()) {
+      return (outcome.searched()
+              ? "no change within reach: "
+              : "too large to try changes, the worst is ")
+          + line(outcome.left().orElseThrow().in(input.units(card.train())));
+    }
+    return outcome.cure().map(CureCommand::words).orElse("nothing to put right") + still(outcome);
   }
 
   private static String words(Cure cure) {

@@ -30,7 +30,7 @@ import steadycog.piece.Pieces;
 import steadycog.piece.UnmakeableException;
 import steadycog.report.Report;
 import steadycog.report.Section;
-import steadycog.report.Units;
+import steadycog.number.Units;
 import steadycog.study.NamedStudy;
 import steadycog.study.Study;
 
@@ -92,7 +92,7 @@ final class ExportCommand implements Callable<Integer> {
               + " warnings (faults) there are")
   List<String> sections = List.of();
 
-  @Option(names = "--inch", description = "lengths of a report in inches")
+  @Option(names = "--inch", description = "lengths of a report in inches: the same as --units in")
   boolean inch;
 
   @Override
@@ -121,6 +121,7 @@ final class ExportCommand implements Callable<Integer> {
   private int write(Job job) {
     String name = target.toString().toLowerCase(Locale.ROOT);
     Optional<PieceFile> made = PieceFile.of(target);
+    fitting(name, made.isPresent());
     boolean one = JobFiles.isCard(target) || name.endsWith(".png") || made.isPresent();
     if (one && job.sheets().size() > 1) {
       return refuse("it holds one train, the job has several: name one by --train");
@@ -129,7 +130,7 @@ final class ExportCommand implements Callable<Integer> {
       if (made.isPresent()) {
         return pieces(job.sheets().getFirst(), made.get());
       } else if (name.endsWith(".csv")) {
-        JobFiles.write(target, StudyCsv.write(CardInput.studies(job)));
+        JobFiles.write(target, StudyCsv.write(CardInput.studies(job), input.asked().orElse(Units.USUAL)));
       } else if (name.endsWith(".png")) {
         return picture(job.sheets().getFirst());
       } else if (name.endsWith(".pdf") || name.endsWith(".html")) {
@@ -147,6 +148,21 @@ final class ExportCommand implements Callable<Integer> {
     }
   }
 
+  /** Refuses options that this ending would pass over. */
+  private void fitting(String name, boolean pieces) {
+    String cut = "for outlines and solids alone: leave it out";
+    for (String option : List.of("--only", "--apart", "--each", "--coupon", "--anyway", "--chord")) {
+      input.requires(option, pieces, cut);
+    }
+    boolean report = name.endsWith(".pdf") || name.endsWith(".html");
+    for (String option : List.of("--sections", "--inch")) {
+      input.requires(option, report, "for reports alone: leave it out");
+    }
+    input.requires(
+        "--units", report || name.endsWith(".csv"), "for reports and tables alone: leave it out");
+    input.requires("--only", !coupon, "a test piece is of no member: leave it out");
+  }
+
   private int report(Job job, boolean html) throws IOException {
     Set<Section> chosen = EnumSet.noneOf(Section.class);
     for (String word : sections) {
@@ -160,7 +176,15 @@ final class ExportCommand implements Callable<Integer> {
       }
       section.ifPresent(chosen::add);
     }
-    Units units = new Units(Unit.RPM, Unit.NM, Unit.W, inch ? Unit.IN : Unit.MM);
+    Units asked =
+        input
+            .asked()
+            .orElseGet(
+                () ->
+                    job.sheets().size() == 1
+                        ? job.sheets().getFirst().card().orElseThrow().train().units()
+                        : Units.USUAL);
+    Units units = inch ? asked.with(Unit.IN) : asked;
     Report report =
         Report.of(job, chosen.isEmpty() ? Section.ALL : chosen, units, LocalDate.now().toString());
     if (html) {

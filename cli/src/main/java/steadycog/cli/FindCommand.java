@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.Callable;
+import picocli.CommandLine.ArgGroup;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
@@ -131,11 +132,8 @@ final class FindCommand implements Callable<Integer> {
   @Option(names = "--backwards", description = "pushed at the take-off it turns, or holds")
   Optional<String> backwards = Optional.empty();
 
-  @Option(names = "--json", description = "print JSON")
-  boolean json;
-
-  @Option(names = "--csv", description = "print comma-separated values")
-  boolean csv;
+  @ArgGroup(exclusive = true)
+  Output output = new Output();
 
   @Override
   public Integer call() {
@@ -156,11 +154,11 @@ final class FindCommand implements Callable<Integer> {
     List<Hint> hints = found.candidates().isEmpty() ? Loosen.of(wanted, Watch.NONE) : List.of();
     PrintWriter out = spec.commandLine().getOut();
     out.print(
-        json
+        output.json
             ? FoundJson.write(found, hints)
-            : csv
+            : output.csv
                 ? FoundCsv.write(found.candidates())
-                : table(found.candidates()) + said(found, hints));
+                : Lines.wrapped(table(found.candidates())) + said(found, hints));
     out.flush();
     return Exit.DONE;
   }
@@ -196,6 +194,9 @@ final class FindCommand implements Callable<Integer> {
   }
 
   private int near(String source) {
+    if (output.csv) {
+      throw new IllegalArgumentException("--csv: with --near there is a table or JSON: leave it out");
+    }
     try {
       Job job =
           source.equals("-") ? JobFiles.read(System.in, "train") : JobFiles.open(Path.of(source));
@@ -206,7 +207,7 @@ final class FindCommand implements Callable<Integer> {
       Wanted wanted = wanted();
       Nearby.Changes changes = Nearby.of(card.get().train(), wanted, Watch.NONE);
       PrintWriter out = spec.commandLine().getOut();
-      out.print(json ? FoundJson.write(changes) : table(changes));
+      out.print(output.json ? FoundJson.write(changes) : Lines.wrapped(table(changes)));
       out.flush();
       return Exit.DONE;
     } catch (UnreadableException unreadable) {
@@ -222,10 +223,11 @@ final class FindCommand implements Callable<Integer> {
           + changes.examined()
           + " trains examined. Widen the tolerance or a limit, or look without --near.\n";
     }
-    TextTable table = new TextTable(1, "change", "i = in/out", "error ppm", "teeth changed");
+    TextTable table = new TextTable(1, "change", "i = in/out", "exactly", "error ppm", "teeth changed");
     for (Nearby.Change change : changes.list()) {
       table.add(
           change.words().isEmpty() ? "none needed" : change.words(),
+          Figures.plain(change.candidate().ratio().reduction()),
           Exact.text(change.candidate().ratio().reduction()),
           ppm(change.candidate()),
           Integer.toString(change.teeth()));
@@ -236,9 +238,9 @@ final class FindCommand implements Callable<Integer> {
   private static String table(List<Candidate> candidates) {
     TextTable table =
         new TextTable(
-            1,
-            "card",
+            0,
             "i = in/out",
+            "exactly",
             "error ppm",
             "teeth",
             "planets",
@@ -248,7 +250,8 @@ final class FindCommand implements Callable<Integer> {
             "findings");
     for (Candidate candidate : candidates) {
       table.add(
-          candidate.card(),
+          Lines.card(candidate.card()),
+          Figures.plain(candidate.ratio().reduction()),
           Exact.text(candidate.ratio().reduction()),
           ppm(candidate),
           Integer.toString(candidate.size()),
@@ -262,7 +265,7 @@ final class FindCommand implements Callable<Integer> {
   }
 
   private static String ppm(Candidate candidate) {
-    return Figures.significant(candidate.errorPpm(), 5);
+    return Figures.plain(candidate.errorPpm());
   }
 
   /** What was covered, and where nothing was found why and what would help. */
@@ -283,9 +286,12 @@ final class FindCommand implements Callable<Integer> {
           hints.isEmpty()
               ? "No single limit stands in the way: loosen several."
               : "Loosen one of these limits, and there is something:");
-      hints.forEach(hint -> words.add("  " + option(hint) + "  for  " + hint.first().card()));
+      for (Hint hint : hints) {
+        words.add("  " + option(hint) + "  for");
+        Lines.card(hint.first().card()).forEach(line -> words.add(Lines.INDENT + line));
+      }
     }
-    return "\n" + String.join("\n", words) + "\n";
+    return "\n" + Lines.wrapped(String.join("\n", words));
   }
 
   private static String option(Hint hint) {

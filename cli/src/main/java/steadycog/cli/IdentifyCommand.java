@@ -94,6 +94,9 @@ final class IdentifyCommand implements Callable<Integer> {
   @Override
   public Integer call() {
     try {
+      together("--bore", inside.isPresent(), "--od", outside.isEmpty(), "of a ring there is no --od");
+      together("--over", over.isPresent(), "", span.isPresent(), "needs --span");
+      together("--mate", mate.isPresent(), "", distance.isPresent(), "needs --distance");
       boolean internal = inside.isPresent() && outside.isEmpty();
       List<Identify.Guess> guesses =
           Identify.of(
@@ -112,6 +115,15 @@ final class IdentifyCommand implements Callable<Integer> {
     } catch (IllegalArgumentException wrong) {
       spec.commandLine().getErr().println("<options>:1:1: " + wrong.getMessage());
       return Exit.NOT_READ;
+    }
+  }
+
+  /** Refuses an option that would be passed over. */
+  private static void together(
+      String option, boolean given, String other, boolean applies, String reason) {
+    if (given && !applies) {
+      throw new IllegalArgumentException(
+          option + ": " + reason + (other.isEmpty() ? "" : ": leave " + other + " out"));
     }
   }
 

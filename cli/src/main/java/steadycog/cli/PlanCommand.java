@@ -1,17 +1,24 @@
 package steadycog.cli;
 
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.stream.Collectors;
+import picocli.CommandLine.ArgGroup;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
+import steadycog.format.csv.EachTrain;
 import steadycog.format.csv.PlanCsv;
 import steadycog.format.json.StudyJson;
+import steadycog.job.Job;
 import steadycog.job.Sheet;
 import steadycog.notation.CardPrinter;
 import steadycog.number.Exact;
+import steadycog.number.Figures;
+import steadycog.number.Units;
 import steadycog.search.ShiftOrder;
 import steadycog.search.StateHunt;
 import steadycog.search.StateHunt.FoundState;
@@ -35,48 +42,72 @@ final class PlanCommand implements Callable<Integer> {
   @Option(names = "--find", description = "every ratio that brakes and clutches can make")
   boolean find;
 
-  @Option(names = "--json", description = "print JSON")
-  boolean json;
-
-  @Option(names = "--csv", description = "print comma-separated values")
-  boolean csv;
+  @ArgGroup(exclusive = true)
+  Output output = new Output();
 
   @Override
   public Integer call() {
-    return input.withOne(sheet -> find ? find(sheet) : print(sheet));
+    return input.with(job -> find ? find(job) : print(job));
   }
 
-  private int print(Sheet sheet) {
-    Train train = sheet.card().orElseThrow().train();
-    if (train.shifts().states().isEmpty()) {
+  private int print(Job job) {
+    input.requireText(!output.json);
+    List<NamedStudy> plans =
+        CardInput.studies(job).stream().filter(named -> named.plan().isPresent()).toList();
+    if (plans.isEmpty()) {
       return refuse("no states on the card, expected one such as: state low: hold ring");
     }
-    NamedStudy named = NamedStudy.of(sheet.name(), train);
-    ShiftTable plan = named.plan().orElseThrow();
-    input.print(
-        json
-            ? StudyJson.solve(List.of(named))
-            : csv ? PlanCsv.write(plan) : PlanTable.of(plan, Optional.empty()));
-    return named.hasErrors() ? Exit.DONE_WITH_ERRORS : Exit.DONE;
+    if (output.json) {
+      input.print(StudyJson.solve(plans));
+    } else if (output.csv) {
+      Map<String, String> tables = new LinkedHashMap<>();
+      plans.forEach(one -> tables.put(one.name(), PlanCsv.write(one.plan().orElseThrow(), input.asked().orElse(Units.USUAL))));
+      input.print(EachTrain.of(tables));
+    } else {
+      Map<String, String> texts = new LinkedHashMap<>();
+      plans.forEach(
+          one ->
+              texts.put(one.name(), PlanTable.of(one.plan().orElseThrow(), input.asked())));
+      input.tell(Lines.headed(texts, job.sheets().size() > 1));
+    }
+    return CardInput.exitCode(plans);
   }
 
-  private int find(Sheet sheet) {
-    Train train = sheet.card().orElseThrow().train();
-    Optional<String> trouble = StateHunt.trouble(train);
-    if (trouble.isPresent()) {
-      return refuse(trouble.get());
+  private int find(Job job) {
+    input.requires("--csv", false, "what --find finds is printed as text or JSON");
+    input.requires("--units", false, "ratios have none: leave it out");
+    Map<String, String> all = new LinkedHashMap<>();
+    String trouble = "";
+    for (Sheet sheet : job.sheets()) {
+      Train train = sheet.card().orElseThrow().train();
+      Optional<String> none = StateHunt.trouble(train);
+      if (none.isPresent()) {
+        trouble = none.get();
+        continue;
+      }
+      FoundStates found = StateHunt.of(train, new Watch() {});
+      List<State> proposed = ShiftOrder.propose(found.states());
+      all.put(
+          sheet.name(),
+          output.json ? StudyJson.found(found, proposed) : table(found, proposed));
     }
-    FoundStates found = StateHunt.of(train, new Watch() {});
-    List<State> proposed = ShiftOrder.propose(found.states());
-    input.print(json ? StudyJson.found(found, proposed) : table(found, proposed));
+    if (all.isEmpty()) {
+      return refuse(trouble);
+    }
+    if (output.json) {
+      input.print(StudyJson.eachTrain(all));
+    } else {
+      input.tell(Lines.headed(all, job.sheets().size() > 1));
+    }
     return Exit.DONE;
   }
 
   private static String table(FoundStates found, List<State> proposed) {
-    TextTable table = new TextTable(0, "i = in/out", "ways", "fastest", "engaged");
+    TextTable table = new TextTable(0, "i = in/out", "exactly", "ways", "fastest", "engaged");
     for (FoundState state : found.states()) {
       Way best = state.ways().getFirst();
       table.add(
+          Figures.plain(state.ratio().reduction()),
           Exact.text(state.ratio().reduction()),
           Integer.toString(state.ways().size()),
           PlanTable.times(best.fastest()),

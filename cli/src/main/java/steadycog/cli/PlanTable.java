@@ -11,19 +11,18 @@ import steadycog.number.Figures;
 import steadycog.number.Mode;
 import steadycog.number.Ratio;
 import steadycog.number.Unit;
-import steadycog.report.Units;
+import steadycog.number.Units;
 import steadycog.study.ShiftTable;
 import steadycog.train.Element;
 
 /** A shift plan laid out for a terminal. */
 final class PlanTable {
-  private static final int DIGITS = 4;
   private static final String NONE = "-";
 
   private PlanTable() {}
 
   static String of(ShiftTable plan, Optional<Units> chosen) {
-    Unit unit = chosen.orElseGet(() -> Units.of(plan.rows().getFirst().study().train())).torque();
+    Unit unit = chosen.orElseGet(() -> plan.rows().getFirst().study().train().units()).torque();
     List<String> heads = new ArrayList<>(List.of("state"));
     plan.elements().stream().map(Element::toString).forEach(heads::add);
     heads.addAll(
@@ -34,8 +33,8 @@ final class PlanTable {
             "swaps",
             "fastest",
             "circulates",
-            "comes out",
-            "pushed back",
+            "passes",
+            "back",
             "edge"));
     TextTable table = new TextTable(1, heads.toArray(String[]::new));
     for (ShiftTable.Row row : plan.rows()) {
@@ -70,7 +69,7 @@ final class PlanTable {
   }
 
   private static String torque(BigFraction torque, Unit unit) {
-    return Figures.significant(unit.fromBase(torque.doubleValue()), DIGITS);
+    return Figures.plain(unit.fromBase(torque.doubleValue()));
   }
 
   private static String fastest(Motion.Fastest fastest) {
@@ -78,10 +77,10 @@ final class PlanTable {
   }
 
   static String times(BigFraction times) {
-    return Figures.significant(times.doubleValue(), DIGITS) + "x";
+    return Figures.plain(times.doubleValue()) + "x";
   }
 
   private static String number(Optional<Double> value) {
-    return value.map(known -> Figures.significant(known, DIGITS)).orElse(NONE);
+    return value.map(known -> Figures.plain(known)).orElse(NONE);
   }
 }

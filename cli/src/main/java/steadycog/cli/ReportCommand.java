@@ -18,6 +18,11 @@ abstract class ReportCommand implements Callable<Integer> {
 
   abstract String json(List<NamedStudy> studies);
 
+  /** Refuses options that mean nothing here. */
+  void check() {
+    input.requireText(!json);
+  }
+
   /** The results that it tells. */
   List<NamedStudy> studies(Job job) {
     return CardInput.studies(job);
@@ -27,8 +32,13 @@ abstract class ReportCommand implements Callable<Integer> {
   public final Integer call() {
     return input.with(
         job -> {
+          check();
           List<NamedStudy> studies = studies(job);
-          input.print(json ? json(studies) : table(studies));
+          if (json) {
+            input.print(json(studies));
+          } else {
+            input.tell(table(studies));
+          }
           return CardInput.exitCode(studies);
         });
   }

@@ -2,8 +2,11 @@ package steadycog.cli;
 
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.concurrent.Callable;
+import picocli.CommandLine.ArgGroup;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
@@ -12,7 +15,7 @@ import steadycog.format.json.CutSheetJson;
 import steadycog.job.Job;
 import steadycog.number.Unit;
 import steadycog.report.Cautions;
-import steadycog.report.Units;
+import steadycog.number.Units;
 import steadycog.sizing.SheetTable;
 import steadycog.sizing.SheetTables;
 import steadycog.study.NamedStudy;
@@ -27,13 +30,10 @@ import steadycog.study.NamedStudy;
 final class SheetCommand implements Callable<Integer> {
   @Mixin CardInput input;
 
-  @Option(names = "--json", description = "print JSON")
-  boolean json;
+  @ArgGroup(exclusive = true)
+  Output output = new Output();
 
-  @Option(names = "--csv", description = "print comma-separated values")
-  boolean csv;
-
-  @Option(names = "--inch", description = "lengths in inches, also where the card is not in inches")
+  @Option(names = "--inch", description = "lengths in inches, the same as --units in")
   boolean inch;
 
   @Override
@@ -42,28 +42,39 @@ final class SheetCommand implements Callable<Integer> {
   }
 
   private int print(Job job) {
+    input.requires("--units", !output.json, "JSON is in mm: leave it out");
+    input.requires("--inch", !output.json, "JSON is in mm: leave it out");
     List<NamedStudy> trains = CardInput.studies(job);
-    Unit length = inch ? Unit.IN : Unit.MM;
-    input.print(
-        json ? CutSheetJson.write(trains) : csv ? SheetCsv.write(trains, length) : text(trains));
+    if (output.json) {
+      input.print(CutSheetJson.write(trains));
+    } else if (output.csv) {
+      input.print(SheetCsv.write(trains, this::units));
+    } else {
+      input.tell(text(trains));
+    }
     return CardInput.exitCode(trains);
   }
 
+  private Units units(NamedStudy train) {
+    Units units = input.units(train.study().train());
+    return inch ? units.with(Unit.IN) : units;
+  }
+
   private String text(List<NamedStudy> trains) {
+    Map<String, String> texts = new LinkedHashMap<>();
+    trains.forEach(train -> texts.put(train.name(), text(train)));
+    return Lines.headed(texts, trains.size() > 1) + "\n" + Cautions.SCREENING + "\n";
+  }
+
+  private String text(NamedStudy train) {
     StringBuilder text = new StringBuilder();
-    for (NamedStudy train : trains) {
-      text.append(text.isEmpty() ? "" : "\n");
-      if (trains.size() > 1) {
-        text.append(train.name()).append("\n\n");
-      }
-      Unit length = inch ? Unit.IN : Units.of(train.study().train()).length();
-      SheetTables tables = new SheetTables(train.study().train(), train.cutSheet(), length);
-      text.append("Teeth: ").append(tables.pitch()).append('\n');
-      text.append("Clearance: ").append(SheetTables.clearance(train.study().train())).append('\n');
-      tables.summary().forEach(line -> text.append(line).append('\n'));
-      tables.all().forEach(table -> text.append('\n').append(table(table)));
-    }
-    return text.append('\n').append(Cautions.SCREENING).append('\n').toString();
+    SheetTables tables =
+        new SheetTables(train.study().train(), train.cutSheet(), units(train));
+    text.append("Teeth: ").append(tables.pitch()).append('\n');
+    text.append("Clearance: ").append(tables.clearance()).append('\n');
+    tables.summary().forEach(line -> text.append(line).append('\n'));
+    tables.all().forEach(table -> text.append('\n').append(table(table)));
+    return text.toString();
   }
 
   private static String table(SheetTable table) {

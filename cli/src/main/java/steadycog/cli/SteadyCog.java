@@ -9,9 +9,11 @@ import java.nio.file.Path;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.function.Function;
+import picocli.AutoComplete;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.ParameterException;
 import picocli.CommandLine.Parameters;
 import picocli.CommandLine.ParseResult;
 import picocli.CommandLine.Spec;
@@ -20,7 +22,7 @@ import picocli.CommandLine.Spec;
 @Command(
     name = "steady-cog",
     mixinStandardHelpOptions = true,
-    version = "Steady Cog 0.1.0",
+    version = SteadyCog.VERSION,
     description = {
       "Lays out gear trains, checks them, and works out speeds and torques.",
       "Without a command the window opens."
@@ -50,6 +52,7 @@ public final class SteadyCog implements Callable<Integer> {
   private static final String LAUNCHER = "steadycog.launcher";
 
   private static final int MARKED = 64;
+  static final String VERSION = "Steady Cog 0.1.0";
 
   @Spec CommandSpec spec;
 
@@ -75,13 +78,45 @@ public final class SteadyCog implements Callable<Integer> {
 
   static CommandLine commandLine() {
     CommandLine command = new CommandLine(new SteadyCog());
+    command.addSubcommand(new CommandLine.HelpCommand());
+    command.addSubcommand("completion", new AutoComplete.GenerateCompletion());
+    command.getSubcommands().values().forEach(SteadyCog::helpful);
     return command
         .setOut(new PrintWriter(new SafeWriter(command.getOut())))
         .setErr(new PrintWriter(new SafeWriter(command.getErr()), true))
         .setColorScheme(CommandLine.Help.defaultColorScheme(CommandLine.Help.Ansi.OFF))
         .setCaseInsensitiveEnumValuesAllowed(true)
+        .setParameterExceptionHandler(SteadyCog::refuse)
         .setExecutionExceptionHandler(SteadyCog::excuse)
         .setExitCodeExceptionMapper(crash -> Exit.NOT_READ);
+  }
+
+  /** Every command tells what it does and of which version it is. */
+  private static void helpful(CommandLine command) {
+    CommandSpec spec = command.getCommandSpec();
+    if (!spec.mixinStandardHelpOptions() && spec.findOption("--help") == null) {
+      spec.mixinStandardHelpOptions(true);
+    }
+    spec.version(VERSION);
+    spec.usageMessage().hidden(false);
+  }
+
+  /** What is wrong with the command line, and where to read what would be right, in one line. */
+  private static int refuse(ParameterException wrong, String[] args) {
+    CommandLine command = wrong.getCommandLine();
+    String message =
+        String.valueOf(wrong.getMessage())
+            .lines()
+            .findFirst()
+            .orElse("")
+            .replaceAll("is not an? (int|long|Integer|Long)$", "is not a whole number")
+            .replaceAll("is not an? (double|Double)$", "is not a number")
+            .replaceAll("\\((?:java\\.)?[\\w.]+Exception: (.*)\\)$", "($1)")
+            .replaceAll("^Error: ", "")
+            .replaceAll("[.:]$", "");
+    String name = command.getCommandSpec().qualifiedName();
+    command.getErr().println(name + ": " + message + "; see " + name + " --help");
+    return Exit.NOT_READ;
   }
 
   /** A fault of the program in one line: a trace would help nobody who reads it. */

@@ -10,7 +10,7 @@ import steadycog.number.Exact;
 import steadycog.number.Figures;
 import steadycog.number.Ratio;
 import steadycog.number.Unit;
-import steadycog.report.Units;
+import steadycog.number.Units;
 import steadycog.study.MotorPoint;
 import steadycog.study.NamedStudy;
 import steadycog.study.Study;
@@ -22,7 +22,6 @@ import steadycog.train.Mesh;
 
 /** Results laid out for a terminal. */
 final class StudyTable {
-  private static final int DIGITS = 6;
   private static final String NONE = "-";
 
   private StudyTable() {}
@@ -33,13 +32,13 @@ final class StudyTable {
     for (NamedStudy train : trains) {
       text.append(heading(trains, train));
       text.append(headline(train.study())).append('\n');
-      Units units = chosen.orElseGet(() -> Units.of(train.study().train()));
+      Units units = chosen.orElseGet(() -> train.study().train().units());
       text.append(losses(train.study(), units));
       text.append(members(train.study(), units)).append('\n');
       text.append(tools(train.study()));
       TextTable meshes = meshes(train.study(), units);
       text.append(meshes.isEmpty() ? "" : meshes + "\n");
-      train.study().findings().forEach(finding -> text.append(line(finding)));
+      train.study().findings().forEach(finding -> text.append(line(finding.in(units))));
     }
     plans.forEach(
         train ->
@@ -52,16 +51,16 @@ final class StudyTable {
     return trains.stream().flatMap(train -> train.each().stream()).toList();
   }
 
-  static String check(List<NamedStudy> plans) {
+  static String check(List<NamedStudy> plans, Optional<Units> chosen) {
     List<NamedStudy> trains = each(plans);
     StringBuilder text = new StringBuilder();
     plans.stream()
         .flatMap(train -> train.plan().stream())
         .flatMap(plan -> plan.findings().stream())
-        .forEach(finding -> text.append(line(finding)));
+        .forEach(finding -> text.append(line(finding.in(chosen.orElse(Units.USUAL)))));
     for (NamedStudy train : trains) {
       text.append(heading(trains, train));
-      String found = findings(train);
+      String found = findings(train, chosen.orElseGet(() -> train.study().train().units()));
       text.append(found.isEmpty() ? "nothing found\n" : found);
     }
     return text.toString();
@@ -136,7 +135,7 @@ final class StudyTable {
   }
 
   private static String number(double value) {
-    return Figures.significant(value, 4);
+    return Figures.plain(value);
   }
 
   /** A value in SI units shown in another: {@code 7.08 lbf-in}. */
@@ -146,7 +145,7 @@ final class StudyTable {
 
   /** How often the edges of tools come by; nothing where there are none. */
   private static String tools(Study study) {
-    TextTable table = new TextTable(1, "tool on", "edges", "each", "passes per input turn");
+    TextTable table = new TextTable(1, "tool on", "edges", "each", "passes per input turn", "exactly");
     for (Member member : study.train().members()) {
       MemberId id = member.id();
       study
@@ -157,6 +156,7 @@ final class StudyTable {
                       id.toString(),
                       study.train().sizes().own(id).tool().orElseThrow().toString(),
                       "x" + study.train().partOf(id).copies(id),
+                      Figures.plain(passes),
                       Exact.text(passes)));
     }
     return table.isEmpty() ? "" : table + "\n";
@@ -170,6 +170,7 @@ final class StudyTable {
             "role",
             "teeth",
             "turns",
+            "exactly",
             units.speed().symbol(),
             "torque " + units.torque().symbol(),
             "ideal " + units.torque().symbol(),
@@ -181,6 +182,7 @@ final class StudyTable {
           id.toString(),
           study.role(id).word(),
           member.teeth().map(Object::toString).orElse(NONE),
+          study.motion().turnsPerInputTurn(id).map(Figures::plain).orElse(NONE),
           study.motion().turnsPerInputTurn(id).map(Exact::text).orElse(NONE),
           number(study.motion().speed(id).map(speed -> speed.in(units.speed()))),
           torque(study.torques().external(id), units),
@@ -201,7 +203,8 @@ final class StudyTable {
         new TextTable(
             1,
             "mesh",
-            "teeth past per input turn",
+            "teeth past",
+            "exactly",
             "power " + power,
             "passes",
             "lost " + power,
@@ -210,6 +213,7 @@ final class StudyTable {
     for (int k = 0; k < all.size(); k++) {
       table.add(
           all.get(k).a() + " ~ " + all.get(k).b(),
+          study.teethPassed(all.get(k)).map(Figures::plain).orElse(NONE),
           study.teethPassed(all.get(k)).map(Exact::text).orElse(NONE),
           number(study.meshPower(k).map(units.power()::fromBase)),
           Shares.percent(study.loading().flow().meshes().get(k).value().doubleValue()),
@@ -219,9 +223,13 @@ final class StudyTable {
     return table;
   }
 
-  private static String findings(NamedStudy train) {
+  private static String findings(NamedStudy train, Units units) {
     StringBuilder text = new StringBuilder();
-    train.advice().forEach(advice -> text.append(line(advice)));
+    train
+        .advice()
+        .forEach(
+            advice ->
+                text.append(line(new Advice(advice.finding().in(units), advice.cures()))));
     return text.toString();
   }
 
@@ -246,6 +254,6 @@ final class StudyTable {
   }
 
   private static String number(Optional<Double> value) {
-    return value.map(known -> Figures.significant(known, DIGITS)).orElse(NONE);
+    return value.map(known -> Figures.plain(known)).orElse(NONE);
   }
 }

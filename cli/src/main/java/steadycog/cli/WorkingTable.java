@@ -7,7 +7,7 @@ import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.number.Exact;
 import steadycog.number.Figures;
 import steadycog.number.Unit;
-import steadycog.report.Units;
+import steadycog.number.Units;
 import steadycog.study.Arrangements;
 import steadycog.study.Creep;
 import steadycog.study.EpicyclicWorking;
@@ -20,7 +20,6 @@ import steadycog.train.Part;
 
 /** How ratio and torques come about, for a terminal. */
 final class WorkingTable {
-  private static final int DIGITS = 6;
   private static final String NONE = "-";
 
   private WorkingTable() {}
@@ -36,7 +35,7 @@ final class WorkingTable {
       text.append(
           study
               .torqueWorking()
-              .map(working -> torques(working, chosen.orElseGet(() -> Units.of(study.train()))))
+              .map(working -> torques(working, chosen.orElseGet(() -> study.train().units())))
               .orElse("not all torques follow: no working of them\n"));
     }
     return text.toString();
@@ -143,6 +142,6 @@ final class WorkingTable {
   }
 
   private static String number(BigFraction torque, Unit unit) {
-    return Figures.significant(unit.fromBase(torque.doubleValue()), DIGITS);
+    return Figures.plain(unit.fromBase(torque.doubleValue()));
   }
 }

@@ -62,8 +62,9 @@ class CureCommandTest extends Shell {
   void oneTrainOfAJobIsCuredByItsName() throws Exception {
     Path job = folder.resolve("tern.cog.json");
     JobFiles.save(TernRock.job(), 0, job);
-    assertEquals(2, run("", "cure", job.toString()));
-    assertTrue(err.toString().contains("name one by --train"), err.toString());
+    assertEquals(1, run("", "cure", job.toString()), "the fault on purpose stays");
+    assertTrue(err.toString().contains("Dome rotator: nothing to put right"), err.toString());
+    assertTrue(out.toString().contains("# Filter wheel\n"), out.toString());
     byte[] before = Files.readAllBytes(job);
     assertEquals(0, run("", "cure", job.toString(), "--train", "Filter wheel"));
     assertTrue(out.toString().contains("shift planet 0.2\n"), out.toString());
@@ -143,7 +144,7 @@ class CureCommandTest extends Shell {
       assertEquals(planet ? "144/5" : "null", member.get("toolPasses").asText());
     }
     assertEquals(0, run(INCHES, "solve", "-"));
-    assertTrue(out.toString().contains("planet      12    x3                  144/5"));
+    assertTrue(out.toString().contains("planet      12    x3                   28.8    144/5"));
     for (String bad : new String[] {"tool planet 0", "tool planet 1.5", "tool 12", "tool planet"}) {
       assertEquals(2, run("planetary sun 24 planet 15 x3 ring 54\n" + bad + "\n", "solve", "-"));
       assertTrue(err.toString().startsWith("<stdin>:2:"), err.toString());
@@ -199,7 +200,7 @@ class CureCommandTest extends Shell {
     assertEquals("lowers", json().get("powerFlow").asText());
     assertEquals(0.0051, json().at("/members/0/torqueNm").asDouble(), 5e-5);
     assertEquals(0, run(down, "check", "-"));
-    assertTrue(out.toString().contains("the sun must push 0.00508 Nm to lower it"));
+    assertTrue(out.toString().contains("must push 0.00508 Nm to"));
     assertTrue(out.toString().contains("note lowering: "), out.toString());
   }
 

@@ -2,6 +2,7 @@ package steadycog.bench;
 
 import java.util.ArrayList;
 import java.util.List;
+import steadycog.number.Figures;
 
 /**
  * A picture of numbers, to be drawn on screen or paper.
@@ -11,6 +12,7 @@ import java.util.List;
  * @param up axis from bottom to top
  */
 public record Chart(String title, Axis across, Axis up, List<Series> series) {
+  private static final int MOST_SAID = 16;
 
   /**
    * An axis.
@@ -95,6 +97,22 @@ public record Chart(String title, Axis across, Axis up, List<Series> series) {
 
   public Chart {
     series = List.copyOf(series);
+  }
+
+  /** What it shows, for those who do not see it: every series with its points, the first ones. */
+  public String words() {
+    StringBuilder text = new StringBuilder(title + ", over " + across.title());
+    for (Series one : series) {
+      text.append("; ").append(one.name().isEmpty() ? "read" : one.name());
+      text.append(one.points.isEmpty() ? ": nothing" : ":");
+      int every = Math.max(1, (int) Math.ceil((double) one.points.size() / MOST_SAID));
+      for (int k = 0; k < one.points.size(); k += every) {
+        Point point = one.points.get(k);
+        text.append(k == 0 ? " " : ", ").append(Figures.shown(point.y));
+        text.append(" at ").append(Figures.shown(point.x));
+      }
+    }
+    return text.append('.').toString();
   }
 
   /** Whether there is anything to draw that was read. */

@@ -2,6 +2,7 @@ package steadycog.check;
 
 import java.util.ArrayList;
 import java.util.List;
+import steadycog.number.Measured;
 import steadycog.shape.BasicRack;
 import steadycog.shape.BevelPair;
 import steadycog.shape.PairGeometry;
@@ -90,9 +91,9 @@ final class BevelTeethRule implements Rule {
     if (face > most * (1 + ROUNDING)) {
       found.add(
           Finding.of("bevel-face", face < cone ? Severity.WARNING : Severity.ERROR, both)
-              .with("face", PairRule.rounded(face, 2) + " mm")
-              .with("cone", PairRule.rounded(cone, 2) + " mm")
-              .with("most", PairRule.rounded(Math.floor(most * 10) / 10, 1) + " mm")
+              .with("face", Measured.mm(face, 2))
+              .with("cone", Measured.mm(cone, 2))
+              .with("most", Measured.mm(Math.floor(most * 10) / 10, 1))
               .with("margin", PairRule.rounded(most - face, 2)));
     }
   }

@@ -1,6 +1,7 @@
 package steadycog.check;
 
 import java.util.Optional;
+import steadycog.number.Measured;
 import steadycog.sizing.MeshFigures;
 import steadycog.train.Mesh;
 import steadycog.train.Train;
@@ -21,8 +22,8 @@ final class BindingRule extends PairRule {
                 finding("binding", Severity.ERROR, mesh)
                     .with("one", mesh.a())
                     .with("two", mesh.b())
-                    .with("distance", rounded(f.distance(), 3) + " mm")
-                    .with("overlap", rounded(-f.play(), 3) + " mm")
+                    .with("distance", Measured.mm(f.distance(), 3))
+                    .with("overlap", Measured.mm(-f.play(), 3))
                     .with("play", rounded(f.play(), 3)));
   }
 
@@ -31,8 +32,8 @@ final class BindingRule extends PairRule {
     return finding("binding", Severity.ERROR, mesh)
         .with("one", mesh.a())
         .with("two", mesh.b())
-        .with("distance", rounded(figures.distance(), 3) + " mm")
-        .with("least", rounded(least, 3) + " mm")
+        .with("distance", Measured.mm(figures.distance(), 3))
+        .with("least", Measured.mm(least, 3))
         .worded("near");
   }
 }

@@ -3,7 +3,8 @@ package steadycog.check;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import steadycog.number.Figures;
+import steadycog.number.Measured;
+import steadycog.number.Unit;
 import steadycog.piece.BevelBody;
 import steadycog.piece.Blank;
 import steadycog.piece.Bores;
@@ -85,16 +86,16 @@ final class BoreRule implements Rule {
     Finding finding =
         Finding.of("bore-wall", wall <= 0 ? Severity.ERROR : Severity.WARNING, List.of(id))
             .with("bore", bore)
-            .with("wall", PairRule.rounded(wall, 2) + " mm")
+            .with("wall", Measured.mm(wall, 2))
             .with("margin", PairRule.rounded(wall - least, 2))
             .with("largest", largest(root - hole + Bores.reach(bore), least, bore));
     return Optional.of(finding.worded(variant + (wall <= 0 ? "none" : "thin")));
   }
 
   /** The largest such bore that leaves the wall, mm. */
-  private static String largest(double reach, double least, Bore bore) {
+  private static Measured largest(double reach, double least, Bore bore) {
     double share = (reach - least) / Bores.reach(bore);
     double size = Math.max(0, Math.floor(share * bore.size().inBase() * 10) / 10);
-    return Figures.significant(size, 3) + " mm";
+    return Measured.significant(size, Unit.MM, 3);
   }
 }

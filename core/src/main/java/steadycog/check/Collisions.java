@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import steadycog.assembly.Assembly;
 import steadycog.assembly.Collision;
+import steadycog.number.Measured;
 import steadycog.number.Pace;
 import steadycog.shape.Drives;
 import steadycog.shape.FaceLayout;
@@ -61,10 +62,10 @@ public final class Collisions {
                 a.equals(b) ? List.of(a) : List.of(a, b))
             .with("one", collision.a().name())
             .with("two", collision.b().name())
-            .with("depth", PairRule.rounded(collision.depth(), 3) + " mm")
-            .with("radius", PairRule.rounded(collision.radius(), 2) + " mm")
+            .with("depth", Measured.mm(collision.depth(), 3))
+            .with("radius", Measured.mm(collision.radius(), 2))
             .with("from", PairRule.rounded(collision.from(), 2))
-            .with("to", PairRule.rounded(collision.to(), 2) + " mm")
+            .with("to", Measured.mm(collision.to(), 2))
             .with("margin", PairRule.rounded(-collision.depth(), 3));
     return touching ? finding.worded("touching") : bevel ? finding.worded("bevel") : finding;
   }

@@ -2,6 +2,7 @@ package steadycog.check;
 
 import java.util.ArrayList;
 import java.util.List;
+import steadycog.number.Measured;
 import steadycog.shape.CycloidGeometry;
 import steadycog.train.Cycloidal;
 import steadycog.train.Part;
@@ -23,7 +24,7 @@ abstract class CycloidalRule implements Rule {
 
   abstract List<Finding> check(Train train, Cycloidal drive, CycloidGeometry geometry);
 
-  static String mm(double length) {
-    return PairRule.rounded(length, 2) + " mm";
+  static Measured mm(double length) {
+    return Measured.mm(length, 2);
   }
 }

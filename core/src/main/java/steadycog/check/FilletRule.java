@@ -1,6 +1,7 @@
 package steadycog.check;
 
 import java.util.Optional;
+import steadycog.number.Measured;
 import steadycog.shape.Fillet;
 import steadycog.shape.PairGeometry;
 import steadycog.sizing.MeshFigures;
@@ -52,7 +53,7 @@ final class FilletRule extends PairRule {
       return finding.judged(Severity.OK).worded("hardly");
     }
     return stated
-        ? finding.with("play", rounded(play, 3) + " mm").worded(binds ? "binds" : "within")
+        ? finding.with("play", Measured.mm(play, 3)).worded(binds ? "binds" : "within")
         : finding;
   }
 }

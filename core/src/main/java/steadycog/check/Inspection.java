@@ -8,6 +8,7 @@ import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import steadycog.number.Pace;
 import steadycog.number.Ratio;
+import steadycog.number.Units;
 import steadycog.train.Train;
 
 /**
@@ -71,6 +72,10 @@ public final class Inspection {
     List<Finding> answer = answers[rule];
     if (answer == null) {
       answer = Checks.ask(rule, subject);
+      if (!answer.isEmpty()) {
+        Units units = train().units();
+        answer = answer.stream().map(finding -> finding.in(units)).toList();
+      }
       answers[rule] = answer;
     }
     return answer;

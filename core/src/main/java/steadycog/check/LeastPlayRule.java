@@ -1,6 +1,7 @@
 package steadycog.check;
 
 import java.util.Optional;
+import steadycog.number.Measured;
 import steadycog.sizing.Band;
 import steadycog.sizing.MeshFigures;
 import steadycog.sizing.MeshPlay;
@@ -29,9 +30,9 @@ final class LeastPlayRule extends PairRule {
             .with("one", mesh.a())
             .with("two", mesh.b())
             .with("margin", rounded(band.least(), 3))
-            .with("least", rounded(Math.abs(band.least()), 3) + " mm")
-            .with("nominal", rounded(band.nominal(), 3) + " mm")
-            .with("most", rounded(band.most(), 3) + " mm");
+            .with("least", Measured.mm(Math.abs(band.least()), 3))
+            .with("nominal", Measured.mm(band.nominal(), 3))
+            .with("most", Measured.mm(band.most(), 3));
     return binds ? finding : finding.worded("enough");
   }
 }

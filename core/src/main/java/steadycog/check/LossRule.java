@@ -4,8 +4,9 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import steadycog.number.Figures;
+import steadycog.number.Measured;
 import steadycog.number.Ratio;
+import steadycog.number.Unit;
 import steadycog.torque.Backwards;
 import steadycog.torque.PowerFlow;
 import steadycog.train.Drive;
@@ -58,7 +59,7 @@ final class LossRule implements Rule {
     return Finding.of("lowering", Severity.NOTE, ends(subject))
         .with("drive", drive)
         .with("take", subject.motion().mechanism().roles().take().orElseThrow().member())
-        .with("push", Figures.significant(torque, 3) + " Nm");
+        .with("push", Measured.significant(torque, Unit.NM, 3));
   }
 
   private static List<MemberId> ends(Subject subject) {

@@ -3,7 +3,7 @@ package steadycog.check;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import steadycog.number.Unit;
+import steadycog.number.Measured;
 import steadycog.train.Member;
 import steadycog.train.MemberId;
 import steadycog.train.Part;
@@ -35,29 +35,26 @@ abstract class PlanetaryRule implements Rule {
   /**
    * The module in mm behind a length in modules where it is known: {@code 2.00 modules (3.00 mm)}.
    */
-  static String length(Train train, double modules) {
+  static Object length(Train train, double modules) {
     return length(train, modules, 2);
   }
 
   /** With more figures in inches than in mm. */
-  static String length(Train train, double modules, int decimals) {
+  static Object length(Train train, double modules, int decimals) {
     return length(train.pitch(), modules, decimals);
   }
 
   /** A length in modules of a wheel. */
-  static String length(Train train, MemberId wheel, double modules, int decimals) {
+  static Object length(Train train, MemberId wheel, double modules, int decimals) {
     return length(train.pitch(wheel), modules, decimals);
   }
 
-  private static String length(Optional<Pitch> size, double modules, int decimals) {
+  private static Object length(Optional<Pitch> size, double modules, int decimals) {
     String text = PairRule.rounded(modules, decimals) + " modules";
-    return size.map(pitch -> text + " (" + stated(pitch, modules, decimals) + ")").orElse(text);
-  }
-
-  private static String stated(Pitch pitch, double modules, int decimals) {
-    double length = modules * pitch.moduleMm().doubleValue();
-    return pitch.inInches()
-        ? PairRule.rounded(Unit.IN.fromBase(length), decimals + 1) + " in"
-        : PairRule.rounded(length, decimals) + " mm";
+    return size.<Object>map(
+            pitch ->
+                Measured.mm(modules * pitch.moduleMm().doubleValue(), decimals)
+                    .between(text + " (", ")"))
+        .orElse(text);
   }
 }

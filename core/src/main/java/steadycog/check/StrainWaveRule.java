@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import steadycog.number.Exact;
+import steadycog.number.Measured;
 import steadycog.shape.StrainGeometry;
 import steadycog.train.Part;
 import steadycog.train.StrainWave;
@@ -67,7 +68,7 @@ final class StrainWaveRule implements Rule {
         .map(
             module ->
                 finding("tooth-size", Severity.WARNING, drive)
-                    .with("module", PairRule.rounded(module, 3) + " mm")
+                    .with("module", Measured.mm(module, 3))
                     .with("least", LEAST_MODULE + " mm")
                     .with("margin", PairRule.rounded(module - LEAST_MODULE, 3)));
   }
@@ -83,8 +84,8 @@ final class StrainWaveRule implements Rule {
     Finding found =
         finding("flex-stress", Severity.NOTE, drive)
             .with("stress", Math.round(stress) + " MPa")
-            .with("wall", PairRule.rounded(geometry.wall(module) * module, 2) + " mm")
-            .with("deflection", PairRule.rounded(geometry.deflection() * module, 2) + " mm");
+            .with("wall", Measured.mm(geometry.wall(module) * module, 2))
+            .with("deflection", Measured.mm(geometry.deflection() * module, 2));
     if (drive.sizes().allowable().isEmpty()) {
       return Optional.of(found.worded("unjudged"));
     }

@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.motion.Mechanism;
-import steadycog.number.Figures;
+import steadycog.number.Measured;
 import steadycog.number.Unit;
 import steadycog.torque.StatedTorques;
 import steadycog.torque.Torques;
@@ -14,6 +14,7 @@ import steadycog.train.MemberId;
 
 /** Torques that do not follow, and stated torques that disagree with each other. */
 final class TorqueRule implements Rule {
+  private static final int DIGITS = 6;
 
   @Override
   public Needs needs() {
@@ -54,7 +55,7 @@ final class TorqueRule implements Rule {
   }
 
   /** {@code push 3 Nm}, {@code brake 5 W}: with or against its motion, as the card states it. */
-  private static String doing(BigFraction torque, MemberId member, Mechanism mechanism) {
+  private static Measured doing(BigFraction torque, MemberId member, Mechanism mechanism) {
     Drive drive =
         mechanism.roles().drives().stream()
             .filter(one -> one.member().equals(member))
@@ -64,9 +65,11 @@ final class TorqueRule implements Rule {
     boolean power =
         drive.effort().filter(e -> e.unit().dimension() == Unit.Dimension.POWER).isPresent();
     double size = Math.abs(torque.doubleValue());
-    return (torque.signum() * way < 0 ? "brake " : "push ")
-        + (power
-            ? Figures.significant(size * Math.abs(drive.angularSpeed().inRadPerS()), 6) + " W"
-            : Figures.significant(size, 6) + " Nm");
+    Measured much =
+        power
+            ? Measured.significant(
+                size * Math.abs(drive.angularSpeed().inRadPerS()), Unit.W, DIGITS)
+            : Measured.significant(size, Unit.NM, DIGITS);
+    return much.between(torque.signum() * way < 0 ? "brake " : "push ", "");
   }
 }

@@ -39,6 +39,7 @@ final class Words {
 
   private static String fill(String template, Finding finding) {
     Map<String, String> values = new HashMap<>(finding.values());
+    finding.measured().forEach((name, size) -> values.put(name, size.in(finding.units())));
     values.put("members", finding.memberList());
     return SLOT.matcher(template)
         .replaceAll(slot -> Matcher.quoteReplacement(valueOf(slot.group(1), values, finding)));

@@ -10,6 +10,9 @@ import org.apache.commons.numbers.fraction.BigFraction;
 public final class Figures {
   private static final int MOST_WHOLE_DIGITS = 15;
 
+  /** Figures of every number that is read and compared by people. */
+  private static final int DIGITS = 5;
+
   private Figures() {}
 
   /**
@@ -28,10 +31,19 @@ public final class Figures {
     return exact.round(new MathContext(kept)).stripTrailingZeros().toPlainString();
   }
 
-  /** A number as screen and paper show it: five figures, fewer where zeros stand in front. */
+  /** A number as screen and paper show it, with the minus sign of print: five figures. */
   public static String shown(double value) {
-    int digits = Math.abs(value) >= 0.01 ? 5 : Math.abs(value) >= 0.001 ? 4 : 2;
-    return typeset(significant(value, digits));
+    return typeset(plain(value));
+  }
+
+  /** The same number for a terminal, with an ASCII minus. */
+  public static String plain(double value) {
+    return significant(value, DIGITS);
+  }
+
+  /** An exact number rounded in the same way. */
+  public static String plain(BigFraction value) {
+    return plain(value.doubleValue());
   }
 
   /** An exact number as screen and paper show it, with the minus sign of print. */
@@ -44,6 +56,11 @@ public final class Figures {
     BigDecimal percent = BigDecimal.valueOf(share * 100).setScale(decimals, RoundingMode.HALF_UP);
     String digits = percent.signum() == 0 ? "0" : percent.stripTrailingZeros().toPlainString();
     return typeset(digits) + "\u2009%";
+  }
+
+  /** {@code value} to that many decimals, also those that are zero. */
+  public static String fixed(double value, int decimals) {
+    return String.format(Locale.ROOT, "%." + decimals + "f", value);
   }
 
   /** {@code value} to that many decimals with its sign, also a plus; zero has none. */

@@ -20,6 +20,7 @@ import steadycog.bench.TurnVerdict;
 import steadycog.number.Figures;
 import steadycog.number.Quantity;
 import steadycog.number.Unit;
+import steadycog.number.Units;
 import steadycog.report.Block.Charts;
 import steadycog.report.Block.Heading;
 import steadycog.report.Block.Lines;
@@ -100,6 +101,7 @@ public final class BenchBlocks {
     if (!rows.isEmpty()) {
       blocks.add(
           new Table(
+              "Turns counted, and how far each reading lies off",
               List.of("turns in", "turns out", "i = in/out", "off, %", "off, \u00b0", "off, teeth"),
               rows,
               COLUMNS));
@@ -205,7 +207,7 @@ public final class BenchBlocks {
       used.forEach(column -> cells.add(column.cell.apply(row).orElse(NONE)));
       rows.add(cells);
     }
-    return new Table(heads, rows, COLUMNS);
+    return new Table("Loads, and what was read at each", heads, rows, COLUMNS);
   }
 
   /** Two builds beside each other. */
@@ -234,6 +236,7 @@ public final class BenchBlocks {
     }
     blocks.add(
         new Table(
+            "Both builds load by load",
             List.of(
                 "torque out, " + torque.symbol(),
                 older,

@@ -35,11 +35,13 @@ public sealed interface Block {
   record Finding(String severity, String text, String settled) implements Block {}
 
   /**
-   * A table: the first column to the left, the others to the right.
+   * A table: the first column, of heads, to the left, the others to the right.
    *
+   * @param caption what it shows
    * @param most columns beside the first that stand next to each other on a sheet of A4
    */
-  record Table(List<String> heads, List<List<String>> rows, int most) implements Block {
+  record Table(String caption, List<String> heads, List<List<String>> rows, int most)
+      implements Block {
     public Table {
       heads = List.copyOf(heads);
       rows = List.copyOf(rows);
@@ -55,13 +57,20 @@ public sealed interface Block {
    * What is made, as it stands in mesh, in mm, seen from the drive end.
    *
    * @param regions the largest first
+   * @param names of what is drawn
+   * @param words what it shows, for those who do not see it
    * @param bounds least x, least y, greatest x, greatest y
    */
-  record Drawing(List<Region> regions, double[] bounds) implements Block {
+  record Drawing(List<Region> regions, List<Name> names, String words, double[] bounds)
+      implements Block {
     public Drawing {
       regions = List.copyOf(regions);
+      names = List.copyOf(names);
     }
   }
+
+  /** A name in a drawing, about the point x, y, mm. */
+  record Name(String text, double x, double y) {}
 
   /** Charts beside each other. */
   record Charts(List<Chart> charts) implements Block {

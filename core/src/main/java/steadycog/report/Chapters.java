@@ -1,10 +1,13 @@
 package steadycog.report;
 
+import steadycog.number.Units;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -14,6 +17,7 @@ import org.jspecify.annotations.Nullable;
 import steadycog.bench.BenchBook;
 import steadycog.bench.Build;
 import steadycog.bench.Comparison;
+import steadycog.bench.Guess;
 import steadycog.bench.Slip;
 import steadycog.check.Severity;
 import steadycog.job.Sheet;
@@ -48,6 +52,7 @@ import steadycog.train.Element;
 import steadycog.train.Member;
 import steadycog.train.MemberId;
 import steadycog.train.Role;
+import steadycog.train.Train;
 
 /** Writes what a report says of one train, section by section. */
 final class Chapters {
@@ -130,12 +135,47 @@ final class Chapters {
       standing.laid().forEach(one -> regions.addAll(one.regions()));
       // Large ones first, so that none is hidden.
       regions.sort(Comparator.comparingDouble(Chapters::size).reversed());
-      blocks.add(new Drawing(regions, standing.bounds()));
+      blocks.add(new Drawing(regions, names(standing), words(standing), standing.bounds()));
     }
     if (!pieces.left().isEmpty()) {
       blocks.add(new Remark("Not drawn for cutting: " + String.join("; ", pieces.left()) + "."));
     }
     return blocks;
+  }
+
+  /** One name an axis; what turns about the same one shares it. */
+  private static List<Block.Name> names(Arrangement standing) {
+    Map<String, Block.Name> names = new LinkedHashMap<>();
+    for (Arrangement.Laid laid : standing.laid()) {
+      String place = Math.round(laid.x() * 10) + " " + Math.round(laid.y() * 10);
+      String name = laid.piece().member().toString();
+      names.merge(
+          place,
+          new Block.Name(name, laid.x(), laid.y()),
+          (old, one) ->
+              List.of(old.text().split(", ")).contains(name)
+                  ? old
+                  : new Block.Name(old.text() + ", " + name, old.x(), old.y()));
+    }
+    return List.copyOf(names.values());
+  }
+
+  /** What a drawing shows: {@code sun with 24 teeth at 0, 0; …}. */
+  private String words(Arrangement standing) {
+    Train train = named.study().train();
+    return standing.laid().stream()
+        .map(
+            laid -> {
+              MemberId id = laid.piece().member();
+              String teeth =
+                  train.member(id).teeth().map(t -> " with " + t + " teeth").orElse("");
+              return id + teeth + " at " + at(laid.x()) + ", " + at(laid.y());
+            })
+        .collect(Collectors.joining("; ", "In mesh, seen from the drive end, axes in mm: ", "."));
+  }
+
+  private static String at(double mm) {
+    return Figures.typeset(Figures.significant((double) Math.round(mm * 100) / 100, 5));
   }
 
   private static double size(Region region) {
@@ -254,6 +294,11 @@ final class Chapters {
               id.toString(),
               role.word(),
               member.teeth().map(Object::toString).orElse(NONE),
+              study
+                  .motion()
+                  .turnsPerInputTurn(id)
+                  .map(t -> Figures.shown(t.doubleValue()))
+                  .orElse(NONE),
               study.motion().turnsPerInputTurn(id).map(Figures::exact).orElse(NONE),
               shown(study.motion().speed(id).map(speed -> speed.in(units.speed()))),
               way(study.motion().speed(id)),
@@ -261,11 +306,13 @@ final class Chapters {
               bracketed(power, outside)));
     }
     return new Table(
+        "Speed, torque and power of every member; in brackets what only passes through",
         List.of(
             "member",
             "role",
             "teeth",
             "turns",
+            "exactly",
             units.speed().symbol(),
             "way",
             units.torque().symbol(),
@@ -302,6 +349,7 @@ final class Chapters {
     }
     return Optional.of(
         new Table(
+            "Every drive, hold and take-off; an arrow marks the one on the card",
             List.of("every configuration", "i = in/out", "about", "mode", "comes out"),
             rows,
             COLUMNS));
@@ -348,6 +396,7 @@ final class Chapters {
                                     turns(working.pitchLine().turns().get(member)))));
                 blocks.add(
                     new Table(
+                        "Turns for one of the input, worked out in three ways",
                         List.of("member", "relative motion", "turn table", "pitch lines"),
                         rows,
                         COLUMNS));
@@ -388,6 +437,7 @@ final class Chapters {
               Figures.exact(step.driverTeeth())));
     }
     return new Table(
+        "The ratio mesh by mesh",
         List.of("driver, driven", "driven / driver", "so far", "teeth past in an input turn"),
         rows,
         COLUMNS);
@@ -413,9 +463,14 @@ final class Chapters {
           blocks.add(
               new Finding(
                   "gone",
-                  "In " + build.name() + ": " + old.message(),
+                  "In " + build.name() + ": " + old.in(units).message(),
                   book.howSettled(old).orElse("by the card as it is now")));
         }
+      }
+    }
+    for (BenchBook.Settled one : book.settled()) {
+      if (!told.contains(one.finding())) {
+        blocks.add(new Finding("settled", one.finding() + ", no longer found", one.how()));
       }
     }
     if (blocks.isEmpty()) {
@@ -424,7 +479,8 @@ final class Chapters {
     return blocks;
   }
 
-  private void add(List<Block> blocks, List<String> keys, steadycog.check.Finding finding) {
+  private void add(List<Block> blocks, List<String> keys, steadycog.check.Finding found) {
+    steadycog.check.Finding finding = found.in(units);
     String key = BenchBook.keyOf(finding);
     if (keys.contains(key) || finding.severity() == Severity.OK) {
       return;
@@ -453,15 +509,25 @@ final class Chapters {
   // ---- sizes
 
   private List<Block> cutSheet() {
-    SheetTables tables = new SheetTables(named.study().train(), named.cutSheet(), units.length());
+    SheetTables tables = new SheetTables(named.study().train(), named.cutSheet(), units);
     List<Block> blocks = new ArrayList<>();
     if (!chosen.contains(Section.RATIOS)) {
       named.each().forEach(one -> blocks.add(new Text(stateWords(one) + headline(one.study()))));
     }
     blocks.add(new Text("Teeth: " + tables.pitch()));
-    blocks.add(new Text("Clearance: " + SheetTables.clearance(named.study().train())));
-    tables.summary().forEach(line -> blocks.add(new Text(line)));
+    blocks.add(new Text("Clearance: " + tables.clearance()));
+    boolean rated = tables.isRated();
+    tables.summary(rated).forEach(line -> blocks.add(new Text(line)));
+    if (!rated && !named.cutSheet().screening().loads().isEmpty()) {
+      blocks.add(
+          new Remark(
+              "No strength is given here: the card leaves the size of teeth, a face width or a"
+                  + " material to usual proportions."));
+    }
     for (SheetTable table : tables.all()) {
+      if (!rated && table.title().equals(SheetTables.STRENGTH)) {
+        continue;
+      }
       List<String> heads = new ArrayList<>(List.of(table.title()));
       heads.addAll(table.columns());
       List<List<String>> rows = new ArrayList<>();
@@ -470,7 +536,7 @@ final class Chapters {
         row.cells().stream().map(SheetTable.Cell::plain).forEach(cells::add);
         rows.add(cells);
       }
-      blocks.add(new Table(heads, rows, table.title().equals("Wheels") ? WHEELS : MESHES));
+      blocks.add(new Table(caption(table.title()), heads, rows, table.title().equals("Wheels") ? WHEELS : MESHES));
       if (table.assumes()) {
         blocks.add(new Remark("In brackets: usual proportions, not stated on the card."));
       }
@@ -483,6 +549,16 @@ final class Chapters {
       }
     }
     return blocks;
+  }
+
+  private static String caption(String title) {
+    return switch (title) {
+      case "Wheels" -> "Wheels: teeth, sizes to measure by, and how each is made";
+      case "Meshes" -> "Meshes: centre distances and play";
+      case SheetTables.STRENGTH -> "Strength by Lewis and Hertz under the stated load: a screening";
+      case "Bearings" -> "Bearings: what the teeth press on every shaft";
+      default -> title;
+    };
   }
 
   // ---- shift plan
@@ -519,7 +595,7 @@ final class Chapters {
       cells.add(row.study().efficiency().map(e -> Figures.percent(e, 1)).orElse(NONE));
       rows.add(cells);
     }
-    blocks.add(new Table(heads, rows, PLAN_COLUMNS));
+    blocks.add(new Table("States, and what each engages", heads, rows, PLAN_COLUMNS));
     blocks.add(
         new Remark(
             "Engaged elements show the torque that they take, "
@@ -539,6 +615,7 @@ final class Chapters {
       blocks.addAll(
           maker.build(builds.get(k), k == 0 ? Optional.empty() : Optional.of(builds.get(k - 1))));
     }
+    guesses(blocks);
     List<Build> loaded = builds.stream().filter(build -> build.lastLoad().isPresent()).toList();
     if (loaded.size() > 1) {
       Build older = loaded.get(loaded.size() - 2);
@@ -549,6 +626,29 @@ final class Chapters {
                   older, older.lastLoad().orElseThrow(), newer, newer.lastLoad().orElseThrow())));
     }
     return blocks;
+  }
+
+  /** What was guessed on the ratio board before it was looked at. */
+  private void guesses(List<Block> blocks) {
+    List<List<String>> rows = new ArrayList<>();
+    for (Guess one : sheet.book().guesses()) {
+      rows.add(
+          List.of(
+              one.configuration(),
+              one.date().map(Object::toString).orElse(NONE),
+              Figures.exact(one.guess()),
+              Figures.exact(one.actual()),
+              one.guess().equals(one.actual()) ? "right" : "not right"));
+    }
+    if (!rows.isEmpty()) {
+      blocks.add(new Heading("Practice"));
+      blocks.add(
+          new Table(
+              "Ratios guessed before they were looked at",
+              List.of("configuration", "date", "guessed i", "i = in/out", ""),
+              rows,
+              COLUMNS));
+    }
   }
 
   private List<Block> cautions() {

@@ -1,5 +1,6 @@
 package steadycog.report;
 
+import steadycog.number.Units;
 import java.util.List;
 import java.util.Set;
 import steadycog.job.Job;

@@ -220,13 +220,13 @@ public record Wanted(Map<Field, String> texts) {
     } catch (NumberFormatException none) {
       // Said below, together with numbers out of all bounds.
     }
-    throw new IllegalArgumentException("'" + text.strip() + "' is no number that helps here");
+    throw new IllegalArgumentException("'" + text.strip() + "' is not a number below a million: write one such as 20");
   }
 
   private static int whole(String text) {
     double number = number(text);
     if (number != Math.rint(number)) {
-      throw new IllegalArgumentException("'" + text.strip() + "' is no whole number");
+      throw new IllegalArgumentException("'" + text.strip() + "' is not a whole number");
     }
     return (int) number;
   }

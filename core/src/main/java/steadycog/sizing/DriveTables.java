@@ -3,7 +3,6 @@ package steadycog.sizing;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import java.util.function.DoubleFunction;
 import java.util.function.Function;
 import org.locationtech.jts.algorithm.Distance;
 import org.locationtech.jts.geom.Coordinate;
@@ -21,7 +20,6 @@ import steadycog.sizing.SheetTable.Cell;
 import steadycog.sizing.SheetTable.Field;
 import steadycog.sizing.SheetTable.Row;
 import steadycog.train.Bevel;
-import steadycog.train.Bore;
 import steadycog.train.Clearance.Gap;
 import steadycog.train.Cycloidal;
 import steadycog.train.Differential;
@@ -41,28 +39,28 @@ final class DriveTables {
   private static final double PIN_HEIGHT = 0.2;
 
   private final Train train;
-  private final DoubleFunction<String> length;
+  private final SheetTables sheet;
   private final String unit;
   private final double room;
   private List<Row> rows = new ArrayList<>();
 
   /**
-   * @param length puts mm into the unit of the tables
+   * @param sheet puts lengths into the unit of the tables
    */
-  DriveTables(Train train, DoubleFunction<String> length, String unit) {
+  DriveTables(Train train, SheetTables sheet) {
     this.train = train;
-    this.length = length;
-    this.unit = unit;
+    this.sheet = sheet;
+    this.unit = sheet.symbol();
     this.room = train.sizes().clearance().mm(Gap.BORE);
   }
 
   private Cell mm(double value) {
-    return Cell.of(length.apply(value));
+    return Cell.of(sheet.length(value));
   }
 
   /** A length that the card states, or leaves to proportion. */
   private Cell mm(double value, boolean stated) {
-    return new Cell(length.apply(value), !stated, false);
+    return new Cell(sheet.length(value), !stated, false);
   }
 
   private void row(String label, String of, Cell... cells) {
@@ -81,9 +79,7 @@ final class DriveTables {
 
   private Cell bore(MemberId member) {
     Blank blank = Blank.of(train, member);
-    return blank.boreStated()
-        ? blank.bore().map(Bore::toString).map(Cell::of).orElse(Cell.NONE)
-        : Cell.NONE;
+    return blank.boreStated() ? sheet.bore(blank) : Cell.NONE;
   }
 
   SheetTable of(Bevel pair) {
@@ -169,7 +165,7 @@ final class DriveTables {
 
   /** A spider turns on a pin of its own. */
   private Cell bevelBore(MemberId id) {
-    return train.member(id).teeth().isEmpty() ? Cell.NONE : SheetTables.bore(Blank.of(train, id));
+    return train.member(id).teeth().isEmpty() ? Cell.NONE : sheet.bore(Blank.of(train, id));
   }
 
   private static Cell degrees(double radians) {
@@ -230,12 +226,13 @@ final class DriveTables {
     row("jaws over the lobes", unit, mm(across(g.disc(CHORD, off))), none, none, none);
     row("over two of its pins", unit, mm(overPins(drive, g, off)), none, none, none);
     row(
-        "inside, outside",
+        "outside",
         unit,
         none,
-        Cell.of(length.apply(2 * g.wallRadius()) + " / " + length.apply(2 * g.ringRadius())),
+        mm(2 * g.ringRadius()),
         none,
         mm(2 * g.outputPlateRadius()));
+    row("inside, between the pins", unit, none, mm(2 * g.wallRadius()), none, none);
     row(
         "bore",
         unit,
@@ -260,7 +257,8 @@ final class DriveTables {
         mm(width, wide),
         mm(discs * width, wide),
         mm(discs * width, wide),
-        Cell.of(length.apply(plate) + " + " + length.apply(discs * width)));
+        mm(plate));
+    row("its pins stand out by", unit, none, none, none, mm(discs * width));
     return table(titled("Cycloidal drive", drive.name()), "disc", "ring", "eccentric", "output");
   }
 

@@ -8,10 +8,12 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.Function;
 import java.util.function.ToDoubleFunction;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import steadycog.number.Figures;
 import steadycog.number.Unit;
+import steadycog.number.Units;
 import steadycog.piece.BevelBody;
 import steadycog.piece.Blank;
 import steadycog.shape.BevelPair;
@@ -37,23 +39,28 @@ public final class SheetTables {
   /** Where teeth that cannot run have no value. */
   private static final String NONE = "\u2013";
 
+  /** The table of what the teeth bear. */
+  public static final String STRENGTH = "Strength, a screening";
+
   private static final int MM_DECIMALS = 3;
   private static final int INCH_DECIMALS = 4;
 
+  private static final Pattern LENGTH = Pattern.compile("(\\d+(?:\\.\\d+)?) (mm|cm|in)\\b");
+
   private final Train train;
   private final CutSheet sheet;
-  private final Unit unit;
+  private final Units units;
 
   /**
    * The tables of {@code sheet}.
    *
    * @param train that it is the sheet of
-   * @param length the unit of lengths, mm or in
+   * @param units of lengths and of moments
    */
-  public SheetTables(Train train, CutSheet sheet, Unit length) {
+  public SheetTables(Train train, CutSheet sheet, Units units) {
     this.train = train;
     this.sheet = sheet;
-    this.unit = length;
+    this.units = units;
   }
 
   /** All tables that have a column. */
@@ -96,6 +103,15 @@ public final class SheetTables {
 
   /** Box, play at the output and the weakest tooth, a line each. */
   public List<String> summary() {
+    return summary(true);
+  }
+
+  /**
+   * The same.
+   *
+   * @param rated whether the weakest tooth is named
+   */
+  public List<String> summary(boolean rated) {
     List<String> lines = new ArrayList<>();
     Box box = sheet.box();
     lines.add(
@@ -106,11 +122,11 @@ public final class SheetTables {
             + " \u00d7 "
             + length(box.length())
             + " "
-            + unit.symbol()
+            + symbol()
             + ", or a cylinder of \u00d8\u2009"
             + length(box.diameter())
             + " "
-            + unit.symbol());
+            + symbol());
     if (train.sizes().clearance().unstated() && !train.meshes().isEmpty()) {
       lines.add(
           "No clearance is chosen: teeth touch on both flanks, holes are as wide as their shafts");
@@ -132,8 +148,21 @@ public final class SheetTables {
                         + fixed(lost.minutes(), 1)
                         + "\u2032 (arc minutes)"
                         + band(lost.band())));
-    sheet.screening().weakest().ifPresent(weakest -> lines.add(weakest(weakest)));
+    sheet
+        .screening()
+        .weakest()
+        .filter(weakest -> rated)
+        .ifPresent(weakest -> lines.add(weakest(weakest)));
     return lines;
+  }
+
+  /** Whether the card states all that strength follows from: teeth, face widths, materials. */
+  public boolean isRated() {
+    return train.isSized()
+        && sheet.screening().loads().stream()
+            .flatMap(load -> Stream.of(load.mesh().a(), load.mesh().b()))
+            .map(id -> Blank.of(train, id))
+            .allMatch(blank -> blank.widthStated() && blank.madeStated());
   }
 
   private static String band(Band band) {
@@ -175,7 +204,8 @@ public final class SheetTables {
     rows.add(wheel("tip diameter", symbol(), w -> Cell.of(length(w.tip()))));
     rows.add(wheel("root diameter", symbol(), w -> Cell.of(length(w.root()))));
     rows.add(wheel("tooth thickness", symbol(), w -> Cell.of(length(w.thickness()))));
-    rows.add(wheel("span over k teeth", symbol(), this::span));
+    rows.add(wheel("span", symbol(), w -> optional(w.span())));
+    rows.add(wheel("over so many teeth", "", w -> spanned(w)));
     rows.add(wheel("over pins", symbol(), w -> optional(w.overPins())));
     rows.add(wheel("pin diameter", symbol(), w -> Cell.of(length(w.pin()))));
     rows.add(wheel("bore", "", Field.BORE, w -> bore(w.blank())));
@@ -211,7 +241,7 @@ public final class SheetTables {
 
   /** A table a drive: cycloidal, strain wave, bevel. */
   public List<SheetTable> drives() {
-    DriveTables tables = new DriveTables(train, this::length, symbol());
+    DriveTables tables = new DriveTables(train, this);
     List<SheetTable> all = new ArrayList<>();
     for (Part part : train.parts()) {
       switch (part) {
@@ -235,17 +265,30 @@ public final class SheetTables {
     return new Row(label, of, field, sheet.wheels().stream().map(cell).toList());
   }
 
-  private Cell span(WheelFigures wheel) {
-    return wheel.span().isPresent()
-        ? Cell.of(length(wheel.span().getAsDouble()) + " / " + wheel.spanned().orElseThrow())
+  private static Cell spanned(WheelFigures wheel) {
+    return wheel.spanned().isPresent()
+        ? Cell.of(Integer.toString(wheel.spanned().getAsInt()))
         : Cell.NONE;
   }
 
-  static Cell bore(Blank blank) {
+  Cell bore(Blank blank) {
     return blank
         .bore()
-        .map(bore -> new Cell(bore.toString(), !blank.boreStated(), false))
+        .map(bore -> new Cell(shown(bore.toString()), !blank.boreStated(), false))
         .orElse(Cell.NONE);
+  }
+
+  /** A text with its lengths in the unit of the tables: {@code 8 mm key} as {@code 0.3150 in key}. */
+  private String shown(String text) {
+    return LENGTH
+        .matcher(text)
+        .replaceAll(
+            found -> {
+              Unit own = Unit.of(found.group(2)).orElseThrow();
+              return own == units.length()
+                  ? found.group()
+                  : length(own.toBase(Double.parseDouble(found.group(1)))) + " " + symbol();
+            });
   }
 
   static Cell material(Blank blank) {
@@ -359,7 +402,7 @@ public final class SheetTables {
     rows.add(load("pressure", "MPa", l -> optional(l.pressure())));
     rows.add(load("it bears", "\u00d7 load", l -> factor(l.pressureFactor())));
     return new SheetTable(
-        "Strength, a screening",
+        STRENGTH,
         sheet.screening().loads().stream().map(l -> name(l.mesh().a(), l.mesh().b())).toList(),
         rows.stream().filter(SheetTables::says).toList());
   }
@@ -380,7 +423,10 @@ public final class SheetTables {
   public SheetTable bearings() {
     List<Row> rows = new ArrayList<>();
     rows.add(bearing("pressed by its teeth", "N", b -> significant(b.force())));
-    rows.add(bearing("tilted by them", "N mm", b -> significant(b.tilting())));
+    rows.add(bearing(
+            "tilted by them",
+            units.torque().symbol(),
+            b -> significant(units.torque().fromBase(b.tilting() * Unit.NMM.inBase()))));
     return new SheetTable(
         "Bearings",
         sheet.bearings().stream()
@@ -393,8 +439,8 @@ public final class SheetTables {
     return new Row(label, of, Field.FOLLOWS, sheet.bearings().stream().map(cell).toList());
   }
 
-  private String symbol() {
-    return unit.symbol();
+  String symbol() {
+    return units.length().symbol();
   }
 
   private Cell optional(OptionalDouble mm) {
@@ -415,7 +461,8 @@ public final class SheetTables {
 
   /** A length in the unit of the tables, without it. */
   public String length(double mm) {
-    return fixed(mm / unit.inBase(), unit == Unit.IN ? INCH_DECIMALS : MM_DECIMALS);
+    Unit unit = units.length();
+    return fixed(unit.fromBase(mm), unit == Unit.MM ? MM_DECIMALS : INCH_DECIMALS);
   }
 
   static String fixed(double value, int decimals) {
@@ -431,7 +478,7 @@ public final class SheetTables {
   }
 
   /** What is left between parts, in words: {@code printed: flanks 0.08 mm, bores 0.2 mm}. */
-  public static String clearance(Train train) {
+  public String clearance() {
     Clearance clearance = train.sizes().clearance();
     if (clearance.unstated()) {
       return "none stated: teeth touch on both flanks";
@@ -440,7 +487,11 @@ public final class SheetTables {
     for (Clearance.Gap gap : Clearance.Gap.values()) {
       double mm = clearance.mm(gap);
       if (mm != 0) {
-        gaps.add(gap.word() + " " + Figures.significant(mm, 3) + " mm");
+        gaps.add(gap.word()
+                + " "
+                + Figures.significant(units.length().fromBase(mm), 3)
+                + " "
+                + symbol());
       }
     }
     String process = clearance.process().map(p -> p.word() + ": ").orElse("");

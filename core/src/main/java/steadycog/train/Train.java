@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
 import java.util.function.UnaryOperator;
+import steadycog.number.Units;
 
 /**
  * A whole train as it stands on the bench: parts, what joins them, and the roles of their members.
@@ -448,5 +449,10 @@ public record Train(
         .getFirst()
         .usualEnds()
         .filter(ends -> roles.of(ends.drive()) != Role.HOLD && roles.of(ends.take()) != Role.HOLD);
+  }
+
+  /** The units that its card uses, and the usual ones for the rest. */
+  public Units units() {
+    return StatedUnits.of(this);
   }
 }

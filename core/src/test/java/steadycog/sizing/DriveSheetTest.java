@@ -12,7 +12,7 @@ import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import steadycog.notation.Card;
 import steadycog.notation.CardException;
-import steadycog.number.Unit;
+import steadycog.number.Units;
 import steadycog.piece.Piece;
 import steadycog.study.Study;
 
@@ -25,7 +25,7 @@ class DriveSheetTest {
   }
 
   private static SheetTable table(Study study) {
-    return new SheetTables(study.train(), study.cutSheet(), Unit.MM).drives().getFirst();
+    return new SheetTables(study.train(), study.cutSheet(), Units.USUAL).drives().getFirst();
   }
 
   private static String cell(SheetTable table, String row, String column) {
@@ -101,7 +101,9 @@ class DriveSheetTest {
         off(disc, apart * Math.cos(hollow + far), apart * Math.sin(hollow + far), pin),
         0.003,
         card);
-    List<String> rooms = List.of(cell(table, "inside, outside", "ring").split(" / "));
+    List<String> rooms =
+        List.of(
+            cell(table, "inside, between the pins", "ring"), cell(table, "outside", "ring"));
     Geometry ring = area(study, "ring", 0);
     double wide = ring.getEnvelopeInternal().getWidth();
     assertEquals(wide, Double.parseDouble(rooms.getLast()), 0.01);

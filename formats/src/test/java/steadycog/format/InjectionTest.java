@@ -21,7 +21,7 @@ import steadycog.job.Sheet;
 import steadycog.notation.Card;
 import steadycog.report.Report;
 import steadycog.report.Section;
-import steadycog.report.Units;
+import steadycog.number.Units;
 import steadycog.study.NamedStudy;
 
 /** Names and notes that would be orders to a spreadsheet, a terminal or a browser. */

@@ -40,7 +40,7 @@ import steadycog.piece.Piece;
 import steadycog.piece.UnmakeableException;
 import steadycog.report.Report;
 import steadycog.report.Section;
-import steadycog.report.Units;
+import steadycog.number.Units;
 import steadycog.sizing.SheetTables;
 import steadycog.study.ConfigurationBoard;
 import steadycog.study.NamedStudy;
@@ -94,7 +94,7 @@ class OutputFuzzTest {
     outputs.put("check", () -> StudyJson.check(all));
     outputs.put("csv", () -> StudyCsv.write(all));
     outputs.put("sheet json", () -> CutSheetJson.write(all));
-    outputs.put("sheet csv", () -> SheetCsv.write(all, Unit.IN));
+    outputs.put("sheet csv", () -> SheetCsv.write(all, any -> Units.USUAL.with(Unit.IN)));
     outputs.put("sheet", () -> tables(train, study));
     study.plan().ifPresent(plan -> outputs.put("plan", () -> PlanCsv.write(plan)));
     if (train.members().size() <= MOST_FOR_BOARD) {
@@ -115,7 +115,7 @@ class OutputFuzzTest {
   }
 
   private static String tables(Train train, NamedStudy study) {
-    SheetTables tables = new SheetTables(train, study.cutSheet(), Unit.MM);
+    SheetTables tables = new SheetTables(train, study.cutSheet(), Units.USUAL);
     return tables.summary() + " " + tables.all();
   }
 

@@ -157,6 +157,7 @@ final class RecordingPanel extends VBox {
     int wide = Math.min(seen.heads().size(), SHOWN_COLUMNS);
     blocks.add(
         new Block.Table(
+            "First rows as they stand",
             seen.heads().subList(0, wide),
             seen.rows().stream()
                 .limit(SHOWN_ROWS)

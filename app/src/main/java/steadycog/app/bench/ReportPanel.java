@@ -36,7 +36,7 @@ import steadycog.job.Job;
 import steadycog.report.Block;
 import steadycog.report.Report;
 import steadycog.report.Section;
-import steadycog.report.Units;
+import steadycog.number.Units;
 
 /** The report: what is in it, how findings were settled, and how it will read. */
 final class ReportPanel extends VBox {
@@ -141,8 +141,9 @@ final class ReportPanel extends VBox {
   }
 
   private HBox field(Finding finding, int index) {
-    Label what = Look.label(finding.severity().word() + ": " + finding.message(), "small");
-    what.setTooltip(new Tooltip(finding.message()));
+    String message = finding.in(desk.preferences().units()).message();
+    Label what = Look.label(finding.severity().word() + ": " + message, "small");
+    what.setTooltip(new Tooltip(message));
     what.setPrefWidth(0);
     HBox.setHgrow(what, Priority.ALWAYS);
     what.setMaxWidth(Double.MAX_VALUE);

@@ -230,7 +230,7 @@ public final class CutStation extends HBox {
 
   private void fill(Shown now) {
     Train train = now.study.train();
-    SheetTables all = new SheetTables(train, now.sheet, desk.preferences().length());
+    SheetTables all = new SheetTables(train, now.sheet, desk.preferences().units());
     sizes.show(desk.bench().orElseThrow().card().train(), Optional.of(now.sheet.box()));
     chooseMesh(now);
     summary.getChildren().clear();
@@ -325,7 +325,8 @@ public final class CutStation extends HBox {
     viewTitle.setText(chosen.map(one -> asMade(now.sheet.plays().get(mesh), all)).orElse(""));
     viewTitle.pseudoClassStateChanged(
         ALARM, chosen.filter(one -> one.overlaps() || !one.pair().runs()).isPresent());
-    view.show(now.study.train(), now.study.layout(), chosen);
+    view.show(
+        now.study.train(), now.study.layout(), chosen, desk.preferences().length());
     Look.show(teeth, chosen.isPresent());
   }
 

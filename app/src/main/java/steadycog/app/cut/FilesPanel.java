@@ -39,6 +39,7 @@ import steadycog.notation.LengthText;
 import steadycog.number.Figures;
 import steadycog.number.Quantity;
 import steadycog.number.Unit;
+import steadycog.number.Units;
 import steadycog.piece.Coupon;
 import steadycog.piece.Piece;
 import steadycog.piece.Pieces;
@@ -270,13 +271,13 @@ final class FilesPanel extends VBox {
     String piece = which.getText();
     boolean mesh = together.isSelected() && !piece.equals(COUPON);
     Train train = desk.bench().orElseThrow().card().train();
-    Unit length = desk.preferences().length();
+    Units units = desk.preferences().units();
     boolean prove = !anyway.isSelected() && !piece.equals(COUPON);
     byte[] sheet = out == Out.PDF ? pdf() : new byte[0];
     return (cancelled, progress) -> {
       if (out.pieces.isEmpty()) {
         return out == Out.CSV
-            ? SheetCsv.write(List.of(NamedStudy.of(title, train)), length)
+            ? SheetCsv.write(List.of(NamedStudy.of(title, train)), any -> units)
                 .getBytes(StandardCharsets.UTF_8)
             : sheet;
       }

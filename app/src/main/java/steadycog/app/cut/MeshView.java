@@ -11,6 +11,7 @@ import javafx.scene.text.Text;
 import steadycog.app.look.Look;
 import steadycog.app.look.Sign;
 import steadycog.number.Figures;
+import steadycog.number.Unit;
 import steadycog.piece.Pieces;
 import steadycog.shape.Drives;
 import steadycog.shape.FaceLayout;
@@ -37,7 +38,7 @@ final class MeshView extends Pane {
   private final Label secondName = Look.label("", "mesh-name");
   private Optional<Shown> shown = Optional.empty();
 
-  private record Shown(Train train, FaceLayout layout, MeshFigures mesh) {}
+  private record Shown(Train train, FaceLayout layout, MeshFigures mesh, Unit length) {}
 
   MeshView() {
     setId("mesh-view");
@@ -55,8 +56,8 @@ final class MeshView extends Pane {
     return path;
   }
 
-  void show(Train train, FaceLayout layout, Optional<MeshFigures> mesh) {
-    shown = mesh.map(one -> new Shown(train, layout, one));
+  void show(Train train, FaceLayout layout, Optional<MeshFigures> mesh, Unit length) {
+    shown = mesh.map(one -> new Shown(train, layout, one, length));
     setAccessibleText(
         mesh.map(one -> "Teeth of " + one.mesh().a() + " and " + one.mesh().b() + ", magnified")
             .orElse(""));
@@ -93,13 +94,14 @@ final class MeshView extends Pane {
     second.setOpacity(mesh.play() < 0 ? SEE_THROUGH : 1);
     place(second, now.train, b, module, scale, px, py, turn);
     double wanted = getWidth() / 4 / scale;
-    double length = round(wanted);
+    double inUnit = round(now.length.fromBase(wanted));
+    double length = now.length.toBase(inUnit);
     double right = getWidth() - EDGE;
     bar.setStartX(right - length * scale);
     bar.setEndX(right);
     bar.setStartY(getHeight() - EDGE);
     bar.setEndY(getHeight() - EDGE);
-    barText.setText(Figures.significant(length, 2) + "\u2009mm");
+    barText.setText(Figures.significant(inUnit, 2) + "\u2009" + now.length.symbol());
     Look.anchor(barText, right, 1);
     barText.setY(getHeight() - EDGE - BAR);
     firstName.setText(Sign.shortName(mesh.mesh().a()));

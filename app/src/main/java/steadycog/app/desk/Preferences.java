@@ -1,7 +1,7 @@
 package steadycog.app.desk;
 
 import steadycog.number.Unit;
-import steadycog.report.Units;
+import steadycog.number.Units;
 
 /**
  * How a person likes to see numbers and the window; not part of any job.

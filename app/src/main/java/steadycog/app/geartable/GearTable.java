@@ -225,7 +225,8 @@ public final class GearTable extends BorderPane {
     Train train = bench.card().train();
     boolean sized = train.parts().stream().allMatch(Cycloidal.class::isInstance);
     if (sized && train.pitch().isEmpty() || train.hasOwnPitches()) {
-      return Sign.number(modules * train.moduleMm()) + " mm";
+      Unit unit = desk.preferences().length();
+      return Sign.number(unit.fromBase(modules * train.moduleMm())) + " " + unit.symbol();
     }
     return (modules == 1 ? "1 module" : modules + " modules") + length(bench, modules);
   }

@@ -105,7 +105,8 @@ final class DifferentialPanel extends VBox {
       add("The case turns at the mean of both sides: drive or hold two of the three.");
     }
     study
-        .torques()
+        .loading()
+        .ideal()
         .carried(part.caseId())
         .ifPresent(
             nm ->

@@ -49,6 +49,7 @@ final class DrivePanel extends VBox {
     sayTimes();
     Later later = Later.whenQuiet(this::show);
     desk.benchProperty().addListener(o -> later.ask());
+    desk.preferencesProperty().addListener(o -> later.ask());
     show();
   }
 

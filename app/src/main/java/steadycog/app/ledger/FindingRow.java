@@ -69,7 +69,7 @@ public final class FindingRow extends HBox {
    * @param sought whether its cures have been looked for; until then nothing is advised either
    */
   public void show(Advice advised, boolean sought) {
-    Finding finding = advised.finding();
+    Finding finding = advised.finding().in(desk.preferences().units());
     String word = finding.severity().word();
     icon.show(icon(finding.severity()));
     STATES.forEach((each, state) -> pseudoClassStateChanged(state, each == finding.severity()));

@@ -57,6 +57,7 @@ final class TwoInputsPanel extends VBox {
             power,
             powers);
     desk.benchProperty().addListener(o -> show());
+    desk.preferencesProperty().addListener(o -> show());
     show();
   }
 
@@ -78,6 +79,8 @@ final class TwoInputsPanel extends VBox {
     Unit unit = inputs.second().statedSpeed().unit();
     double first = inputs.first().angularSpeed().in(unit);
     double second = inputs.second().angularSpeed().in(unit);
+    Unit seen = desk.preferences().speed();
+    double times = unit.inBase() / seen.inBase();
     String one = Sign.shortName(inputs.first().member());
     String two = Sign.shortName(inputs.second().member());
     String out = Sign.shortName(inputs.output());
@@ -101,13 +104,13 @@ final class TwoInputsPanel extends VBox {
                             + " stops at "
                             + two
                             + " "
-                            + Sign.number(at)
+                            + Sign.number(at * times)
                             + " "
-                            + unit.symbol()
+                            + seen.symbol()
                             + " and is reversed beyond; ")
                 .orElse("")
             + (inputs.direct()
-                ? "direct at " + Sign.number(first) + " " + unit.symbol() + "."
+                ? "direct at " + Sign.number(first * times) + " " + seen.symbol() + "."
                 : ""));
     showPowers(inputs, first, second, unit);
     double reach = Math.max(1.4 * Math.abs(first), Math.max(1.3 * Math.abs(stop.orElse(0.0)), 0.1));
@@ -121,8 +124,8 @@ final class TwoInputsPanel extends VBox {
     slider.setValue(second);
     slider.setAccessibleText("Speed of " + two + " in " + unit.symbol());
     showing = false;
-    line.show(inputs, first, second, slider.getMax(), unit);
-    sweep.show(inputs, first, second, slider.getMax(), unit);
+    line.show(inputs, first * times, second * times, slider.getMax() * times, seen);
+    sweep.show(inputs, first * times, second * times, slider.getMax() * times, seen);
   }
 
   /** An input with its torque and power, with losses and without. */

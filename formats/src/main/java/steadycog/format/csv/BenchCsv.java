@@ -2,8 +2,9 @@ package steadycog.format.csv;
 
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.math.BigInteger;
+import java.math.RoundingMode;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import org.apache.commons.csv.CSVFormat;
@@ -22,6 +23,7 @@ import steadycog.bench.rig.RigReading;
 import steadycog.format.json.UnreadableException;
 import steadycog.number.Exact;
 import steadycog.number.Quantity;
+import steadycog.number.Unit;
 import steadycog.train.Train;
 
 /** Tests of a bench book as comma-separated values, and back; what a rig read, row by row. */
@@ -32,6 +34,7 @@ public final class BenchCsv {
   private static final String INPUT = "input";
   private static final String OUTPUT = "output";
   private static final String DEGREES = "degrees";
+  private static final String UNIT = " unit";
   private static final long DEGREES_PER_TURN = 360;
 
   private BenchCsv() {}
@@ -50,28 +53,58 @@ public final class BenchCsv {
   private static String turns(TurnTest test) {
     List<List<String>> lines =
         test.readings().stream()
-            .map(r -> List.of(Exact.plain(r.input()), Exact.plain(r.output())))
+            .map(
+                r -> {
+                  BigInteger whole = r.output().bigDecimalValue(0, RoundingMode.DOWN).toBigInteger();
+                  BigFraction rest = r.output().subtract(whole).multiply(DEGREES_PER_TURN);
+                  return List.of(decimal(r.input()), whole.toString(), decimal(rest));
+                })
             .toList();
-    return Csv.write(List.of(INPUT + " turns", OUTPUT + " turns"), lines);
+    return Csv.write(List.of(INPUT + " turns", OUTPUT + " turns", DEGREES), lines);
+  }
+
+  /** In full where it ends, else to twelve figures. */
+  private static String decimal(BigFraction value) {
+    String plain = Exact.plain(value);
+    return plain.contains("/") ? Csv.number(value.doubleValue()) : plain;
   }
 
   private static String load(LoadResult result) {
-    List<String> heads = new ArrayList<>(List.of(LOAD));
-    Arrays.stream(Measure.values()).map(Measure::key).forEach(heads::add);
+    List<String> heads = new ArrayList<>();
+    List<List<String>> columns = new ArrayList<>();
+    List<LoadResult.Row> rows = result.rows();
+    add(heads, columns, LOAD, rows.stream().map(row -> Optional.of(row.step().load())).toList());
+    for (Measure measure : Measure.values()) {
+      add(heads, columns, measure.key(), rows.stream().map(row -> row.step().of(measure)).toList());
+    }
     heads.addAll(List.of(OUTCOME, WHERE, "torque out [Nm]", "efficiency", "factor"));
+    columns.add(rows.stream().map(row -> row.step().outcome().word()).toList());
+    columns.add(rows.stream().map(row -> row.step().where()).toList());
+    columns.add(rows.stream().map(row -> Csv.number(row.torque())).toList());
+    columns.add(rows.stream().map(row -> Csv.number(row.efficiency())).toList());
+    columns.add(rows.stream().map(row -> Csv.number(row.factor().map(f -> f.factor()))).toList());
     List<List<String>> lines = new ArrayList<>();
-    for (LoadResult.Row row : result.rows()) {
-      List<String> line = new ArrayList<>(List.of(row.step().load().toString()));
-      for (Measure measure : Measure.values()) {
-        line.add(row.step().of(measure).map(Quantity::toString).orElse(""));
-      }
-      line.addAll(List.of(row.step().outcome().word(), row.step().where()));
-      line.add(Double.toString(row.torque()));
-      line.add(Csv.number(row.efficiency()));
-      line.add(Csv.number(row.factor().map(f -> f.factor())));
-      lines.add(line);
+    for (int k = 0; k < rows.size(); k++) {
+      int row = k;
+      lines.add(columns.stream().map(column -> column.get(row)).toList());
     }
     return Csv.write(heads, lines);
+  }
+
+  /** A column of numbers with the unit in its head; in one of its own where the units differ. */
+  private static void add(
+      List<String> heads,
+      List<List<String>> columns,
+      String name,
+      List<Optional<Quantity>> values) {
+    List<Unit> units =
+        values.stream().flatMap(Optional::stream).map(Quantity::unit).distinct().toList();
+    heads.add(units.size() == 1 ? name + " [" + units.getFirst().symbol() + "]" : name);
+    columns.add(values.stream().map(v -> v.map(q -> decimal(q.value())).orElse("")).toList());
+    if (units.size() > 1) {
+      heads.add(name + UNIT);
+      columns.add(values.stream().map(v -> v.map(q -> q.unit().symbol()).orElse("")).toList());
+    }
   }
 
   /**
@@ -168,7 +201,9 @@ public final class BenchCsv {
       return "";
     }
     String cell = Csv.plain(row.get(column).strip());
-    return Exact.isNumber(cell) ? (cell + " " + heads.get(column).unit()).strip() : cell;
+    int beside = find(heads, heads.get(column).name() + UNIT);
+    String unit = beside < 0 ? heads.get(column).unit() : row.get(beside).strip();
+    return Exact.isNumber(cell) ? (cell + " " + unit).strip() : cell;
   }
 
   private static Outcome outcome(String word) {

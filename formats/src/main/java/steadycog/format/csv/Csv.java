@@ -7,10 +7,16 @@ import java.util.Optional;
 import java.util.regex.Pattern;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
+import org.apache.commons.numbers.fraction.BigFraction;
+import steadycog.number.Exact;
+import steadycog.number.Figures;
 import steadycog.torque.Backwards;
 
 /** Comma-separated text with a line of titles (RFC 4180). */
 final class Csv {
+  /** More than any screen shows, fewer than leave traces of binary numbers. */
+  private static final int DIGITS = 12;
+
   private Csv() {}
 
   static String write(List<String> titles, List<List<String>> lines) {
@@ -47,9 +53,31 @@ final class Csv {
     return marked ? cell.substring(MARK.length()) : cell;
   }
 
-  /** Empty where it is not known; adding zero turns a negative zero into a plain one. */
+  /** Empty where it is not known. */
   static String number(Optional<Double> value) {
-    return value.map(known -> Double.toString(known + 0.0)).orElse("");
+    return value.map(Csv::number).orElse("");
+  }
+
+  static String number(double value) {
+    return Double.isFinite(value) ? Figures.significant(value, DIGITS) : "";
+  }
+
+  /** The heads of {@link #exact}: of {@code name} as a decimal number, and as a fraction. */
+  static List<String> exactly(String name) {
+    return List.of(name, name + ", numerator", name + ", denominator");
+  }
+
+  /**
+   * An exact number in three cells, each a number: a fraction in one cell would be taken for a date
+   * by some spreadsheets and for a text by others.
+   */
+  static List<String> exact(Optional<BigFraction> value) {
+    if (value.isEmpty()) {
+      return List.of("", "", "");
+    }
+    String[] parts = Exact.text(value.get()).split("/");
+    return List.of(
+        number(value.get().doubleValue()), parts[0], parts.length > 1 ? parts[1] : "1");
   }
 
   /** How many times the present losses lie at the edge between turning back and holding. */

@@ -1,19 +1,18 @@
 package steadycog.format.csv;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import steadycog.number.Exact;
-import steadycog.number.Figures;
+import java.util.stream.Stream;
 import steadycog.search.Candidate;
 
 /** Candidates of a search, a line each; the card stands on one line, statements parted by ;. */
 public final class FoundCsv {
   private static final List<String> TITLES =
-      List.of(
-          "card",
-          "kind",
-          "reduction ratio i = in/out",
-          "train value e = out/in",
+      Stream.of(
+          List.of("card", "kind"),
+          Csv.exactly("reduction ratio i = in/out"),
+          List.of("train value e = out/in",
           "direction",
           "error ppm",
           "stages",
@@ -27,7 +26,7 @@ public final class FoundCsv {
           "efficiency backwards",
           "losses at the edge, times these",
           "worst finding",
-          "rule it breaks");
+          "rule it breaks")).flatMap(List::stream).toList();
 
   private FoundCsv() {}
 
@@ -36,16 +35,17 @@ public final class FoundCsv {
   }
 
   private static List<String> line(Candidate candidate) {
-    return List.of(
+    List<String> line = new ArrayList<>(List.of(
         candidate.card(),
-        candidate.kind().word(),
-        Exact.text(candidate.ratio().reduction()),
-        Exact.text(candidate.ratio().trainValue()),
+        candidate.kind().word()));
+    line.addAll(Csv.exact(Optional.of(candidate.ratio().reduction())));
+    line.addAll(List.of(
+        Csv.number(candidate.ratio().trainValue().doubleValue()),
         candidate.ratio().sameDirection() ? "same" : "opposite",
-        Figures.significant(candidate.errorPpm(), 6),
+        Csv.number(candidate.errorPpm()),
         Integer.toString(candidate.stages()),
         Integer.toString(candidate.size()),
-        candidate.diameter() == 0 ? "" : Figures.significant(candidate.diameter(), 6),
+        candidate.diameter() == 0 ? "" : Csv.number(candidate.diameter()),
         candidate.planets() == 0 ? "" : Integer.toString(candidate.planets()),
         Integer.toString(candidate.distortion()),
         Boolean.toString(candidate.inStep()),
@@ -54,6 +54,7 @@ public final class FoundCsv {
         Csv.number(candidate.eachWay().backwards().efficiency()),
         Csv.edge(Optional.of(candidate.eachWay().backwards())),
         candidate.worst().word(),
-        candidate.trouble().orElse(""));
+        candidate.trouble().orElse("")));
+    return line;
   }
 }

@@ -21,6 +21,10 @@ import steadycog.shape.Outline;
 /** A report as a page of HTML. */
 public final class ReportHtml {
   private static final double CHORD = 0.05;
+
+  /** A drawing is so many times as large as the letters in it. */
+  private static final double NAMES = 40;
+
   private static final int WIDE = 300;
   private static final int HIGH = 190;
   private static final int LEFT = 46;
@@ -45,14 +49,17 @@ public final class ReportHtml {
     page.append("<style>\n").append(style()).append("</style>\n</head>\n<body>\n");
     element("h1", report.title());
     boolean several = report.chapters().size() > 1;
+    contents(report, several);
+    int train = 0;
     for (Report.Chapter chapter : report.chapters()) {
-      page.append("<article>\n");
+      train++;
+      page.append("<article id=\"train-").append(train).append("\">\n");
       if (several) {
         element("h2", chapter.title());
       }
       for (Report.Part part : chapter.parts()) {
-        page.append("<section>\n");
-        element("h3", part.section().title());
+        page.append("<section id=\"").append(anchor(train, part)).append("\">\n");
+        element(several ? "h3" : "h2", part.section().title());
         part.blocks().forEach(this::block);
         page.append("</section>\n");
       }
@@ -60,6 +67,34 @@ public final class ReportHtml {
     }
     page.append("<footer>").append(escaped(report.footer())).append("</footer>\n");
     page.append("</body>\n</html>\n");
+  }
+
+  private static String anchor(int train, Report.Part part) {
+    return "train-" + train + "-" + part.section().key();
+  }
+
+  private void contents(Report report, boolean several) {
+    page.append("<nav aria-label=\"Contents\">\n<ul>\n");
+    int train = 0;
+    for (Report.Chapter chapter : report.chapters()) {
+      train++;
+      if (several) {
+        page.append("<li>");
+        link("train-" + train, chapter.title());
+        page.append("</li>\n");
+        continue;
+      }
+      for (Report.Part part : chapter.parts()) {
+        page.append("<li>");
+        link(anchor(train, part), part.section().title());
+        page.append("</li>\n");
+      }
+    }
+    page.append("</ul>\n</nav>\n");
+  }
+
+  private void link(String anchor, String text) {
+    page.append("<a href=\"#").append(anchor).append("\">").append(escaped(text)).append("</a>");
   }
 
   private static String style() {
@@ -111,18 +146,20 @@ public final class ReportHtml {
   }
 
   private void table(Block.Table table) {
-    page.append("<div class=\"wide\"><table>\n<thead>");
-    row("th", table.heads());
+    page.append("<div class=\"wide\"><table>\n");
+    element("caption", table.caption());
+    page.append("<thead>");
+    row("<th scope=\"col\">", "<th scope=\"col\">", "</th>", table.heads());
     page.append("</thead>\n<tbody>\n");
-    table.rows().forEach(row -> row("td", row));
+    table.rows().forEach(row -> row("<th scope=\"row\">", "<td>", "</td>", row));
     page.append("</tbody>\n</table></div>\n");
   }
 
-  private void row(String kind, List<String> cells) {
+  private void row(String first, String others, String end, List<String> cells) {
     page.append("<tr>");
-    for (String cell : cells) {
-      page.append('<').append(kind).append('>').append(escaped(cell));
-      page.append("</").append(kind).append('>');
+    for (int k = 0; k < cells.size(); k++) {
+      page.append(k == 0 ? first : others).append(escaped(cells.get(k)));
+      page.append(k == 0 ? "</th>" : end);
     }
     page.append("</tr>\n");
   }
@@ -131,7 +168,8 @@ public final class ReportHtml {
     double[] box = drawing.bounds();
     double wide = box[2] - box[0];
     double high = box[3] - box[1];
-    page.append("<svg class=\"drawing\" role=\"img\" aria-label=\"Drawing\" viewBox=\"");
+    page.append("<svg class=\"drawing\" role=\"img\" aria-label=\"");
+    page.append(escaped(drawing.words())).append("\" viewBox=\"");
     page.append(number(box[0])).append(' ').append(number(-box[3])).append(' ');
     page.append(number(wide)).append(' ').append(number(high)).append("\">\n");
     for (Region region : drawing.regions()) {
@@ -144,6 +182,13 @@ public final class ReportHtml {
         page.append('Z');
       }
       page.append("\"/>\n");
+    }
+    double size = Math.max(wide, high) / NAMES;
+    for (Block.Name name : drawing.names()) {
+      page.append("<text class=\"name\" text-anchor=\"middle\" font-size=\"");
+      page.append(number(size)).append("\" x=\"").append(number(name.x())).append("\" y=\"");
+      page.append(number(size / 3 - name.y())).append("\">").append(escaped(name.text()));
+      page.append("</text>\n");
     }
     page.append("</svg>\n");
     paragraph(
@@ -160,7 +205,7 @@ public final class ReportHtml {
     int right = WIDE - RIGHT;
     int foot = HIGH - FOOT;
     page.append("<svg class=\"chart\" role=\"img\" viewBox=\"0 0 ").append(WIDE).append(' ');
-    page.append(HIGH).append("\" aria-label=\"").append(escaped(chart.title())).append("\">\n");
+    page.append(HIGH).append("\" aria-label=\"").append(escaped(chart.words())).append("\">\n");
     word("head", 0, 13, "start", chart.title());
     for (double mark : chart.up().marks()) {
       double y = foot - chart.up().part(mark) * (foot - TOP);

@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
-import steadycog.number.Unit;
+import steadycog.number.Units;
 import steadycog.piece.Blank;
 import steadycog.piece.Piece;
 import steadycog.piece.Pieces;
@@ -63,7 +63,7 @@ public final class CutSheetJson {
       StudyJson.putNumber(each, "arcMin", Optional.of(share.minutes().nominal()));
       band(each.putObject("band"), Optional.of(share.minutes()));
     }
-    addTables(node.putArray("drives"), new SheetTables(train.study().train(), sheet, Unit.MM));
+    addTables(node.putArray("drives"), new SheetTables(train.study().train(), sheet, Units.USUAL));
     ArrayNode loads = node.putArray("strength");
     sheet.screening().loads().forEach(load -> add(loads.addObject(), load));
     Optional<ToothLoad.Weakest> weakest = sheet.screening().weakest();

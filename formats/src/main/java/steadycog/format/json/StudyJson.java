@@ -1,5 +1,6 @@
 package steadycog.format.json;
 
+import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.List;
@@ -66,6 +67,29 @@ public final class StudyJson {
     ObjectNode node = JobJson.MAPPER.createObjectNode();
     addFindings(node, named.advice());
     return node;
+  }
+
+  /**
+   * The one object as it is, or those of several trains in one frame.
+   *
+   * @param objects JSON by the name of its train
+   */
+  public static String eachTrain(Map<String, String> objects) {
+    if (objects.size() == 1) {
+      return objects.values().iterator().next();
+    }
+    ObjectNode root = JobJson.MAPPER.createObjectNode();
+    ArrayNode list = root.putArray("trains");
+    objects.forEach(
+        (train, object) -> {
+          try {
+            ObjectNode node = list.addObject().put("train", train);
+            node.setAll((ObjectNode) JobJson.MAPPER.readTree(object));
+          } catch (JsonProcessingException impossible) {
+            throw new IllegalArgumentException("no JSON of " + train, impossible);
+          }
+        });
+    return PrettyJson.write(root);
   }
 
   /** What {@code board --json} prints. */

@@ -15,12 +15,16 @@ import org.apache.pdfbox.pdmodel.PDPageContentStream;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.apache.pdfbox.pdmodel.font.PDFont;
 import org.apache.pdfbox.pdmodel.font.PDType0Font;
+import org.apache.pdfbox.pdmodel.interactive.documentnavigation.destination.PDPageFitWidthDestination;
+import org.apache.pdfbox.pdmodel.interactive.documentnavigation.outline.PDDocumentOutline;
+import org.apache.pdfbox.pdmodel.interactive.documentnavigation.outline.PDOutlineItem;
 import steadycog.bench.Chart;
 import steadycog.bench.Chart.Series;
 import steadycog.bench.Chart.Style;
 import steadycog.number.Figures;
 import steadycog.number.Printable;
 import steadycog.piece.Region;
+import steadycog.report.Block;
 import steadycog.shape.Outline;
 
 /** Sheets of A4 filled from the top down. Lengths in points of 1/72 inch unless said otherwise. */
@@ -50,15 +54,19 @@ final class Paper implements AutoCloseable {
   private static final float MOST_FIRST = 0.46F;
 
   /** Height of a line of a table. */
-  private static final float ROW = (BODY - 0.5F) * LINE;
+  static final float ROW = (BODY - 0.5F) * LINE;
 
   private static final int CHARTS_BESIDE = 3;
-  private static final float CHART_HEIGHT = (float) (46 * MM);
+  static final float CHART_HEIGHT = (float) (46 * MM);
   private static final float[] RULE = {0.75F, 0.71F, 0.64F};
 
   private final PDDocument document = new PDDocument();
   private final Map<Typefaces, PDFont> fonts = new EnumMap<>(Typefaces.class);
+  private final Tags tags = new Tags(document, "en");
+  private final PDDocumentOutline outline = new PDDocumentOutline();
   private final String footer;
+  private PDOutlineItem chapter = new PDOutlineItem();
+  private PDPage sheet = new PDPage(PDRectangle.A4);
   private PDPageContentStream page;
   private float y;
 
@@ -71,6 +79,7 @@ final class Paper implements AutoCloseable {
     this.footer = footer;
     document.getDocumentInformation().setTitle(title);
     document.getDocumentInformation().setCreator("Steady Cog");
+    document.getDocumentCatalog().setDocumentOutline(outline);
     for (Typefaces face : Typefaces.values()) {
       TrueTypeFont plain = new TTFParser().parse(new RandomAccessReadBuffer(face.open()));
       // Ligatures could not be searched for or copied.
@@ -85,9 +94,10 @@ final class Paper implements AutoCloseable {
     if (page != null) {
       page.close();
     }
-    PDPage next = new PDPage(PDRectangle.A4);
-    document.addPage(next);
-    page = new PDPageContentStream(document, next);
+    sheet = new PDPage(PDRectangle.A4);
+    document.addPage(sheet);
+    tags.add(sheet);
+    page = new PDPageContentStream(document, sheet);
     y = PDRectangle.A4.getHeight() - MARGIN;
   }
 
@@ -112,20 +122,63 @@ final class Paper implements AutoCloseable {
   }
 
   void title(String text) throws IOException {
-    line(text, Typefaces.BOLD, 18, INK);
+    tags.in("H1", () -> line(text, Typefaces.BOLD, 18, INK));
+  }
+
+  /** A page that can be found from the contents. */
+  record Entry(String title, int page) {}
+
+  /** What stands on which page. */
+  void contents(List<Entry> entries) throws IOException {
+    space(6);
+    tags.start("TOC");
+    for (Entry entry : entries) {
+      need(BODY * LINE);
+      y -= BODY * LINE;
+      float base = y + BODY * 0.3F;
+      String number = Integer.toString(entry.page());
+      tags.start("TOCI");
+      put(entry.title(), MARGIN, base, Typefaces.REGULAR, BODY, INK);
+      float right = MARGIN + width() - measure(number, Typefaces.REGULAR, BODY);
+      put(number, right, base, Typefaces.REGULAR, BODY, INK);
+      tags.end();
+    }
+    tags.end();
+    space(6);
+  }
+
+  /** The page that is being written, from 1. */
+  int number() {
+    return document.getNumberOfPages();
+  }
+
+  private PDOutlineItem bookmark(String text) {
+    PDPageFitWidthDestination destination = new PDPageFitWidthDestination();
+    destination.setPage(sheet);
+    destination.setTop((int) y);
+    PDOutlineItem item = new PDOutlineItem();
+    item.setTitle(Printable.of(text));
+    item.setDestination(destination);
+    return item;
   }
 
   /** The name of a train, above all that is said of it. */
   void chapter(String text) throws IOException {
+    chapter = bookmark(text);
+    outline.addLast(chapter);
     space(4);
-    line(text, Typefaces.BOLD, 14, INK);
+    tags.in("H2", () -> line(text, Typefaces.BOLD, 14, INK));
   }
 
-  /** A heading within a section. */
-  void subheading(String text) throws IOException {
-    need(40);
+  /**
+   * A heading within a section.
+   *
+   * @param next height of what must stand on the same page below it
+   */
+  void subheading(String text, float next) throws IOException {
+    need(24 + Math.max(16, next));
     space(6);
-    line(text, Typefaces.BOLD, BODY + 0.5F, INK);
+    tags.in("H4", () -> line(text, Typefaces.BOLD, BODY + 0.5F, INK));
   }
 
   /** A paragraph beside a bar. */
@@ -134,30 +187,41 @@ final class Paper implements AutoCloseable {
     need(lines.size() * BODY * LINE + 8);
     space(4);
     float top = y;
+    tags.start("P");
     for (String one : lines) {
       y -= BODY * LINE;
       put(one, MARGIN + INDENT, y + BODY * 0.3F, Typefaces.REGULAR, BODY, INK);
     }
-    page.setNonStrokingColor(BRICK[0], BRICK[1], BRICK[2]);
-    page.addRect(MARGIN, y, 2.5F, top - y);
-    page.fill();
+    tags.end();
+    bar(BRICK, MARGIN, 2.5F, top - y);
     space(4);
   }
 
   /** Lines as they stand, beside a thin bar. */
   void lines(List<String> lines) throws IOException {
     space(2);
+    tags.start("P");
     for (String line : lines) {
       for (String part : broken(line, Typefaces.REGULAR, BODY, width() - INDENT)) {
         need(BODY * LINE);
         y -= BODY * LINE;
         put(part, MARGIN + INDENT, y + BODY * 0.3F, Typefaces.REGULAR, BODY, INK);
-        page.setNonStrokingColor(RULE[0], RULE[1], RULE[2]);
-        page.addRect(MARGIN + 2, y, 1.2F, BODY * LINE);
-        page.fill();
+        bar(RULE, MARGIN + 2, 1.2F, BODY * LINE);
       }
     }
+    tags.end();
     space(4);
+  }
+
+  /** A bar that stands on the line where the next text ends. */
+  private void bar(float[] colour, float left, float wide, float high) throws IOException {
+    tags.artifact(
+        page,
+        () -> {
+          page.setNonStrokingColor(colour[0], colour[1], colour[2]);
+          page.addRect(left, y, wide, high);
+          page.fill();
+        });
   }
 
   /** A finding: its severity, what it says, and how it was settled. */
@@ -174,6 +238,7 @@ final class Paper implements AutoCloseable {
             ? List.of()
             : broken("Settled: " + settled, Typefaces.ITALIC, BODY, width() - SEVERITY);
     need((lines.size() + how.size()) * BODY * LINE);
+    tags.start("P");
     boolean first = true;
     for (String line : lines) {
       y -= BODY * LINE;
@@ -187,13 +252,20 @@ final class Paper implements AutoCloseable {
       y -= BODY * LINE;
       put(line, MARGIN + SEVERITY, y + BODY * 0.3F, Typefaces.ITALIC, BODY, FAINT);
     }
+    tags.end();
     space(3);
   }
 
-  void heading(String text) throws IOException {
-    need(76);
+  /**
+   * The heading of a section.
+   *
+   * @param next height of what must stand on the same page below it
+   */
+  void heading(String text, float next) throws IOException {
+    need(32 + Math.max(44, next));
+    (chapter.getTitle() == null ? outline : chapter).addLast(bookmark(text));
     space(8);
-    line(text, Typefaces.BOLD, 11, GREEN);
+    tags.in("H3", () -> line(text, Typefaces.BOLD, 11, GREEN));
     rule();
     space(4);
   }
@@ -210,9 +282,11 @@ final class Paper implements AutoCloseable {
 
   private void paragraph(String text, Typefaces face, float size, float[] colour)
       throws IOException {
+    tags.start("P");
     for (String line : broken(text, face, size, width())) {
       line(line, face, size, colour);
     }
+    tags.end();
   }
 
   private void line(String text, Typefaces face, float size, float[] colour) throws IOException {
@@ -240,22 +314,31 @@ final class Paper implements AutoCloseable {
   }
 
   private void rule() throws IOException {
-    page.setStrokingColor(RULE[0], RULE[1], RULE[2]);
-    page.setLineWidth(0.6F);
-    page.moveTo(MARGIN, y - 1);
-    page.lineTo(MARGIN + width(), y - 1);
-    page.stroke();
+    tags.artifact(
+        page,
+        () -> {
+          page.setStrokingColor(RULE[0], RULE[1], RULE[2]);
+          page.setLineWidth(0.6F);
+          page.moveTo(MARGIN, y - 1);
+          page.lineTo(MARGIN + width(), y - 1);
+          page.stroke();
+        });
     y -= 2;
   }
 
   private void put(String text, float x, float base, Typefaces face, float size, float[] colour)
       throws IOException {
-    page.beginText();
-    page.setFont(fonts.get(face), size);
-    page.setNonStrokingColor(colour[0], colour[1], colour[2]);
-    page.newLineAtOffset(x, base);
-    page.showText(known(Printable.of(text), face));
-    page.endText();
+    tags.text(
+        sheet,
+        page,
+        () -> {
+          page.beginText();
+          page.setFont(fonts.get(face), size);
+          page.setNonStrokingColor(colour[0], colour[1], colour[2]);
+          page.newLineAtOffset(x, base);
+          page.showText(known(Printable.of(text), face));
+          page.endText();
+        });
   }
 
   private float measure(String text, Typefaces face, float size) throws IOException {
@@ -288,9 +371,13 @@ final class Paper implements AutoCloseable {
    * A table: the first column to the left, the others to the right; too many columns go into
    * further tables below.
    *
+   * @param caption what it shows
    * @param most columns beside the first in one table
    */
-  void table(List<String> heads, List<List<String>> rows, int most) throws IOException {
+  void table(String caption, List<String> heads, List<List<String>> rows, int most)
+      throws IOException {
+    need(4 * ROW + 3);
+    tags.in("Caption", () -> line(caption, Typefaces.ITALIC, BODY - 1, FAINT));
     for (int from = 1; from < heads.size(); from += most) {
       int to = Math.min(heads.size(), from + most);
       List<Integer> columns = new ArrayList<>(List.of(0));
@@ -312,20 +399,23 @@ final class Paper implements AutoCloseable {
     float other = (width() - first) / Math.max(3, Math.min(most, columns.size() - 1));
     space(3);
     need(3 * ROW);
-    heads(heads, columns, first, other);
+    tags.start("Table");
+    tags.in("TR", () -> heads(heads, columns, first, other));
     for (List<String> row : rows) {
       if (left() < ROW) {
         turn();
-        heads(heads, columns, first, other);
+        tags.artifact(page, () -> heads(heads, columns, first, other));
       }
-      row(row, columns, first, other);
+      tags.in("TR", () -> row(row, columns, first, other));
     }
+    tags.end();
   }
 
   /** The heads of a table, in several lines where they are long. */
   private void heads(List<String> heads, List<Integer> columns, float first, float other)
       throws IOException {
     float size = BODY - 0.5F;
+    float top = y;
     List<List<String>> all = new ArrayList<>();
     int most = 1;
     for (int c : columns) {
@@ -333,20 +423,27 @@ final class Paper implements AutoCloseable {
       all.add(broken(heads.get(c), Typefaces.BOLD, size, room));
       most = Math.max(most, all.getLast().size());
     }
-    for (int line = 0; line < most; line++) {
-      y -= size * LINE;
-      float right = MARGIN + first;
-      for (int k = 0; k < columns.size(); k++) {
-        List<String> lines = all.get(k);
-        right += k == 0 ? 0 : other;
-        int own = line - (most - lines.size());
-        if (own >= 0) {
-          float fitting = fitting(lines.get(own), Typefaces.BOLD, k == 0 ? first : other);
-          float x = k == 0 ? MARGIN : right - measure(lines.get(own), Typefaces.BOLD, fitting);
-          put(lines.get(own), x, y + size * 0.3F, Typefaces.BOLD, fitting, k == 0 ? FAINT : INK);
-        }
-      }
+    float right = MARGIN + first;
+    for (int k = 0; k < columns.size(); k++) {
+      List<String> lines = all.get(k);
+      float room = k == 0 ? first : other;
+      float edge = right + k * other;
+      float[] colour = k == 0 ? FAINT : INK;
+      float highest = top - (most - lines.size() + 1) * size * LINE;
+      boolean left = k == 0;
+      tags.head(
+          "Column",
+          () -> {
+            for (int line = 0; line < lines.size(); line++) {
+              String word = lines.get(line);
+              float fitting = fitting(word, Typefaces.BOLD, room);
+              float x = left ? MARGIN : edge - measure(word, Typefaces.BOLD, fitting);
+              float base = highest - line * size * LINE + size * 0.3F;
+              put(word, x, base, Typefaces.BOLD, fitting, colour);
+            }
+          });
     }
+    y = top - most * size * LINE;
     rule();
   }
 
@@ -367,7 +464,13 @@ final class Paper implements AutoCloseable {
       float fitting = fitting(text, Typefaces.REGULAR, c == 0 ? first : other);
       right += c == 0 ? 0 : other;
       float x = c == 0 ? MARGIN : right - measure(text, Typefaces.REGULAR, fitting);
-      put(text, x, y + size * 0.3F, Typefaces.REGULAR, fitting, INK);
+      Tags.Writing cell =
+          () -> put(text, x, y + size * 0.3F, Typefaces.REGULAR, fitting, INK);
+      if (c == 0) {
+        tags.head("Row", cell);
+      } else {
+        tags.in("TD", cell);
+      }
     }
   }
 
@@ -377,17 +480,23 @@ final class Paper implements AutoCloseable {
    * @param box least x, least y, greatest x, greatest y in mm
    * @param scale on paper over true size
    */
-  void draw(List<Region> regions, double[] box, double scale) throws IOException {
+  void draw(Block.Drawing drawing, double scale) throws IOException {
+    double[] box = drawing.bounds();
     float height = (float) ((box[3] - box[1]) * scale * MM);
     need(height);
     y -= height;
+    tags.figure(sheet, page, drawing.words(), () -> put(drawing, scale));
+  }
+
+  private void put(Block.Drawing drawing, double scale) throws IOException {
+    double[] box = drawing.bounds();
     double times = scale * MM;
     double dx = MARGIN + (width() - (box[2] - box[0]) * times) / 2 - box[0] * times;
     double dy = y - box[1] * times;
     page.setLineWidth(0.35F);
     page.setStrokingColor(INK[0], INK[1], INK[2]);
     page.setNonStrokingColor(0.93F, 0.91F, 0.86F);
-    for (Region region : regions) {
+    for (Region region : drawing.regions()) {
       for (Outline line : region.outlines(0.05 / scale)) {
         for (int k = 0; k < line.size(); k++) {
           float px = (float) (dx + line.x()[k] * times);
@@ -402,6 +511,16 @@ final class Paper implements AutoCloseable {
       }
       page.fillAndStrokeEvenOdd();
     }
+    float size = BODY - 2;
+    for (Block.Name name : drawing.names()) {
+      float wide = measure(name.text(), Typefaces.BOLD, size);
+      float x = (float) (dx + name.x() * times) - wide / 2;
+      float base = (float) (dy + name.y() * times) - size / 3;
+      page.setNonStrokingColor(1F, 1F, 1F);
+      page.addRect(x - 1.5F, base - 1.5F, wide + 3, size + 1);
+      page.fill();
+      put(name.text(), x, base, Typefaces.BOLD, size, INK);
+    }
   }
 
   /** Charts beside each other, three at most in a row. */
@@ -413,7 +532,9 @@ final class Paper implements AutoCloseable {
       float gap = 14;
       float each = (width() - (CHARTS_BESIDE - 1) * gap) / CHARTS_BESIDE;
       for (int k = 0; k < row.size(); k++) {
-        chart(row.get(k), MARGIN + k * (each + gap), y - CHART_HEIGHT, each);
+        Chart one = row.get(k);
+        float left = MARGIN + k * (each + gap);
+        tags.figure(sheet, page, one.words(), () -> chart(one, left, y - CHART_HEIGHT, each));
       }
       y -= CHART_HEIGHT + 4;
     }
@@ -546,14 +667,21 @@ final class Paper implements AutoCloseable {
     page.close();
     int pages = document.getNumberOfPages();
     for (int k = 0; k < pages; k++) {
-      PDPage sheet = document.getPage(k);
       page =
           new PDPageContentStream(
-              document, sheet, PDPageContentStream.AppendMode.APPEND, true, true);
+              document,
+              document.getPage(k),
+              PDPageContentStream.AppendMode.APPEND,
+              true,
+              true);
       String number = (k + 1) + " of " + pages;
-      put(footer, MARGIN, MARGIN - 4, Typefaces.REGULAR, 7.5F, FAINT);
       float right = MARGIN + width() - measure(number, Typefaces.REGULAR, 7.5F);
-      put(number, right, MARGIN - 4, Typefaces.REGULAR, 7.5F, FAINT);
+      tags.artifact(
+          page,
+          () -> {
+            put(footer, MARGIN, MARGIN - 4, Typefaces.REGULAR, 7.5F, FAINT);
+            put(number, right, MARGIN - 4, Typefaces.REGULAR, 7.5F, FAINT);
+          });
       page.close();
     }
     ByteArrayOutputStream bytes = new ByteArrayOutputStream();

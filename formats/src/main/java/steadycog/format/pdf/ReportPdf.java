@@ -2,6 +2,8 @@ package steadycog.format.pdf;
 
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.util.ArrayList;
+import java.util.List;
 import steadycog.number.Figures;
 import steadycog.report.Block;
 import steadycog.report.Report;
@@ -15,22 +17,37 @@ public final class ReportPdf {
   private ReportPdf() {}
 
   public static byte[] write(Report report) {
+    // Once to learn which page every chapter begins on, and once with that in the contents.
+    List<Paper.Entry> unknown =
+        report.chapters().size() > 1
+            ? report.chapters().stream().map(c -> new Paper.Entry(c.title(), 0)).toList()
+            : List.of();
+    List<Paper.Entry> entries = new ArrayList<>();
+    byte[] first = write(report, unknown, entries);
+    return unknown.isEmpty() ? first : write(report, entries, new ArrayList<>());
+  }
+
+  private static byte[] write(
+      Report report, List<Paper.Entry> contents, List<Paper.Entry> entries) {
     try (Paper paper = new Paper(report.title(), report.footer())) {
       boolean several = report.chapters().size() > 1;
       paper.title(report.title());
+      if (several) {
+        paper.contents(contents);
+      }
       for (Report.Chapter chapter : report.chapters()) {
-        if (chapter != report.chapters().getFirst()) {
-          paper.turn();
-        }
         if (several) {
+          paper.turn();
+          entries.add(new Paper.Entry(chapter.title(), paper.number()));
           paper.chapter(chapter.title());
         }
         for (Report.Part part : chapter.parts()) {
           if (part.section() != Section.DRAWING) {
-            paper.heading(part.section().title());
+            paper.heading(part.section().title(), height(part.blocks().getFirst()));
           }
-          for (Block block : part.blocks()) {
-            put(paper, block);
+          for (int k = 0; k < part.blocks().size(); k++) {
+            boolean last = k + 1 == part.blocks().size();
+            put(paper, part.blocks().get(k), last ? 0 : height(part.blocks().get(k + 1)));
           }
         }
       }
@@ -40,16 +57,31 @@ public final class ReportPdf {
     }
   }
 
-  private static void put(Paper paper, Block block) throws IOException {
+  /** What must stand on the same page as the heading over it; 0 where a line is enough. */
+  private static float height(Block block) {
+    return switch (block) {
+      case Block.Charts charts -> Paper.CHART_HEIGHT + 20;
+      case Block.Drawing drawing -> (float) (MOST_HEIGHT * Paper.MM);
+      case Block.Table table -> 5 * Paper.ROW;
+      case Block.Heading heading -> 3 * Paper.ROW;
+      default -> 0;
+    };
+  }
+
+  /**
+   * @param next height of what follows and must stand below a heading
+   */
+  private static void put(Paper paper, Block block, float next) throws IOException {
     switch (block) {
-      case Block.Heading heading -> paper.subheading(heading.text());
+      case Block.Heading heading -> paper.subheading(heading.text(), next);
       case Block.Text text -> paper.text(text.text());
       case Block.Remark remark -> paper.remark(remark.text());
       case Block.Caution caution -> paper.caution(caution.text());
       case Block.Lines lines -> paper.lines(lines.lines());
       case Block.Finding finding ->
           paper.finding(finding.severity(), finding.text(), finding.settled());
-      case Block.Table table -> paper.table(table.heads(), table.rows(), table.most());
+      case Block.Table table ->
+          paper.table(table.caption(), table.heads(), table.rows(), table.most());
       case Block.Charts charts -> paper.charts(charts.charts());
       case Block.Drawing drawing -> drawing(paper, drawing);
     }
@@ -58,7 +90,7 @@ public final class ReportPdf {
   private static void drawing(Paper paper, Block.Drawing drawing) throws IOException {
     double scale = scale(drawing.bounds());
     paper.space(6);
-    paper.draw(drawing.regions(), drawing.bounds(), scale);
+    paper.draw(drawing, scale);
     paper.space(2);
     String words = scale >= 1 ? trimmed(scale) + " : 1" : "1 : " + trimmed(1 / scale);
     paper.remark("Scale " + words + ", seen from the drive end.");

@@ -13,6 +13,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import steadycog.format.json.StudyJson;
 import steadycog.notation.Card;
+import steadycog.number.Exact;
 import steadycog.study.ConfigurationBoard;
 
 class BoardCsvTest {
@@ -46,8 +47,14 @@ class BoardCsvTest {
       for (String field : List.of("drive", "hold", "take", "lock", "mode")) {
         assertEquals(node.get(field).asText("").replace("null", ""), line.get(field), field);
       }
-      assertEquals(node.get("ratio").asText(), line.get("reduction ratio i = in/out"));
-      assertEquals(node.get("trainValue").asText(), line.get("train value e = out/in"));
+      String i = "reduction ratio i = in/out";
+      String exactly = line.get(i + ", numerator") + "/" + line.get(i + ", denominator");
+      assertEquals(Exact.parse(node.get("ratio").asText()), Exact.parse(exactly));
+      assertEquals(Exact.parse(exactly).doubleValue(), Double.parseDouble(line.get(i)), 1e-9);
+      assertEquals(
+          Exact.parse(node.get("trainValue").asText()).doubleValue(),
+          Double.parseDouble(line.get("train value e = out/in")),
+          1e-9);
       boolean opposite = node.get("ratio").asText().startsWith("-");
       assertEquals(opposite ? "opposite" : "same", line.get("direction"));
       assertEquals(node.get("seldomUseful").asText(), line.get("seldom useful"));

@@ -33,12 +33,12 @@ class StudyCsvTest {
     assertEquals("-4", rows.getFirst().get("reduction ratio i = in/out"));
     assertEquals("true", rows.getLast().get("internal"));
     double power = rows.stream().mapToDouble(row -> Double.parseDouble(row.get("power W"))).sum();
-    assertEquals(study.loss().orElseThrow(), power, 1e-12, "what does not come out is lost");
+    assertEquals(study.loss().orElseThrow(), power, 1e-9, "what does not come out is lost");
     double comes = -Double.parseDouble(rows.getLast().get("power W"));
     double goes = Double.parseDouble(rows.getFirst().get("power W"));
     assertEquals(
         comes / goes, Double.parseDouble(rows.getFirst().get("efficiency of the train")), 1e-12);
-    assertEquals("24.0", rows.getLast().get("without losses Nm").replace("-", ""));
+    assertEquals("24", rows.getLast().get("without losses Nm").replace("-", ""));
     assertEquals("turns", rows.getLast().get("pushed back"));
     Map<String, String> roles =
         rows.stream().collect(Collectors.toMap(row -> row.get("member"), row -> row.get("role")));
@@ -53,6 +53,6 @@ class StudyCsvTest {
             .lines()
             .toList()
             .getLast();
-    assertEquals("t,,,B,hold,40,false,,,,,,,,,,,", last);
+    assertEquals("t,,,,,B,hold,40,false,,,,,,,,,,,,,", last);
   }
 }

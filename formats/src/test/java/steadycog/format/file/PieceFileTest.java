@@ -42,7 +42,7 @@ import steadycog.piece.Slab;
 import steadycog.piece.UnmakeableException;
 import steadycog.report.Report;
 import steadycog.report.Section;
-import steadycog.report.Units;
+import steadycog.number.Units;
 import steadycog.study.Study;
 
 class PieceFileTest {

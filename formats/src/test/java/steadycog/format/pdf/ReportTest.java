@@ -28,7 +28,7 @@ import steadycog.notation.Card;
 import steadycog.report.Block;
 import steadycog.report.Report;
 import steadycog.report.Section;
-import steadycog.report.Units;
+import steadycog.number.Units;
 import steadycog.study.Study;
 
 class ReportTest {

@@ -1,4 +1,4 @@
-package steadycog.report;
+package steadycog.train;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
 
@@ -8,6 +8,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import steadycog.notation.Card;
 import steadycog.notation.CardException;
 import steadycog.number.Unit;
+import steadycog.number.Units;
 
 class UnitsTest {
   @ParameterizedTest
@@ -25,7 +26,7 @@ class UnitsTest {
       throws CardException {
     assertEquals(
         new Units(speed, torque, power, length),
-        Units.of(Card.read("parallel 20 ~ 40; " + said).train()));
+        Card.read("parallel 20 ~ 40; " + said).train().units());
   }
 
   @Test
