@@ -79,7 +79,7 @@ public final class SteadyCog implements Callable<Integer> {
   static CommandLine commandLine() {
     CommandLine command = new CommandLine(new SteadyCog());
     command.addSubcommand(new CommandLine.HelpCommand());
-    command.addSubcommand("completion", new AutoComplete.GenerateCompletion());
+    command.addSubcommand(new Completion());
     command.getSubcommands().values().forEach(SteadyCog::helpful);
     return command
         .setOut(new PrintWriter(new SafeWriter(command.getOut())))
@@ -130,6 +130,12 @@ public final class SteadyCog implements Callable<Integer> {
                 + (message == null ? "" : ": " + message.lines().findFirst().orElse("")));
     return Exit.NOT_READ;
   }
+
+  /** Prints what a shell needs to complete commands and options. */
+  @Command(
+      name = "completion",
+      description = "Prints a script for bash or zsh: source <(steady-cog completion)")
+  static final class Completion extends AutoComplete.GenerateCompletion {}
 
   @Override
   public Integer call() {

@@ -168,7 +168,7 @@ class CommandLineTest extends Shell {
             "--to",
             page.toString()));
     String some = Files.readString(page);
-    assertTrue(some.contains("<h3>Bench</h3>") && !some.contains("<h3>Findings</h3>"), some);
+    assertTrue(some.contains("<h2>Bench</h2>") && !some.contains("<h2>Findings</h2>"), some);
     Path sheet = folder.resolve("report.pdf");
     assertEquals(
         0, run("parallel 20 ~ 30", "export", "-", "--sections", "shop", "--to", sheet.toString()));
@@ -280,7 +280,7 @@ class CommandLineTest extends Shell {
   @Test
   void theBoardHasEveryPairOfShaftsBothWays() {
     assertEquals(0, run("parallel 20 ~ 33 ~ 50 = 10 ~ 30\n", "board", "-"));
-    assertEquals(1 + 4 * 3 + 5, out.toString().lines().count());
+    assertEquals(1 + 4 * 3 + 4, out.toString().lines().count());
     assertTrue(out.toString().contains("holds: it holds itself"), out.toString());
     assertTrue(out.toString().contains("A      E           -7.5    -15/2"), out.toString());
     assertEquals(0, run("parallel 20 ~ 50\n", "board", "-", "--json"));

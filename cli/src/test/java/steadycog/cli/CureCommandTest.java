@@ -8,7 +8,9 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import com.fasterxml.jackson.databind.JsonNode;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.HashSet;
+import java.util.List;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -16,6 +18,9 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import steadycog.format.demo.TernRock;
 import steadycog.format.file.JobFiles;
+import steadycog.job.Job;
+import steadycog.job.Sheet;
+import steadycog.notation.Card;
 
 /** What is asked of a card on the command line is answered: cures, units, working, tools, loads. */
 class CureCommandTest extends Shell {
@@ -61,7 +66,12 @@ class CureCommandTest extends Shell {
   @Test
   void oneTrainOfAJobIsCuredByItsName() throws Exception {
     Path job = folder.resolve("tern.cog.json");
-    JobFiles.save(TernRock.job(), 0, job);
+    Card set = Card.read("planetary sun 24 planet 15 x3 ring 54\nhold ring\ntake carrier\n");
+    List<Sheet> sheets = new ArrayList<>(List.of(Sheet.of("Filter wheel", set)));
+    TernRock.job().sheets().stream()
+        .filter(sheet -> List.of("Dome rotator", "Focuser").contains(sheet.name()))
+        .forEach(sheets::add);
+    JobFiles.save(new Job("Tern Rock", sheets), 0, job);
     assertEquals(1, run("", "cure", job.toString()), "the fault on purpose stays");
     assertTrue(err.toString().contains("Dome rotator: nothing to put right"), err.toString());
     assertTrue(out.toString().contains("# Filter wheel\n"), out.toString());

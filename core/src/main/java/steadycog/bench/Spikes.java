@@ -59,10 +59,16 @@ record Spikes(double[] values, List<Integer> rows) {
       }
       double back = turn(values[k + w] - values[k - 1] - (w + 1) * usual, period);
       if (Math.abs(back) <= most / 2) {
-        return w;
+        return goesOn(values, k + w, usual, most, period) ? w : 0;
       }
     }
     return 0;
+  }
+
+  /** Whether the step behind a row is the usual one: else it is where the movement changes. */
+  private static boolean goesOn(double[] values, int k, double usual, double most, double period) {
+    return k + 1 >= values.length
+        || Math.abs(turn(values[k + 1] - values[k] - usual, period)) <= most;
   }
 
   /** The median step around a row. */

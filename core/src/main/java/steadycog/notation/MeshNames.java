@@ -3,7 +3,9 @@ package steadycog.notation;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.function.BiFunction;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import steadycog.notation.Statement.BadStatement;
 import steadycog.train.MemberId;
 import steadycog.train.Mesh;
@@ -15,25 +17,32 @@ final class MeshNames {
 
   private MeshNames() {}
 
-  /** The meshes that {@code word} means: several only where a pair of bodies meshes in two rows. */
-  static List<Mesh> read(Token word, List<Part> parts, String expected) throws BadStatement {
-    String said = word.text().toLowerCase(Locale.ROOT);
+  /**
+   * The meshes that are named: several only where a pair of bodies meshes in two rows.
+   *
+   * @param word the first word, already read: {@code sun-planet}, or {@code sun} of {@code sun ~
+   *     planet} as tables print it
+   */
+  static List<Mesh> read(Token word, Statement statement, List<Part> parts, String expected)
+      throws BadStatement {
+    String said = word.text();
+    if (statement.accept("~")) {
+      said += "-" + statement.expectWord(expected).text();
+    }
+    String wanted = said.toLowerCase(Locale.ROOT);
     List<Mesh> whole = new ArrayList<>();
     List<Mesh> bare = new ArrayList<>();
     for (Part part : parts) {
       for (Mesh mesh : part.meshes()) {
-        MemberId a = part.body(mesh.a());
-        MemberId b = part.body(mesh.b());
-        if (said.equals(name(a, b)) || said.equals(name(b, a))) {
+        if (names(mesh, part, MeshNames::fully).anyMatch(wanted::equals)) {
           whole.add(mesh);
-        } else if (said.equals(pair(a, b)) || said.equals(pair(b, a))) {
+        } else if (names(mesh, part, MeshNames::barely).anyMatch(wanted::equals)) {
           bare.add(mesh);
         }
       }
     }
     if (whole.isEmpty() && bare.stream().map(mesh -> mesh.a().part()).distinct().count() > 1) {
-      throw Statement.unexpected(
-          word, "the part as well: " + bare.getFirst().a().part() + "." + word.text());
+      throw Statement.unexpected(word, "the part as well: " + bare.getFirst().a().part() + "." + said);
     }
     List<Mesh> found = whole.isEmpty() ? bare : whole;
     if (found.isEmpty()) {
@@ -42,12 +51,23 @@ final class MeshNames {
     return found;
   }
 
-  private static String pair(MemberId a, MemberId b) {
-    return (a.name() + "-" + b.name()).toLowerCase(Locale.ROOT);
+  /** A mesh by its bodies and by its wheels, {@code planet2}, either of them first. */
+  private static Stream<String> names(
+      Mesh mesh, Part part, BiFunction<MemberId, MemberId, Stream<String>> write) {
+    return Stream.of(mesh.a(), part.body(mesh.a()))
+        .flatMap(
+            a ->
+                Stream.of(mesh.b(), part.body(mesh.b()))
+                    .flatMap(b -> Stream.concat(write.apply(a, b), write.apply(b, a))))
+        .map(name -> name.toLowerCase(Locale.ROOT));
   }
 
-  private static String name(MemberId a, MemberId b) {
-    return text(a, b).toLowerCase(Locale.ROOT);
+  private static Stream<String> fully(MemberId a, MemberId b) {
+    return Stream.of(text(a, b), a + "-" + b);
+  }
+
+  private static Stream<String> barely(MemberId a, MemberId b) {
+    return Stream.of(a.name() + "-" + b.name());
   }
 
   static String text(MemberId a, MemberId b) {

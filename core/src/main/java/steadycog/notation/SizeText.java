@@ -270,7 +270,7 @@ public final class SizeText {
   private static Sizes readDistance(Statement statement, List<Part> parts) throws BadStatement {
     String expected = "two meshing wheels such as " + MeshNames.listed(parts);
     Token at = statement.expectWord(expected);
-    Mesh mesh = MeshNames.read(at, parts, expected).getFirst();
+    Mesh mesh = MeshNames.read(at, statement, parts, expected).getFirst();
     if (!part(mesh.a(), parts).takesDistance()) {
       throw new BadStatement(
           at.problem("a distance of " + at.text() + ": it follows from the part; leave it out"));
@@ -289,7 +289,7 @@ public final class SizeText {
     Optional<Join> pair = Optional.empty();
     Token first = statement.peek();
     if (Tolerance.Of.of(first.text()).isEmpty()) {
-      Mesh mesh = MeshNames.read(statement.expectWord(expected), parts, expected).getFirst();
+      Mesh mesh = MeshNames.read(statement.expectWord(expected), statement, parts, expected).getFirst();
       pair =
           Optional.of(new Join(MeshNames.body(mesh.a(), parts), MeshNames.body(mesh.b(), parts)));
     }

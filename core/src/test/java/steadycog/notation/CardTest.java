@@ -79,7 +79,7 @@ class CardTest {
         "parallel 18 ~ 7x2| 1:15: found '7x2', expected a tooth count such as 18, or 60i for"
             + " internal teeth",
         "parallel 0 ~ 72| 1:10: teeth 0: expected 1 to 99999",
-        "parallel 20 ~ 30; bore A 8| 1:27: found the end of the statement, expected mm or in after"
+        "parallel 20 ~ 30; bore A 8| 1:27: found the end of the statement, expected mm, in or cm after"
             + " 8",
         "parallel 20 ~ 30; bore A 5 mm flat 2 mm| 1:26: flat 2 mm: expected more than half of the"
             + " bore's 5 mm",
@@ -111,7 +111,7 @@ class CardTest {
         "cycloidal circle 90 mm| 1:23: found the end of the statement, expected lobes with a count,"
             + " as in lobes 29 pins 30",
         "cycloidal lobes 29 pins 20| 1:11: pins 20: expected more than the lobes, usually 30",
-        "cycloidal lobes 29 pin 5| 1:25: found the end of the statement, expected mm or in after 5",
+        "cycloidal lobes 29 pin 5| 1:25: found the end of the statement, expected mm, in or cm after 5",
         "cycloidal lobes 29 outputs 6 of 8 mm| 1:30: found 'of', expected x and the diameter of the"
             + " output pins",
         "strainwave flex 100 circular 90| 1:12: circular 90: expected more teeth than the"
@@ -127,9 +127,9 @@ class CardTest {
         "parallel 18 ~ 72;module 0 mm| 1:25: module: expected more than 0",
         "parallel 18 ~ 72;drive Z| 1:24: found 'Z', expected a member: A, B",
         "parallel 18 ~ 72;drive A 5| 1:27: found the end of the statement, expected rpm, rad/s or"
-            + " deg/s, or Nm, Nmm, lbf-ft, lbf-in or kgf-cm, or W or hp after 5",
+            + " deg/s, or Nm, Nmm, lbf-ft, lbf-in, kgf-cm, Ncm, ozf-in or gf-cm, or W or hp after 5",
         "parallel 18 ~ 72;drive A 1,5 rpm| 1:26: found '1,5', expected rpm, rad/s or deg/s, or Nm,"
-            + " Nmm, lbf-ft, lbf-in or kgf-cm, or W or hp",
+            + " Nmm, lbf-ft, lbf-in, kgf-cm, Ncm, ozf-in or gf-cm, or W or hp",
         "parallel 18 ~ 72;drive A 5 rpm 6 rpm| 1:32: a second speed",
         "parallel 18 ~ 72;drive A;hold a| 1:31: A has a role already (line 1): it cannot hold too",
         "parallel 18 ~ 72;take A;take B| 1:30: a second take-off: a ratio needs exactly one",
@@ -139,8 +139,8 @@ class CardTest {
         "parallel 18 ~ 72;tool A 2.5| 1:25: found '2.5', expected how many edges the tool has, as"
             + " tool planet 12",
         "parallel 18 ~ 72;tool A 12;tool A 6| 1:28: a second tool of A: leave one",
-        "parallel 18 ~ 72;take B 5 rpm| 1:27: found 'rpm', expected Nm, Nmm, lbf-ft, lbf-in or"
-            + " kgf-cm, or W or hp",
+        "parallel 18 ~ 72;take B 5 rpm| 1:27: found 'rpm', expected Nm, Nmm, lbf-ft, lbf-in,"
+            + " kgf-cm, Ncm, ozf-in or gf-cm, or W or hp",
         "parallel 18 ~ 72;parallel 9 ~ 9| 1:18: a second part: with several parts each needs a"
             + " name, as in winch: …",
         "a: parallel 18 ~ 72;a: parallel 9 ~ 9| 1:21: a second part named 'a': rename one",
@@ -181,7 +181,7 @@ class CardTest {
         "a: parallel 9 ~ 9;b: parallel 9 ~ 9;efficiency A-B 0.9| 1:48: found 'A-B', expected the"
             + " part as well: a.A-B",
         "parallel 18 ~ 72;drive A motor 5 rpm 6 rpm| 1:40: found 'rpm', expected Nm, Nmm, lbf-ft,"
-            + " lbf-in or kgf-cm",
+            + " lbf-in, kgf-cm, Ncm, ozf-in or gf-cm",
         "parallel 18 ~ 72;drive A motor 0 Nm 6 rpm| 1:32: 0 Nm: a stall torque is above 0"
       })
   void errorsNamePlaceFoundAndExpected(String card, String expected) {

@@ -87,6 +87,10 @@ final class Tags {
 
   /** The head of a column or row. */
   void head(String scope, Writing writing) throws IOException {
+    if (whole) {
+      writing.run();
+      return;
+    }
     PDStructureElement element = start("TH");
     PDTableAttributeObject attribute = new PDTableAttributeObject();
     attribute.setScope(scope);
