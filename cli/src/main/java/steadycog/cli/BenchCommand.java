@@ -149,8 +149,7 @@ final class BenchCommand implements Callable<Integer> {
     for (String option : List.of("--top", "--steps")) {
       input.requires(option, rig.filter("load"::equals).isPresent(), "it needs --rig load");
     }
-    input.requires(
-        "--state", data.isPresent() || rig.isPresent(), "it needs --csv DATA or --rig");
+    input.requires("--state", data.isPresent() || rig.isPresent(), "it needs --csv DATA or --rig");
   }
 
   private int book(Job job) {
@@ -197,7 +196,8 @@ final class BenchCommand implements Callable<Integer> {
   private int recording(Train train, Path file, String shown) {
     try {
       Read read = read(file);
-      RecordingResult result = RecordingResult.of(
+      RecordingResult result =
+          RecordingResult.of(
               read.recording(), rigging(), LocalDate.now(), shown, Optional.of(train));
       if (json) {
         input.print(BenchResultJson.write(train, read.recording(), result));
@@ -321,10 +321,11 @@ final class BenchCommand implements Callable<Integer> {
       input.print(BenchResultJson.write(train, test));
       return Exit.DONE;
     }
-    input.tell(text(new BenchBlocks(input.units(train)).test(train, test))
-                + "opened up: "
-                + made.inspect().orElse("nothing to be seen")
-                + "\n");
+    input.tell(
+        text(new BenchBlocks(input.units(train)).test(train, test))
+            + "opened up: "
+            + made.inspect().orElse("nothing to be seen")
+            + "\n");
     return Exit.DONE;
   }
 

@@ -82,7 +82,9 @@ final class BoardCommand implements Callable<Integer> {
             .anyMatch(row -> row.reaction().isPresent());
     return text
         + (held
-            ? "\nreaction: torque on the held member for 1 " + unit + " at the drive, without losses\n"
+            ? "\nreaction: torque on the held member for 1 "
+                + unit
+                + " at the drive, without losses\n"
             : "")
         + "*: seldom worth its parts\n"
         + Shares.CAUTION;

@@ -12,9 +12,9 @@ import steadycog.cure.PutRight;
 import steadycog.cure.PutRight.Keep;
 import steadycog.cure.PutRight.Outcome;
 import steadycog.format.json.StudyJson;
-import steadycog.notation.Card;
 import steadycog.job.Job;
 import steadycog.job.Sheet;
+import steadycog.notation.Card;
 import steadycog.number.Pace;
 import steadycog.number.Ratio;
 

@@ -24,13 +24,13 @@ import steadycog.format.pdf.ReportPdf;
 import steadycog.job.Job;
 import steadycog.job.Sheet;
 import steadycog.number.Unit;
+import steadycog.number.Units;
 import steadycog.piece.Coupon;
 import steadycog.piece.Piece;
 import steadycog.piece.Pieces;
 import steadycog.piece.UnmakeableException;
 import steadycog.report.Report;
 import steadycog.report.Section;
-import steadycog.number.Units;
 import steadycog.study.NamedStudy;
 import steadycog.study.Study;
 
@@ -130,7 +130,8 @@ final class ExportCommand implements Callable<Integer> {
       if (made.isPresent()) {
         return pieces(job.sheets().getFirst(), made.get());
       } else if (name.endsWith(".csv")) {
-        JobFiles.write(target, StudyCsv.write(CardInput.studies(job), input.asked().orElse(Units.USUAL)));
+        JobFiles.write(
+            target, StudyCsv.write(CardInput.studies(job), input.asked().orElse(Units.USUAL)));
       } else if (name.endsWith(".png")) {
         return picture(job.sheets().getFirst());
       } else if (name.endsWith(".pdf") || name.endsWith(".html")) {
@@ -151,7 +152,8 @@ final class ExportCommand implements Callable<Integer> {
   /** Refuses options that this ending would pass over. */
   private void fitting(String name, boolean pieces) {
     String cut = "for outlines and solids alone: leave it out";
-    for (String option : List.of("--only", "--apart", "--each", "--coupon", "--anyway", "--chord")) {
+    for (String option :
+        List.of("--only", "--apart", "--each", "--coupon", "--anyway", "--chord")) {
       input.requires(option, pieces, cut);
     }
     boolean report = name.endsWith(".pdf") || name.endsWith(".html");

@@ -195,7 +195,8 @@ final class FindCommand implements Callable<Integer> {
 
   private int near(String source) {
     if (output.csv) {
-      throw new IllegalArgumentException("--csv: with --near there is a table or JSON: leave it out");
+      throw new IllegalArgumentException(
+          "--csv: with --near there is a table or JSON: leave it out");
     }
     try {
       Job job =
@@ -223,7 +224,8 @@ final class FindCommand implements Callable<Integer> {
           + changes.examined()
           + " trains examined. Widen the tolerance or a limit, or look without --near.\n";
     }
-    TextTable table = new TextTable(1, "change", "i = in/out", "exactly", "error ppm", "teeth changed");
+    TextTable table =
+        new TextTable(1, "change", "i = in/out", "exactly", "error ppm", "teeth changed");
     for (Nearby.Change change : changes.list()) {
       table.add(
           change.words().isEmpty() ? "none needed" : change.words(),

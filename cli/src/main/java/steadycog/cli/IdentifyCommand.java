@@ -94,7 +94,8 @@ final class IdentifyCommand implements Callable<Integer> {
   @Override
   public Integer call() {
     try {
-      together("--bore", inside.isPresent(), "--od", outside.isEmpty(), "of a ring there is no --od");
+      together(
+          "--bore", inside.isPresent(), "--od", outside.isEmpty(), "of a ring there is no --od");
       together("--over", over.isPresent(), "", span.isPresent(), "needs --span");
       together("--mate", mate.isPresent(), "", distance.isPresent(), "needs --distance");
       boolean internal = inside.isPresent() && outside.isEmpty();

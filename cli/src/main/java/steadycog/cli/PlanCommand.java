@@ -26,7 +26,6 @@ import steadycog.search.StateHunt.FoundStates;
 import steadycog.search.StateHunt.Way;
 import steadycog.search.Watch;
 import steadycog.study.NamedStudy;
-import steadycog.study.ShiftTable;
 import steadycog.train.Element;
 import steadycog.train.State;
 import steadycog.train.Train;
@@ -61,13 +60,16 @@ final class PlanCommand implements Callable<Integer> {
       input.print(StudyJson.solve(plans));
     } else if (output.csv) {
       Map<String, String> tables = new LinkedHashMap<>();
-      plans.forEach(one -> tables.put(one.name(), PlanCsv.write(one.plan().orElseThrow(), input.asked().orElse(Units.USUAL))));
+      plans.forEach(
+          one ->
+              tables.put(
+                  one.name(),
+                  PlanCsv.write(one.plan().orElseThrow(), input.asked().orElse(Units.USUAL))));
       input.print(EachTrain.of(tables));
     } else {
       Map<String, String> texts = new LinkedHashMap<>();
       plans.forEach(
-          one ->
-              texts.put(one.name(), PlanTable.of(one.plan().orElseThrow(), input.asked())));
+          one -> texts.put(one.name(), PlanTable.of(one.plan().orElseThrow(), input.asked())));
       input.tell(Lines.headed(texts, job.sheets().size() > 1));
     }
     return CardInput.exitCode(plans);
@@ -88,8 +90,7 @@ final class PlanCommand implements Callable<Integer> {
       FoundStates found = StateHunt.of(train, new Watch() {});
       List<State> proposed = ShiftOrder.propose(found.states());
       all.put(
-          sheet.name(),
-          output.json ? StudyJson.found(found, proposed) : table(found, proposed));
+          sheet.name(), output.json ? StudyJson.found(found, proposed) : table(found, proposed));
     }
     if (all.isEmpty()) {
       return refuse(trouble);

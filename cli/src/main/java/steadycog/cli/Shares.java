@@ -11,7 +11,8 @@ import steadycog.torque.PowerFlow.Verdict;
 final class Shares {
   static final String CAUTION =
       "passes: what comes out of what goes in; back: the same, pushed at the take-off.\n"
-          +       "holds: it holds itself at these losses, but is no brake. Bearings and seals lose more.\n"
+          + "holds: it holds itself at these losses, but is no brake. Bearings and seals lose"
+          + " more.\n"
           + "edge: so many times these losses lie between turning back and holding.\n";
   private static final int DIGITS = 3;
   private static final String NONE = "-";

@@ -14,8 +14,8 @@ import steadycog.format.csv.SheetCsv;
 import steadycog.format.json.CutSheetJson;
 import steadycog.job.Job;
 import steadycog.number.Unit;
-import steadycog.report.Cautions;
 import steadycog.number.Units;
+import steadycog.report.Cautions;
 import steadycog.sizing.SheetTable;
 import steadycog.sizing.SheetTables;
 import steadycog.study.NamedStudy;
@@ -68,8 +68,7 @@ final class SheetCommand implements Callable<Integer> {
 
   private String text(NamedStudy train) {
     StringBuilder text = new StringBuilder();
-    SheetTables tables =
-        new SheetTables(train.study().train(), train.cutSheet(), units(train));
+    SheetTables tables = new SheetTables(train.study().train(), train.cutSheet(), units(train));
     text.append("Teeth: ").append(tables.pitch()).append('\n');
     text.append("Clearance: ").append(tables.clearance()).append('\n');
     tables.summary().forEach(line -> text.append(line).append('\n'));

@@ -4,7 +4,6 @@ import java.util.List;
 import java.util.Optional;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
-import picocli.CommandLine.ParameterException;
 import steadycog.format.json.StudyJson;
 import steadycog.number.Units;
 import steadycog.study.NamedStudy;

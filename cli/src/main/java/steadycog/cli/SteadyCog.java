@@ -91,14 +91,10 @@ public final class SteadyCog implements Callable<Integer> {
         .setExitCodeExceptionMapper(crash -> Exit.NOT_READ);
   }
 
-  /** Every command tells what it does and of which version it is. */
+  /** Every command tells of which version it is, and none is kept from the list. */
   private static void helpful(CommandLine command) {
-    CommandSpec spec = command.getCommandSpec();
-    if (!spec.mixinStandardHelpOptions() && spec.findOption("--help") == null) {
-      spec.mixinStandardHelpOptions(true);
-    }
-    spec.version(VERSION);
-    spec.usageMessage().hidden(false);
+    command.getCommandSpec().version(VERSION);
+    command.getCommandSpec().usageMessage().hidden(false);
   }
 
   /** What is wrong with the command line, and where to read what would be right, in one line. */
@@ -134,6 +130,7 @@ public final class SteadyCog implements Callable<Integer> {
   /** Prints what a shell needs to complete commands and options. */
   @Command(
       name = "completion",
+      mixinStandardHelpOptions = true,
       description = "Prints a script for bash or zsh: source <(steady-cog completion)")
   static final class Completion extends AutoComplete.GenerateCompletion {}
 
@@ -142,17 +139,26 @@ public final class SteadyCog implements Callable<Integer> {
     return inWindow(window -> window.open(Optional.empty(), spec.commandLine().getOut()));
   }
 
-  @Command(name = "open", description = "Opens the window with a job or card.")
+  @Command(
+      name = "open",
+      mixinStandardHelpOptions = true,
+      description = "Opens the window with a job or card.")
   int open(@Parameters(paramLabel = "FILE", description = "a job or card") Path file) {
     return inWindow(window -> window.open(Optional.of(file), spec.commandLine().getOut()));
   }
 
-  @Command(name = "demo", description = "Opens the window with the demo jobs of Tern Rock.")
+  @Command(
+      name = "demo",
+      mixinStandardHelpOptions = true,
+      description = "Opens the window with the demo jobs of Tern Rock.")
   int demo() {
     return inWindow(window -> window.demo(spec.commandLine().getOut()));
   }
 
-  @Command(name = "shots", description = "Writes a 1280x800 PNG of each main view.")
+  @Command(
+      name = "shots",
+      mixinStandardHelpOptions = true,
+      description = "Writes a 1280x800 PNG of each main view.")
   int shots(@Parameters(paramLabel = "DIR", description = "where to put them") Path folder) {
     return inWindow(window -> window.shots(folder, spec.commandLine().getOut()));
   }

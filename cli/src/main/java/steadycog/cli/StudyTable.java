@@ -145,7 +145,8 @@ final class StudyTable {
 
   /** How often the edges of tools come by; nothing where there are none. */
   private static String tools(Study study) {
-    TextTable table = new TextTable(1, "tool on", "edges", "each", "passes per input turn", "exactly");
+    TextTable table =
+        new TextTable(1, "tool on", "edges", "each", "passes per input turn", "exactly");
     for (Member member : study.train().members()) {
       MemberId id = member.id();
       study
@@ -228,8 +229,7 @@ final class StudyTable {
     train
         .advice()
         .forEach(
-            advice ->
-                text.append(line(new Advice(advice.finding().in(units), advice.cures()))));
+            advice -> text.append(line(new Advice(advice.finding().in(units), advice.cures()))));
     return text.toString();
   }
 

@@ -62,7 +62,8 @@ final class TextTable {
   private boolean says(int column) {
     return column == 0
         || rows.isEmpty()
-        || rows.stream().anyMatch(row -> !row.get(column).isEmpty() && !row.get(column).equals("-"));
+        || rows.stream()
+            .anyMatch(row -> !row.get(column).isEmpty() && !row.get(column).equals("-"));
   }
 
   private String groups(List<Integer> columns) {

@@ -51,7 +51,8 @@ class CommandLineTest extends Shell {
     assertEquals(0, run(TWO_STATES, "plan", "-", "--csv"));
     String[] lines = out.toString().split("\r\n");
     assertTrue(lines[0].startsWith("state,\"brake aft.carrier, Nm\""), lines[0]);
-    assertTrue(lines[2].startsWith("high,,0.8,determined,1.4,7,5,0.714285714286,underdrive"), lines[2]);
+    assertTrue(
+        lines[2].startsWith("high,,0.8,determined,1.4,7,5,0.714285714286,underdrive"), lines[2]);
     assertEquals(0, run(TWO_STATES, "plan", "-", "--find", "--json"));
     JsonNode found = new ObjectMapper().readTree(out.toString());
     assertEquals(2, found.get("found").size());
@@ -273,8 +274,10 @@ class CommandLineTest extends Shell {
 
   @Test
   void withoutTheWindowItsCommandsSaySo() {
-    assertEquals(2, run("", "demo"));
-    assertTrue(err.toString().contains("./steady-cog"), err.toString());
+    for (String[] command : new String[][] {{"demo"}, {"open", "a.txt"}, {"shots", "there"}}) {
+      assertEquals(2, run("", command));
+      assertTrue(err.toString().contains("./steady-cog"), err.toString());
+    }
   }
 
   @Test
@@ -366,7 +369,10 @@ class CommandLineTest extends Shell {
     assertEquals(7, lines.size());
     assertTrue(lines.getFirst().startsWith("train,reduction ratio i = in/out,"));
     assertTrue(
-        lines.getLast().startsWith("dome,-128,-128,1,-0.0078125,F,take,136,false,-0.0078125,-1,128,-11.71875,48.93"));
+        lines
+            .getLast()
+            .startsWith(
+                "dome,-128,-128,1,-0.0078125,F,take,136,false,-0.0078125,-1,128,-11.71875,48.93"));
     assertTrue(lines.getLast().contains(",51.2,"), lines.getLast());
   }
 
@@ -382,7 +388,9 @@ class CommandLineTest extends Shell {
     assertEquals(0, run(set, "board", "-", "--csv"));
     assertEquals(10, out.toString().lines().count(), "titles, six ratios and three locks");
     assertTrue(
-        out.toString().contains("ring,carrier,sun,,-0.444444444444,-4,9,-2.25,opposite,reverse-overdrive,-1.44444444444"),
+        out.toString()
+            .contains(
+                "ring,carrier,sun,,-0.444444444444,-4,9,-2.25,opposite,reverse-overdrive,-1.44444444444"),
         out.toString());
     assertEquals(
         1, run("planetary planet 14 x2 ring 28\nhold ring\ndrive carrier\n", "check", "-"));

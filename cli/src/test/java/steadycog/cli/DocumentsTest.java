@@ -95,8 +95,7 @@ class DocumentsTest extends Shell {
   /** Every option that the documents name is known to the command beside it. */
   @Test
   void everyOptionOfTheTableOfCommandsExists() throws IOException {
-    Matcher row =
-        Pattern.compile("(?m)^\\| `([a-z]+) ([^`]*)`").matcher(text(PROSE.getFirst()));
+    Matcher row = Pattern.compile("(?m)^\\| `([a-z]+) ([^`]*)`").matcher(text(PROSE.getFirst()));
     int options = 0;
     while (row.find()) {
       assertEquals(0, run("", row.group(1), "--help"), row.group());
@@ -198,10 +197,17 @@ class DocumentsTest extends Shell {
     }
     int cells = 0;
     for (String text : texts) {
-      for (CSVRecord row : CSVFormat.RFC4180.builder().setHeader().setSkipHeaderRecord(true).get()
-          .parse(new java.io.StringReader(text))) {
+      for (CSVRecord row :
+          CSVFormat.RFC4180
+              .builder()
+              .setHeader()
+              .setSkipHeaderRecord(true)
+              .get()
+              .parse(new java.io.StringReader(text))) {
         for (String cell : row) {
-          assertTrue(!cell.matches("[-+\u2212]?\\d+/\\d+|\u2212.*|[-+]?[\\d.]+ ?(mm|in|Nm|rpm|%|i)"), cell);
+          assertTrue(
+              !cell.matches("[-+\u2212]?\\d+/\\d+|\u2212.*|[-+]?[\\d.]+ ?(mm|in|Nm|rpm|%|i)"),
+              cell);
           cells++;
         }
       }
@@ -300,12 +306,24 @@ class DocumentsTest extends Shell {
   @ParameterizedTest
   @ValueSource(
       strings = {
-        "solve", "board", "plan", "check", "cure", "find", "export", "sheet", "identify", "bench",
-        "open", "demo", "shots", "help", "completion"
+        "solve",
+        "board",
+        "plan",
+        "check",
+        "cure",
+        "find",
+        "export",
+        "sheet",
+        "identify",
+        "bench",
+        "open",
+        "demo",
+        "shots",
+        "completion"
       })
   void everyCommandHelpsAndTellsItsVersion(String command) {
     assertEquals(0, run("", command, "--help"));
-    assertTrue(out.toString().contains("Usage: steady-cog") || command.equals("help"));
+    assertTrue(out.toString().contains("Usage: steady-cog"));
     assertEquals(0, run("", command, "--version"));
     assertTrue(out.toString().contains(SteadyCog.VERSION));
   }

@@ -31,7 +31,8 @@ final class Plateaus {
   private Plateaus() {}
 
   static List<LoadStep> of(Recording recording, Optional<Tracks> tracks, List<String> remarks) {
-    Optional<double[]> torque = recording.column(Channel.TORQUE).map(t -> cleared(recording, t, remarks));
+    Optional<double[]> torque =
+        recording.column(Channel.TORQUE).map(t -> cleared(recording, t, remarks));
     if (torque.isEmpty()) {
       return List.of();
     }

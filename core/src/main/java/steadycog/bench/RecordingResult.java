@@ -8,9 +8,9 @@ import java.util.List;
 import java.util.Optional;
 import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.bench.Tracks.Stretch;
-import steadycog.number.Exact;
 import steadycog.motion.Mechanism;
 import steadycog.motion.MotionSolver;
+import steadycog.number.Exact;
 import steadycog.number.Figures;
 import steadycog.train.Train;
 
@@ -50,21 +50,19 @@ public record RecordingResult(
   /**
    * Works a recording out. Cost: linear in its rows.
    *
-   * @param train that was tested, whose ratio tells whether an angle that starts again may have gone
-   *     round unseen
+   * @param train that was tested, whose ratio tells whether an angle that starts again may have
+   *     gone round unseen
    */
   public static RecordingResult of(
-      Recording recording,
-      Rigging rigging,
-      LocalDate date,
-      String state,
-      Optional<Train> train) {
+      Recording recording, Rigging rigging, LocalDate date, String state, Optional<Train> train) {
     List<String> remarks = new ArrayList<>(recording.said());
     Optional<Tracks> tracks = Tracks.of(recording);
     tracks.ifPresent(both -> remarks.addAll(both.remarks()));
     Optional<Line> read = tracks.filter(Tracks::countable).flatMap(Line::through);
     Optional<Double> expected =
-        train.flatMap(t -> MotionSolver.solve(Mechanism.of(t)).ratio()).map(i -> i.reduction().doubleValue());
+        train
+            .flatMap(t -> MotionSolver.solve(Mechanism.of(t)).ratio())
+            .map(i -> i.reduction().doubleValue());
     Optional<String> slow =
         read.flatMap(l -> expected.flatMap(i -> tracks.orElseThrow().tooSlow(l.ratio(), i)));
     slow.ifPresent(remarks::add);

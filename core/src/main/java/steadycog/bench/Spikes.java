@@ -47,7 +47,9 @@ record Spikes(double[] values, List<Integer> rows) {
         rows.add(k + j);
       }
     }
-    return rows.size() > MANY * raw.length + 1 ? new Spikes(raw, List.of()) : new Spikes(values, rows);
+    return rows.size() > MANY * raw.length + 1
+        ? new Spikes(raw, List.of())
+        : new Spikes(values, rows);
   }
 
   /** Rows from {@code k} on that lie far off, behind which it goes on as before; 0 for none. */

@@ -116,7 +116,8 @@ record Tracks(
 
   /**
    * Rounds of the input that could be missing from every row: with them the ratio would be the
-   * expected one, without them it is not. A recording that is too slow shows a wheel as a film does.
+   * expected one, without them it is not. A recording that is too slow shows a wheel as a film
+   * does.
    *
    * @param ratio as read
    * @param expected of the train
@@ -200,8 +201,7 @@ record Tracks(
         whole[k] = raw[k] + added;
         double step = whole[k] - whole[k - 1];
         far += Math.abs(step) > MOST_STEP * period ? 1 : 0;
-        flips |=
-            step * before < 0 && Math.min(Math.abs(step), Math.abs(before)) > FLIP * period;
+        flips |= step * before < 0 && Math.min(Math.abs(step), Math.abs(before)) > FLIP * period;
         before = step;
       }
     }
@@ -287,9 +287,7 @@ record Tracks(
             .sorted()
             .toArray();
     int ends = some.length < FEWEST ? 0 : (int) Math.ceil(OUTERMOST * some.length);
-    return some.length == 0
-        ? Double.NEGATIVE_INFINITY
-        : some[some.length - 1 - ends] - some[ends];
+    return some.length == 0 ? Double.NEGATIVE_INFINITY : some[some.length - 1 - ends] - some[ends];
   }
 
   /**

@@ -52,7 +52,8 @@ public record Finding(
 
   /** The same finding said in the words of a variant: of {@code hunting}, {@code shared}. */
   Finding worded(String variant) {
-    return new Finding(code, code + "." + variant, severity, members, values, measured, units, rule);
+    return new Finding(
+        code, code + "." + variant, severity, members, values, measured, units, rule);
   }
 
   /** The same finding under another code. */

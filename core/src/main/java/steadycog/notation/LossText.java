@@ -91,7 +91,8 @@ public final class LossText {
       return Losses.of(practice.get());
     }
     Optional<MeshKind> kind = MeshKind.of(word.text());
-    List<Mesh> named = kind.isPresent() ? List.of() : MeshNames.read(word, statement, parts, expected(parts));
+    List<Mesh> named =
+        kind.isPresent() ? List.of() : MeshNames.read(word, statement, parts, expected(parts));
     Token at = statement.peek();
     BigFraction number = readShare(statement);
     if (kind.isPresent()) {

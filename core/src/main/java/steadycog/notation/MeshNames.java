@@ -42,7 +42,8 @@ final class MeshNames {
       }
     }
     if (whole.isEmpty() && bare.stream().map(mesh -> mesh.a().part()).distinct().count() > 1) {
-      throw Statement.unexpected(word, "the part as well: " + bare.getFirst().a().part() + "." + said);
+      throw Statement.unexpected(
+          word, "the part as well: " + bare.getFirst().a().part() + "." + said);
     }
     List<Mesh> found = whole.isEmpty() ? bare : whole;
     if (found.isEmpty()) {

@@ -289,7 +289,8 @@ public final class SizeText {
     Optional<Join> pair = Optional.empty();
     Token first = statement.peek();
     if (Tolerance.Of.of(first.text()).isEmpty()) {
-      Mesh mesh = MeshNames.read(statement.expectWord(expected), statement, parts, expected).getFirst();
+      Mesh mesh =
+          MeshNames.read(statement.expectWord(expected), statement, parts, expected).getFirst();
       pair =
           Optional.of(new Join(MeshNames.body(mesh.a(), parts), MeshNames.body(mesh.b(), parts)));
     }

@@ -1,6 +1,5 @@
 package steadycog.report;
 
-import steadycog.number.Units;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
@@ -25,6 +24,7 @@ import steadycog.number.AngularSpeed;
 import steadycog.number.Figures;
 import steadycog.number.Pace;
 import steadycog.number.Ratio;
+import steadycog.number.Units;
 import steadycog.piece.Arrangement;
 import steadycog.piece.Piece;
 import steadycog.piece.Pieces;
@@ -63,6 +63,9 @@ final class Chapters {
   private static final int PLAN_COLUMNS = 10;
   private static final int MOST_CONFIGURATIONS = 40;
   private static final String NONE = "\u2013";
+
+  /** Of the outer radius of a ring, where its name stands. */
+  private static final double RIM = 0.95;
 
   private final Sheet sheet;
   private final Units units;
@@ -143,10 +146,26 @@ final class Chapters {
     return blocks;
   }
 
-  /** One name an axis; what turns about the same one shares it. */
-  private static List<Block.Name> names(Arrangement standing) {
+  /** One name an axis; what turns about the same one shares it, but for rings, named on the rim. */
+  private List<Block.Name> names(Arrangement standing) {
     Map<String, Block.Name> names = new LinkedHashMap<>();
+    double side = 1;
     for (Arrangement.Laid laid : standing.laid()) {
+      boolean ring =
+          named
+              .study()
+              .train()
+              .member(laid.piece().member())
+              .teeth()
+              .filter(t -> t.internal())
+              .isPresent();
+      if (ring) {
+        double out = RIM * laid.regions().stream().mapToDouble(Chapters::size).max().orElse(0) / 2;
+        String rim = laid.piece().member().toString();
+        names.put(rim, new Block.Name(rim, laid.x(), laid.y() + side * out));
+        side = -side;
+        continue;
+      }
       String place = Math.round(laid.x() * 10) + " " + Math.round(laid.y() * 10);
       String name = laid.piece().member().toString();
       names.merge(
@@ -167,8 +186,7 @@ final class Chapters {
         .map(
             laid -> {
               MemberId id = laid.piece().member();
-              String teeth =
-                  train.member(id).teeth().map(t -> " with " + t + " teeth").orElse("");
+              String teeth = train.member(id).teeth().map(t -> " with " + t + " teeth").orElse("");
               return id + teeth + " at " + at(laid.x()) + ", " + at(laid.y());
             })
         .collect(Collectors.joining("; ", "In mesh, seen from the drive end, axes in mm: ", "."));
@@ -536,7 +554,12 @@ final class Chapters {
         row.cells().stream().map(SheetTable.Cell::plain).forEach(cells::add);
         rows.add(cells);
       }
-      blocks.add(new Table(caption(table.title()), heads, rows, table.title().equals("Wheels") ? WHEELS : MESHES));
+      blocks.add(
+          new Table(
+              caption(table.title()),
+              heads,
+              rows,
+              table.title().equals("Wheels") ? WHEELS : MESHES));
       if (table.assumes()) {
         blocks.add(new Remark("In brackets: usual proportions, not stated on the card."));
       }

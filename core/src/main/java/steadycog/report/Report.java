@@ -1,10 +1,10 @@
 package steadycog.report;
 
-import steadycog.number.Units;
 import java.util.List;
 import java.util.Set;
 import steadycog.job.Job;
 import steadycog.job.Sheet;
+import steadycog.number.Units;
 
 /**
  * A report on one or more trains.

@@ -220,7 +220,8 @@ public record Wanted(Map<Field, String> texts) {
     } catch (NumberFormatException none) {
       // Said below, together with numbers out of all bounds.
     }
-    throw new IllegalArgumentException("'" + text.strip() + "' is not a number below a million: write one such as 20");
+    throw new IllegalArgumentException(
+        "'" + text.strip() + "' is not a number below a million: write one such as 20");
   }
 
   private static int whole(String text) {

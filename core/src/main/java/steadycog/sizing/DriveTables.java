@@ -225,13 +225,7 @@ final class DriveTables {
     row("over the hollows", unit, mm(2 * (g.rootRadius() - off)), none, none, none);
     row("jaws over the lobes", unit, mm(across(g.disc(CHORD, off))), none, none, none);
     row("over two of its pins", unit, mm(overPins(drive, g, off)), none, none, none);
-    row(
-        "outside",
-        unit,
-        none,
-        mm(2 * g.ringRadius()),
-        none,
-        mm(2 * g.outputPlateRadius()));
+    row("outside", unit, none, mm(2 * g.ringRadius()), none, mm(2 * g.outputPlateRadius()));
     row("inside, between the pins", unit, none, mm(2 * g.wallRadius()), none, none);
     row(
         "bore",

@@ -278,7 +278,9 @@ public final class SheetTables {
         .orElse(Cell.NONE);
   }
 
-  /** A text with its lengths in the unit of the tables: {@code 8 mm key} as {@code 0.3150 in key}. */
+  /**
+   * A text with its lengths in the unit of the tables: {@code 8 mm key} as {@code 0.3150 in key}.
+   */
   private String shown(String text) {
     return LENGTH
         .matcher(text)
@@ -423,7 +425,8 @@ public final class SheetTables {
   public SheetTable bearings() {
     List<Row> rows = new ArrayList<>();
     rows.add(bearing("pressed by its teeth", "N", b -> significant(b.force())));
-    rows.add(bearing(
+    rows.add(
+        bearing(
             "tilted by them",
             units.torque().symbol(),
             b -> significant(units.torque().fromBase(b.tilting() * Unit.NMM.inBase()))));
@@ -487,7 +490,8 @@ public final class SheetTables {
     for (Clearance.Gap gap : Clearance.Gap.values()) {
       double mm = clearance.mm(gap);
       if (mm != 0) {
-        gaps.add(gap.word()
+        gaps.add(
+            gap.word()
                 + " "
                 + Figures.significant(units.length().fromBase(mm), 3)
                 + " "

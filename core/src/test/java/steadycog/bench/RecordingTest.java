@@ -139,7 +139,8 @@ class RecordingTest {
     columns.put(Channel.TORQUE, column(all.size(), k -> all.get(k).torque()));
     columns.put(Channel.CURRENT, column(all.size(), k -> all.get(k).current()));
     Rigging motor = Rigging.METER.turnedBy(Optional.of(rig.torqueConstant()), rig.idleCurrent());
-    RecordingResult result = RecordingResult.of(recording(all.size(), columns), motor, DAY, "", Optional.empty());
+    RecordingResult result =
+        RecordingResult.of(recording(all.size(), columns), motor, DAY, "", Optional.empty());
     LoadResult logged = LoadResult.of(train, run.test());
     LoadResult read = LoadResult.of(train, result.load().orElseThrow());
     List<LoadResult.Row> held =

@@ -79,8 +79,8 @@ class CardTest {
         "parallel 18 ~ 7x2| 1:15: found '7x2', expected a tooth count such as 18, or 60i for"
             + " internal teeth",
         "parallel 0 ~ 72| 1:10: teeth 0: expected 1 to 99999",
-        "parallel 20 ~ 30; bore A 8| 1:27: found the end of the statement, expected mm, in or cm after"
-            + " 8",
+        "parallel 20 ~ 30; bore A 8| 1:27: found the end of the statement, expected mm, in or cm"
+            + " after 8",
         "parallel 20 ~ 30; bore A 5 mm flat 2 mm| 1:26: flat 2 mm: expected more than half of the"
             + " bore's 5 mm",
         "parallel 20 ~ 30; clearance wood| 1:29: found 'wood', expected a process (printed,"
@@ -111,7 +111,8 @@ class CardTest {
         "cycloidal circle 90 mm| 1:23: found the end of the statement, expected lobes with a count,"
             + " as in lobes 29 pins 30",
         "cycloidal lobes 29 pins 20| 1:11: pins 20: expected more than the lobes, usually 30",
-        "cycloidal lobes 29 pin 5| 1:25: found the end of the statement, expected mm, in or cm after 5",
+        "cycloidal lobes 29 pin 5| 1:25: found the end of the statement, expected mm, in or cm"
+            + " after 5",
         "cycloidal lobes 29 outputs 6 of 8 mm| 1:30: found 'of', expected x and the diameter of the"
             + " output pins",
         "strainwave flex 100 circular 90| 1:12: circular 90: expected more teeth than the"
@@ -127,7 +128,8 @@ class CardTest {
         "parallel 18 ~ 72;module 0 mm| 1:25: module: expected more than 0",
         "parallel 18 ~ 72;drive Z| 1:24: found 'Z', expected a member: A, B",
         "parallel 18 ~ 72;drive A 5| 1:27: found the end of the statement, expected rpm, rad/s or"
-            + " deg/s, or Nm, Nmm, lbf-ft, lbf-in, kgf-cm, Ncm, ozf-in or gf-cm, or W or hp after 5",
+            + " deg/s, or Nm, Nmm, lbf-ft, lbf-in, kgf-cm, Ncm, ozf-in or gf-cm, or W or hp after"
+            + " 5",
         "parallel 18 ~ 72;drive A 1,5 rpm| 1:26: found '1,5', expected rpm, rad/s or deg/s, or Nm,"
             + " Nmm, lbf-ft, lbf-in, kgf-cm, Ncm, ozf-in or gf-cm, or W or hp",
         "parallel 18 ~ 72;drive A 5 rpm 6 rpm| 1:32: a second speed",

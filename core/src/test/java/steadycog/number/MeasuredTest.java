@@ -64,8 +64,11 @@ class MeasuredTest {
       assertTrue(said.matches("-?\\d+(\\.\\d+)?"), said);
       long digits =
           said.chars().filter(Character::isDigit).count()
-              - said.replace("-", "").chars().takeWhile(c -> c == '0' || c == '.')
-                  .filter(c -> c == '0').count();
+              - said.replace("-", "")
+                  .chars()
+                  .takeWhile(c -> c == '0' || c == '.')
+                  .filter(c -> c == '0')
+                  .count();
       assertTrue(digits <= Math.max(5, (long) Math.ceil(Math.log10(Math.abs(value)) + 1)), said);
     }
   }

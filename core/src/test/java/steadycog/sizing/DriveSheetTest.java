@@ -102,8 +102,7 @@ class DriveSheetTest {
         0.003,
         card);
     List<String> rooms =
-        List.of(
-            cell(table, "inside, between the pins", "ring"), cell(table, "outside", "ring"));
+        List.of(cell(table, "inside, between the pins", "ring"), cell(table, "outside", "ring"));
     Geometry ring = area(study, "ring", 0);
     double wide = ring.getEnvelopeInternal().getWidth();
     assertEquals(wide, Double.parseDouble(rooms.getLast()), 0.01);

@@ -19,9 +19,9 @@ import steadycog.format.pdf.ReportPdf;
 import steadycog.job.Job;
 import steadycog.job.Sheet;
 import steadycog.notation.Card;
+import steadycog.number.Units;
 import steadycog.report.Report;
 import steadycog.report.Section;
-import steadycog.number.Units;
 import steadycog.study.NamedStudy;
 
 /** Names and notes that would be orders to a spreadsheet, a terminal or a browser. */

@@ -122,6 +122,14 @@ final class BlocksView extends VBox {
       }
       pane.getChildren().add(path);
     }
+    for (Block.Name name : drawing.names()) {
+      Label label = Look.label(name.text(), "mesh-name");
+      label.relocate((name.x() - box[0]) * scale, (box[3] - name.y()) * scale);
+      label.translateXProperty().bind(label.widthProperty().divide(-2));
+      label.translateYProperty().bind(label.heightProperty().divide(-2));
+      pane.getChildren().add(label);
+    }
+    pane.setAccessibleText(drawing.words());
     pane.setMinSize((box[2] - box[0]) * scale, (box[3] - box[1]) * scale);
     pane.setMaxSize((box[2] - box[0]) * scale, (box[3] - box[1]) * scale);
     return pane;

@@ -48,6 +48,8 @@ import steadycog.format.csv.RecordingCsv;
 import steadycog.format.file.Trouble;
 import steadycog.format.json.UnreadableException;
 import steadycog.number.Figures;
+import steadycog.number.Unit;
+import steadycog.number.Unit.Dimension;
 import steadycog.report.BenchBlocks;
 import steadycog.report.Block;
 import steadycog.train.Train;
@@ -97,7 +99,14 @@ final class RecordingPanel extends VBox {
     HBox tools = new HBox(8, read, stop, bar);
     tools.setAlignment(Pos.CENTER_LEFT);
     getChildren()
-        .addAll(title, new Wide(mapping), preview, tools, said, new HBox(8, keepTurns, keepLoad), result);
+        .addAll(
+            title,
+            new Wide(mapping),
+            preview,
+            tools,
+            said,
+            new HBox(8, keepTurns, keepLoad),
+            result);
     showWorking(false);
     showFound(Optional.empty());
     say("");
@@ -182,7 +191,10 @@ final class RecordingPanel extends VBox {
       unit.setPrefColumnCount(6);
       unit.setTooltip(new Tooltip(unitHelp(channel)));
       unit.setAccessibleText("Unit of " + channel.title());
-      unit.setPromptText(channel.dimension().units().getFirst().symbol());
+      unit.setPromptText(
+          channel.dimension() == Dimension.ANGLE
+              ? Unit.DEGREE.symbol()
+              : channel.dimension().units().getFirst().symbol());
       List<String> heads = new ArrayList<>(seen.heads());
       heads.addFirst(NONE);
       for (String head : heads) {
@@ -282,8 +294,7 @@ final class RecordingPanel extends VBox {
       got =
           Optional.of(
               new Read(
-                  recording,
-                  RecordingResult.of(recording, motor, LocalDate.now(), state, tested)));
+                  recording, RecordingResult.of(recording, motor, LocalDate.now(), state, tested)));
     } catch (CancellationException stopped) {
       words = "Stopped; nothing was taken over.";
     } catch (UnreadableException unreadable) {
@@ -345,10 +356,10 @@ final class RecordingPanel extends VBox {
     BenchBlocks maker = new BenchBlocks(desk.preferences().units());
     tested()
         .ifPresent(
-        t -> {
-          all.result.turns().ifPresent(test -> blocks.addAll(maker.test(t, test)));
-          all.result.load().ifPresent(test -> blocks.addAll(maker.test(t, test)));
-        });
+            t -> {
+              all.result.turns().ifPresent(test -> blocks.addAll(maker.test(t, test)));
+              all.result.load().ifPresent(test -> blocks.addAll(maker.test(t, test)));
+            });
     List<Chart> charts = charts(recording);
     if (!charts.isEmpty()) {
       blocks.add(new Block.Charts(charts));

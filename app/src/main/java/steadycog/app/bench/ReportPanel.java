@@ -33,10 +33,10 @@ import steadycog.check.Severity;
 import steadycog.format.html.ReportHtml;
 import steadycog.format.pdf.ReportPdf;
 import steadycog.job.Job;
+import steadycog.number.Units;
 import steadycog.report.Block;
 import steadycog.report.Report;
 import steadycog.report.Section;
-import steadycog.number.Units;
 
 /** The report: what is in it, how findings were settled, and how it will read. */
 final class ReportPanel extends VBox {

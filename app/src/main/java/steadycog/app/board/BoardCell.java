@@ -32,7 +32,8 @@ final class BoardCell extends Button {
 
   private static final double SMALL_ICON = 0.62;
   private static final int STRESS_DIGITS = 3;
-  private static final int RATIO_DECIMALS = 3;
+  private static final int FIGURES = 4;
+  private static final int WIDE_FIGURES = 5;
 
   /** In narrower cells only the rounded ratio stays of the two. */
   private static final double LEAST_FOR_BOTH = 160;
@@ -160,7 +161,14 @@ final class BoardCell extends Button {
     boolean roomy = getWidth() > LEAST_FOR_BOTH;
     losses.setText(out + (roomy && !locks ? " out" : "") + (roomy ? ", back " : ", ") + back);
     losses.getStyleClass().setAll("label", "small", locks ? "bad-word" : "soft");
-    number.setText(Sign.colon(leading(), wide ? RATIO_DECIMALS : 1));
+    number.setText(Sign.colon(leading(), decimals(wide ? WIDE_FIGURES : FIGURES)));
+  }
+
+  /** Decimals that make up so many figures of the ratio, so that no two read alike. */
+  private int decimals(int figures) {
+    double size = Math.abs(leading().doubleValue());
+    double larger = Math.max(size, 1 / size);
+    return Math.max(0, figures - 1 - (int) Math.floor(Math.log10(larger)));
   }
 
   /** The take-off where it does not follow from the column, or the two that are locked. */

@@ -325,8 +325,7 @@ public final class CutStation extends HBox {
     viewTitle.setText(chosen.map(one -> asMade(now.sheet.plays().get(mesh), all)).orElse(""));
     viewTitle.pseudoClassStateChanged(
         ALARM, chosen.filter(one -> one.overlaps() || !one.pair().runs()).isPresent());
-    view.show(
-        now.study.train(), now.study.layout(), chosen, desk.preferences().length());
+    view.show(now.study.train(), now.study.layout(), chosen, desk.preferences().length());
     Look.show(teeth, chosen.isPresent());
   }
 

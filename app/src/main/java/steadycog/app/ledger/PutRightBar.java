@@ -101,7 +101,8 @@ final class PutRightBar extends VBox {
               ? "Too large a train to try changes."
               : left.isPresent() ? "No change within reach puts it all right." : "All is right.");
       does.setText(
-          left.map(finding -> finding.in(desk.preferences().units())).map(finding -> finding.message() + finding.remedy().map(r -> " " + r).orElse(""))
+          left.map(finding -> finding.in(desk.preferences().units()))
+              .map(finding -> finding.message() + finding.remedy().map(r -> " " + r).orElse(""))
               .orElse(""));
     }
   }

@@ -34,7 +34,7 @@ final class PlanGrid extends GridPane {
   private static final PseudoClass CURRENT = PseudoClass.getPseudoClass("current");
   private static final int ACROSS = 7;
   private static final int DOWN = 2;
-  private static final int DIGITS = 3;
+  private static final int DIGITS = 4;
 
   private final Desk desk;
 

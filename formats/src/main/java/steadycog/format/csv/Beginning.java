@@ -164,8 +164,8 @@ public record Beginning(
             .onMalformedInput(CodingErrorAction.REPORT)
             .onUnmappableCharacter(CodingErrorAction.REPORT);
     // A letter cut in two where the look ends is left over, not an error.
-    boolean good = !strict.decode(ByteBuffer.wrap(start), CharBuffer.allocate(start.length), false)
-        .isError();
+    boolean good =
+        !strict.decode(ByteBuffer.wrap(start), CharBuffer.allocate(start.length), false).isError();
     if (!good) {
       said.add("not UTF-8: read as Western European text (Windows-1252)");
     }
@@ -230,15 +230,19 @@ public record Beginning(
               .limit(ROWS_SHOWN)
               .map(line -> parted(line, separator))
               .toList();
-      long preamble = lines.subList(0, heads.firstLine()).stream().filter(l -> !l.isBlank()).count();
+      long preamble =
+          lines.subList(0, heads.firstLine()).stream().filter(l -> !l.isBlank()).count();
       if (preamble > 0) {
-        said.add(
-            preamble
-                + (preamble == 1 ? " line" : " lines")
-                + " above the heads passed over");
+        said.add(preamble + (preamble == 1 ? " line" : " lines") + " above the heads passed over");
       }
       return new Beginning(
-          charset, separator, numbers(rows, separator), from + 1, heads.lines, heads.units, rows,
+          charset,
+          separator,
+          numbers(rows, separator),
+          from + 1,
+          heads.lines,
+          heads.units,
+          rows,
           said);
     }
 
@@ -323,7 +327,8 @@ public record Beginning(
           above.add(k);
         }
       }
-      Optional<Integer> units = above.stream().filter(k -> areUnits(above(k, table).get())).findFirst();
+      Optional<Integer> units =
+          above.stream().filter(k -> areUnits(above(k, table).get())).findFirst();
       Optional<Integer> heads =
           above.stream()
               .filter(k -> !areUnits(above(k, table).get()))
@@ -373,17 +378,24 @@ public record Beginning(
       if (cells.size() == table.width - 1) {
         cells.add("");
       }
-      boolean fits = cells.size() == table.width || cells.size() == table.width + 1
-          && cells.getLast().isBlank();
+      boolean fits =
+          cells.size() == table.width
+              || cells.size() == table.width + 1 && cells.getLast().isBlank();
       return fits
-          ? Optional.of(cells.subList(0, table.width)).filter(c -> !c.stream().allMatch(String::isBlank))
+          ? Optional.of(cells.subList(0, table.width))
+              .filter(c -> !c.stream().allMatch(String::isBlank))
           : Optional.empty();
     }
 
     private static boolean areUnits(List<String> cells) {
       List<String> bare = unbracketed(cells);
-      return bare.stream().allMatch(c -> c.isBlank() || c.matches("[-%1]") || Heading.isUnit(c)
-          || c.matches("hh:mm.*|yyyy.*|dd.*|W|%|rpm"))
+      return bare.stream()
+              .allMatch(
+                  c ->
+                      c.isBlank()
+                          || c.matches("[-%1]")
+                          || Heading.isUnit(c)
+                          || c.matches("hh:mm.*|yyyy.*|dd.*|W|%|rpm"))
           && bare.stream().anyMatch(Heading::isUnit);
     }
 
@@ -398,7 +410,10 @@ public record Beginning(
     private void doubled(int first, Parting table) throws UnreadableException {
       for (int k = first - 1; k >= 0; k--) {
         int heads = parted(lines.get(k), table.separator).size();
-        if (table.separator == ',' && heads > 1 && table.width > heads && table.width <= 2 * heads) {
+        if (table.separator == ','
+            && heads > 1
+            && table.width > heads
+            && table.width <= 2 * heads) {
           throw new UnreadableException(
               first + 1,
               1,
@@ -429,10 +444,7 @@ public record Beginning(
 
   /** For messages: the first rows as they stand. */
   public List<String> preview(int most) {
-    return rows.stream()
-        .limit(most)
-        .map(row -> String.join(" | ", row))
-        .toList();
+    return rows.stream().limit(most).map(row -> String.join(" | ", row)).toList();
   }
 
   static boolean isRemark(String line) {

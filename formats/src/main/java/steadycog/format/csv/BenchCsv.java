@@ -55,7 +55,8 @@ public final class BenchCsv {
         test.readings().stream()
             .map(
                 r -> {
-                  BigInteger whole = r.output().bigDecimalValue(0, RoundingMode.DOWN).toBigInteger();
+                  BigInteger whole =
+                      r.output().bigDecimalValue(0, RoundingMode.DOWN).toBigInteger();
                   BigFraction rest = r.output().subtract(whole).multiply(DEGREES_PER_TURN);
                   return List.of(decimal(r.input()), whole.toString(), decimal(rest));
                 })

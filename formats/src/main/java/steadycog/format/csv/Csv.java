@@ -76,8 +76,7 @@ final class Csv {
       return List.of("", "", "");
     }
     String[] parts = Exact.text(value.get()).split("/");
-    return List.of(
-        number(value.get().doubleValue()), parts[0], parts.length > 1 ? parts[1] : "1");
+    return List.of(number(value.get().doubleValue()), parts[0], parts.length > 1 ? parts[1] : "1");
   }
 
   /** How many times the present losses lie at the edge between turning back and holding. */

@@ -10,23 +10,26 @@ import steadycog.search.Candidate;
 public final class FoundCsv {
   private static final List<String> TITLES =
       Stream.of(
-          List.of("card", "kind"),
-          Csv.exactly("reduction ratio i = in/out"),
-          List.of("train value e = out/in",
-          "direction",
-          "error ppm",
-          "stages",
-          "sum of teeth",
-          "largest wheel, modules",
-          "planets",
-          "distortion, teeth",
-          "planets in step",
-          "efficiency",
-          "pushed back",
-          "efficiency backwards",
-          "losses at the edge, times these",
-          "worst finding",
-          "rule it breaks")).flatMap(List::stream).toList();
+              List.of("card", "kind"),
+              Csv.exactly("reduction ratio i = in/out"),
+              List.of(
+                  "train value e = out/in",
+                  "direction",
+                  "error ppm",
+                  "stages",
+                  "sum of teeth",
+                  "largest wheel, modules",
+                  "planets",
+                  "distortion, teeth",
+                  "planets in step",
+                  "efficiency",
+                  "pushed back",
+                  "efficiency backwards",
+                  "losses at the edge, times these",
+                  "worst finding",
+                  "rule it breaks"))
+          .flatMap(List::stream)
+          .toList();
 
   private FoundCsv() {}
 
@@ -35,26 +38,25 @@ public final class FoundCsv {
   }
 
   private static List<String> line(Candidate candidate) {
-    List<String> line = new ArrayList<>(List.of(
-        candidate.card(),
-        candidate.kind().word()));
+    List<String> line = new ArrayList<>(List.of(candidate.card(), candidate.kind().word()));
     line.addAll(Csv.exact(Optional.of(candidate.ratio().reduction())));
-    line.addAll(List.of(
-        Csv.number(candidate.ratio().trainValue().doubleValue()),
-        candidate.ratio().sameDirection() ? "same" : "opposite",
-        Csv.number(candidate.errorPpm()),
-        Integer.toString(candidate.stages()),
-        Integer.toString(candidate.size()),
-        candidate.diameter() == 0 ? "" : Csv.number(candidate.diameter()),
-        candidate.planets() == 0 ? "" : Integer.toString(candidate.planets()),
-        Integer.toString(candidate.distortion()),
-        Boolean.toString(candidate.inStep()),
-        Csv.number(candidate.eachWay().efficiency()),
-        Csv.pushedBack(Optional.of(candidate.eachWay().backwards())),
-        Csv.number(candidate.eachWay().backwards().efficiency()),
-        Csv.edge(Optional.of(candidate.eachWay().backwards())),
-        candidate.worst().word(),
-        candidate.trouble().orElse("")));
+    line.addAll(
+        List.of(
+            Csv.number(candidate.ratio().trainValue().doubleValue()),
+            candidate.ratio().sameDirection() ? "same" : "opposite",
+            Csv.number(candidate.errorPpm()),
+            Integer.toString(candidate.stages()),
+            Integer.toString(candidate.size()),
+            candidate.diameter() == 0 ? "" : Csv.number(candidate.diameter()),
+            candidate.planets() == 0 ? "" : Integer.toString(candidate.planets()),
+            Integer.toString(candidate.distortion()),
+            Boolean.toString(candidate.inStep()),
+            Csv.number(candidate.eachWay().efficiency()),
+            Csv.pushedBack(Optional.of(candidate.eachWay().backwards())),
+            Csv.number(candidate.eachWay().backwards().efficiency()),
+            Csv.edge(Optional.of(candidate.eachWay().backwards())),
+            candidate.worst().word(),
+            candidate.trouble().orElse("")));
     return line;
   }
 }

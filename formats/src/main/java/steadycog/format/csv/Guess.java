@@ -65,8 +65,20 @@ public record Guess(Columns columns, List<String> said, List<Question> questions
       Map.of(
           Dimension.ANGLE,
           Set.of(
-              "angle", "position", "pos", "rotation", "rotations", "turns", "revs", "rev",
-              "revolutions", "encoder", "enc", "theta", "phi", "degrees"),
+              "angle",
+              "position",
+              "pos",
+              "rotation",
+              "rotations",
+              "turns",
+              "revs",
+              "rev",
+              "revolutions",
+              "encoder",
+              "enc",
+              "theta",
+              "phi",
+              "degrees"),
           Dimension.TORQUE,
           Set.of("torque", "moment", "trq"),
           Dimension.CURRENT,
@@ -83,15 +95,47 @@ public record Guess(Columns columns, List<String> said, List<Question> questions
   /** Heads of columns that no channel holds. */
   private static final Set<String> OTHER =
       Set.of(
-          "speed", "velocity", "rpm", "power", "force", "mass", "weight", "rate", "acceleration",
-          "frequency", "humidity", "pressure", "strain", "status", "index", "sample", "row",
-          "cycle", "efficiency", "energy", "vibration");
+          "speed",
+          "velocity",
+          "rpm",
+          "power",
+          "force",
+          "mass",
+          "weight",
+          "rate",
+          "acceleration",
+          "frequency",
+          "humidity",
+          "pressure",
+          "strain",
+          "status",
+          "index",
+          "sample",
+          "row",
+          "cycle",
+          "efficiency",
+          "energy",
+          "vibration");
 
   /** Words of a value that was wanted or worked out, not read. */
   private static final Set<String> WANTED =
       Set.of(
-          "set", "setpoint", "target", "limit", "max", "min", "peak", "cmd", "command", "ref",
-          "reference", "demand", "desired", "nominal", "error", "std");
+          "set",
+          "setpoint",
+          "target",
+          "limit",
+          "max",
+          "min",
+          "peak",
+          "cmd",
+          "command",
+          "ref",
+          "reference",
+          "demand",
+          "desired",
+          "nominal",
+          "error",
+          "std");
 
   /** Sides without a word of what is measured there: these name angles by themselves. */
   private static final Set<String> PLAIN_SIDES = Set.of("in", "input", "out", "output");
@@ -133,8 +177,7 @@ public record Guess(Columns columns, List<String> said, List<Question> questions
         }
       }
       time(all.stream().filter(may -> may.channels.contains(Channel.TIME)).toList());
-      List<May> rest =
-          all.stream().filter(may -> !may.channels.contains(Channel.TIME)).toList();
+      List<May> rest = all.stream().filter(may -> !may.channels.contains(Channel.TIME)).toList();
       for (Channel channel : Channel.values()) {
         single(channel, rest.stream().filter(may -> may.channels.equals(Set.of(channel))).toList());
       }
@@ -164,7 +207,8 @@ public record Guess(Columns columns, List<String> said, List<Question> questions
               .map(Map.Entry::getKey)
               .toList();
       boolean other = words.stream().anyMatch(OTHER::contains);
-      if (in && out || unit.isEmpty() && !heading.unit().isEmpty() && named.isEmpty() && !in && !out) {
+      if (in && out
+          || unit.isEmpty() && !heading.unit().isEmpty() && named.isEmpty() && !in && !out) {
         return Set.of();
       }
       Dimension dimension;
@@ -266,7 +310,9 @@ public record Guess(Columns columns, List<String> said, List<Question> questions
                   may.channels,
                   named(may)
                       + " can be "
-                      + may.channels.stream().map(Channel::title).collect(Collectors.joining(" or ")),
+                      + may.channels.stream()
+                          .map(Channel::title)
+                          .collect(Collectors.joining(" or ")),
                   example(may.channels.iterator().next(), may)));
         }
       }
@@ -315,9 +361,7 @@ public record Guess(Columns columns, List<String> said, List<Question> questions
                   ? ""
                   : clock.isPresent()
                       ? ", by the clock"
-                      : unit.isEmpty()
-                          ? ", no unit stated: taken as " + assumed
-                          : " in " + unit));
+                      : unit.isEmpty() ? ", no unit stated: taken as " + assumed : " in " + unit));
     }
 
     private void notUsed() {

@@ -16,14 +16,44 @@ record Numbers(boolean comma) {
   /** What instruments write in place of a reading. */
   private static final Set<String> MISSING =
       Set.of(
-          "", "nan", "null", "none", "n/a", "na", "#n/a", "-", "--", "---", "----", "ol", "o.l",
-          "o.l.", "ovld", "ovl", "ovr", "over", "overload", "overflow", "inf", "+inf", "-inf",
-          "err", "error", "***", "?", "#value!", "#div/0!", "#num!", "invalid", "no data");
+          "",
+          "nan",
+          "null",
+          "none",
+          "n/a",
+          "na",
+          "#n/a",
+          "-",
+          "--",
+          "---",
+          "----",
+          "ol",
+          "o.l",
+          "o.l.",
+          "ovld",
+          "ovl",
+          "ovr",
+          "over",
+          "overload",
+          "overflow",
+          "inf",
+          "+inf",
+          "-inf",
+          "err",
+          "error",
+          "***",
+          "?",
+          "#value!",
+          "#div/0!",
+          "#num!",
+          "invalid",
+          "no data");
 
   /** Some meters write 9.9E37 where they are over their range. */
   private static final double OVER_RANGE = 9.8e37;
 
-  private static final Pattern PLAIN = Pattern.compile("[-+]?(\\d+\\.?\\d*|\\.\\d+)([eE][-+]?\\d+)?");
+  private static final Pattern PLAIN =
+      Pattern.compile("[-+]?(\\d+\\.?\\d*|\\.\\d+)([eE][-+]?\\d+)?");
   private static final Pattern COMMA = Pattern.compile("[-+]?\\d*,\\d+(?:[eE][-+]?\\d+)?");
   private static final Pattern BY_POINTS = Pattern.compile("[-+]?\\d{1,3}(\\.\\d{3})+(,\\d+)?");
   private static final Pattern BY_COMMAS = Pattern.compile("[-+]?\\d{1,3}(,\\d{3})+(\\.\\d+)?");

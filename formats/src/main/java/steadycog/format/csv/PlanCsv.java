@@ -24,7 +24,9 @@ public final class PlanCsv {
   /** The same with torques in other units. */
   public static String write(ShiftTable plan, Units units) {
     List<String> titles = new ArrayList<>(List.of("state"));
-    plan.elements().stream().map(element -> element + ", " + units.torque().symbol()).forEach(titles::add);
+    plan.elements().stream()
+        .map(element -> element + ", " + units.torque().symbol())
+        .forEach(titles::add);
     titles.add("status");
     titles.addAll(Csv.exactly("reduction ratio i = in/out"));
     titles.addAll(

@@ -209,14 +209,17 @@ public final class RecordingCsv {
       seen++;
       line = at;
       int heads = beginning.heads().size();
-      boolean tail = row.size() > heads && row.subList(heads, row.size()).stream().allMatch(String::isBlank);
+      boolean tail =
+          row.size() > heads && row.subList(heads, row.size()).stream().allMatch(String::isBlank);
       if (row.size() != heads && !tail) {
         skip(row.size() + (row.size() == 1 ? " column" : " columns") + " instead of " + heads);
         return;
       }
       for (int k = 0; k < heads; k++) {
         String cell = row.get(k);
-        if (numeric[k] && !cell.isEmpty() && Character.isLetter(cell.charAt(0))
+        if (numeric[k]
+            && !cell.isEmpty()
+            && Character.isLetter(cell.charAt(0))
             && !Numbers.missing(cell)) {
           skip(beginning.heads().get(k) + ": '" + shortened(cell) + "' is no number");
           return;
@@ -331,8 +334,7 @@ public final class RecordingCsv {
                   + "')");
         }
         boolean open =
-            column.clock.isPresent()
-                && Times.open(beginning.cells(date.orElse(column.index)));
+            column.clock.isPresent() && Times.open(beginning.cells(date.orElse(column.index)));
         if (open) {
           said.add(
               "the date '"

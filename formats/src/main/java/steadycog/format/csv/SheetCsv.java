@@ -23,7 +23,8 @@ public final class SheetCsv {
   public static String write(List<NamedStudy> trains, Function<NamedStudy, Units> units) {
     List<List<String>> lines = new ArrayList<>();
     for (NamedStudy train : trains) {
-      SheetTables tables = new SheetTables(train.study().train(), train.cutSheet(), units.apply(train));
+      SheetTables tables =
+          new SheetTables(train.study().train(), train.cutSheet(), units.apply(train));
       for (SheetTable table : tables.all()) {
         for (int column = 0; column < table.columns().size(); column++) {
           addColumn(lines, train.name(), table, column);
@@ -66,9 +67,7 @@ public final class SheetCsv {
     }
 
     private static String words(Matcher number) {
-      return number.group(4) != null
-          ? "internal"
-          : number.group(3) == null ? "" : number.group(3);
+      return number.group(4) != null ? "internal" : number.group(3) == null ? "" : number.group(3);
     }
   }
 }

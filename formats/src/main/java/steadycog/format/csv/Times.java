@@ -144,9 +144,7 @@ final class Times {
 
   private static String expanded(String cell) {
     Matcher compact = COMPACT.matcher(cell.strip());
-    return compact.matches()
-        ? compact.replaceAll("$1-$2-$3T$4:$5:$6$7$8")
-        : cell.strip();
+    return compact.matches() ? compact.replaceAll("$1-$2-$3T$4:$5:$6$7$8") : cell.strip();
   }
 
   private static double zone(String text) {

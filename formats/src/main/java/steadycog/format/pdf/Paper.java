@@ -464,8 +464,7 @@ final class Paper implements AutoCloseable {
       float fitting = fitting(text, Typefaces.REGULAR, c == 0 ? first : other);
       right += c == 0 ? 0 : other;
       float x = c == 0 ? MARGIN : right - measure(text, Typefaces.REGULAR, fitting);
-      Tags.Writing cell =
-          () -> put(text, x, y + size * 0.3F, Typefaces.REGULAR, fitting, INK);
+      Tags.Writing cell = () -> put(text, x, y + size * 0.3F, Typefaces.REGULAR, fitting, INK);
       if (c == 0) {
         tags.head("Row", cell);
       } else {
@@ -669,11 +668,7 @@ final class Paper implements AutoCloseable {
     for (int k = 0; k < pages; k++) {
       page =
           new PDPageContentStream(
-              document,
-              document.getPage(k),
-              PDPageContentStream.AppendMode.APPEND,
-              true,
-              true);
+              document, document.getPage(k), PDPageContentStream.AppendMode.APPEND, true, true);
       String number = (k + 1) + " of " + pages;
       float right = MARGIN + width() - measure(number, Typefaces.REGULAR, 7.5F);
       tags.artifact(

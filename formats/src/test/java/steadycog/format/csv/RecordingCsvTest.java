@@ -191,7 +191,8 @@ class RecordingCsvTest {
             () -> false);
     assertEquals(rows - 10, recording.rows());
     assertTrue(told[0] > bytes.length / 2);
-    RecordingResult result = RecordingResult.of(recording, Rigging.METER, LocalDate.EPOCH, "", Optional.empty());
+    RecordingResult result =
+        RecordingResult.of(recording, Rigging.METER, LocalDate.EPOCH, "", Optional.empty());
     assertEquals(85, result.ratio().orElseThrow(), 0.001, result.remarks()::toString);
     assertEquals(Optional.empty(), result.load());
     assertThrows(

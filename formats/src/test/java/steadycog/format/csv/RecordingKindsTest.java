@@ -56,8 +56,7 @@ class RecordingKindsTest {
     }
   }
 
-  private static final Train TEN =
-      train("parallel 10 ~ 40 = 10 ~ 25; drive A 60 rpm; take D");
+  private static final Train TEN = train("parallel 10 ~ 40 = 10 ~ 25; drive A 60 rpm; take D");
 
   private static Train train(String card) {
     try {
@@ -147,7 +146,11 @@ class RecordingKindsTest {
     for (String end : List.of("\n", "\r\n", "\r")) {
       String text =
           String.join(
-              end, "time [s],input [°],output [°],temp [°C]", "0,0,0,21", "1,60,6,21", "2,120,12,22");
+              end,
+              "time [s],input [°],output [°],temp [°C]",
+              "0,0,0,21",
+              "1,60,6,21",
+              "2,120,12,22");
       Read read = read(text.getBytes(Charset.forName(charset)), "");
       assertEquals(10, read.result.ratio().orElseThrow(), 1e-6, read.said::toString);
       assertEquals(10, speed(read.recording), 1e-6);

@@ -35,6 +35,7 @@ import steadycog.job.Job;
 import steadycog.job.Sheet;
 import steadycog.notation.Card;
 import steadycog.notation.CardException;
+import steadycog.number.Units;
 import steadycog.piece.Arrangement;
 import steadycog.piece.Coupon;
 import steadycog.piece.Piece;
@@ -42,7 +43,6 @@ import steadycog.piece.Slab;
 import steadycog.piece.UnmakeableException;
 import steadycog.report.Report;
 import steadycog.report.Section;
-import steadycog.number.Units;
 import steadycog.study.Study;
 
 class PieceFileTest {

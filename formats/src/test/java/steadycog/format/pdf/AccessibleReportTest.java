@@ -170,7 +170,9 @@ class AccessibleReportTest {
         int page = read.getPages().indexOf(item.findDestinationPage(read)) + 1;
         marks.add(item.getTitle());
         assertTrue(
-            Pattern.compile(Pattern.quote(item.getTitle()) + "\\s+" + page).matcher(contents).find(),
+            Pattern.compile(Pattern.quote(item.getTitle()) + "\\s+" + page)
+                .matcher(contents)
+                .find(),
             item.getTitle() + " on " + page + ": " + contents);
         assertTrue(item.hasChildren(), "its sections");
         PDFTextStripper own = new PDFTextStripper();
@@ -258,9 +260,12 @@ class AccessibleReportTest {
   void strengthIsGivenOnlyOfWhatIsStated(String sizes) throws Exception {
     String card = "parallel 20 ~ 40; drive A 60 rpm 1 Nm; take B; " + sizes + "\n";
     assertFalse(strengthOf(card), card);
-    assertTrue(strengthOf(card + "module 1 mm; width 8 mm; material steel\n".replace(
-        sizes.isEmpty() ? "\u0000" : "module 1 mm; ", "").replace(
-        sizes.contains("steel") ? "; material steel" : "\u0000", "")));
+    assertTrue(
+        strengthOf(
+            card
+                + "module 1 mm; width 8 mm; material steel\n"
+                    .replace(sizes.isEmpty() ? "\u0000" : "module 1 mm; ", "")
+                    .replace(sizes.contains("steel") ? "; material steel" : "\u0000", "")));
   }
 
   private static boolean strengthOf(String card) throws Exception {

@@ -25,10 +25,10 @@ import steadycog.format.html.ReportHtml;
 import steadycog.job.Job;
 import steadycog.job.Sheet;
 import steadycog.notation.Card;
+import steadycog.number.Units;
 import steadycog.report.Block;
 import steadycog.report.Report;
 import steadycog.report.Section;
-import steadycog.number.Units;
 import steadycog.study.Study;
 
 class ReportTest {
