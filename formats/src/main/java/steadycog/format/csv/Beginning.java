@@ -196,6 +196,9 @@ public record Beginning(
 
   /** Looks for the table among the first lines. */
   private static final class Search {
+    /** What a row counts; more than rows are looked at, so that their number comes first. */
+    private static final int WHOLE = 1_000;
+
     /** Heads stand at most so many lines above the first row. */
     private static final int FAR = 4;
 
@@ -263,7 +266,9 @@ public record Beginning(
         for (String line : lines) {
           List<String> cells = parted(line, separator);
           if (isRow(line, separator, cells.size())) {
-            widths.merge(cells.size(), 1, Integer::sum);
+            // Rows without a word count a little more: a wrong sign tears readings in two.
+            boolean whole = cells.stream().allMatch(c -> Numbers.missing(c) || isReading(c));
+            widths.merge(cells.size(), whole ? WHOLE + 1 : WHOLE, Integer::sum);
           }
         }
         for (Map.Entry<Integer, Integer> one : widths.entrySet()) {
@@ -374,7 +379,7 @@ public record Beginning(
       if (text.isBlank()) {
         return Optional.empty();
       }
-      List<String> cells = new ArrayList<>(parted(text, table.separator));
+      List<String> cells = new ArrayList<>(heads(text, table));
       if (cells.size() == table.width - 1) {
         cells.add("");
       }
@@ -385,6 +390,16 @@ public record Beginning(
           ? Optional.of(cells.subList(0, table.width))
               .filter(c -> !c.stream().allMatch(String::isBlank))
           : Optional.empty();
+    }
+
+    /** Between columns of spaces a head may hold spaces itself: {@code time [s]}. */
+    private static List<String> heads(String text, Parting table) {
+      List<String> cells = parted(text, table.separator);
+      if (table.separator != SPACE || cells.size() <= table.width) {
+        return cells;
+      }
+      List<String> apart = List.of(text.strip().split("\\s{2,}|\\s+(?![\\[(])"));
+      return apart.size() == table.width ? apart : List.of(text.strip().split("\\s{2,}"));
     }
 
     private static boolean areUnits(List<String> cells) {

@@ -123,7 +123,8 @@ final class Times {
     } else if (!date.isEmpty()) {
       day = day(date);
     }
-    double seconds = clock(clock);
+    boolean dated = both.matches() || !date.isEmpty();
+    double seconds = clock(dated && clock.matches("\\d{1,2}:\\d{2}") ? clock + ":00" : clock);
     if (Double.isInfinite(seconds) || Double.isInfinite(day)) {
       return Double.POSITIVE_INFINITY;
     }
