@@ -68,7 +68,7 @@ final class StrainWaveRule implements Rule {
         .map(
             module ->
                 finding("tooth-size", Severity.WARNING, drive)
-                    .with("module", Measured.mm(module, 3))
+                    .with("module", PairRule.rounded(module, 3) + " mm")
                     .with("least", LEAST_MODULE + " mm")
                     .with("margin", PairRule.rounded(module - LEAST_MODULE, 3)));
   }

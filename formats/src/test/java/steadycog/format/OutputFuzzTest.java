@@ -151,7 +151,7 @@ class OutputFuzzTest {
     long lines = demo.lines().count();
     for (int k = 0; k < 20 * CARDS; k++) {
       StringBuilder text = new StringBuilder(demo);
-      for (int change = random.nextInt(4); change >= 0; change--) {
+      for (int change = random.nextInt(4); change >= 0 && text.length() > 1; change--) {
         int at = random.nextInt(text.length());
         switch (random.nextInt(4)) {
           case 0 -> text.deleteCharAt(at);
