@@ -410,7 +410,7 @@ class WindowTest extends InWindow {
             assertTrue(
                 Clipboard.getSystemClipboard()
                     .getString()
-                    .contains("sun,ring,carrier,,13/4,4/13")));
+                    .contains("sun,ring,carrier,,3.25,13,4,0.307692307692")));
     press(KeyCode.SHORTCUT, KeyCode.Z);
     press(KeyCode.SHORTCUT, KeyCode.Z);
     assertEquals("3.25\u2009:\u20091", text("#ratio"));
