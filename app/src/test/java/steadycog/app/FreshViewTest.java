@@ -195,13 +195,15 @@ class FreshViewTest extends InWindow {
         opened.stage().setWidth(960 + 40 * random.nextInt(20));
         opened.stage().setHeight(640 + 30 * random.nextInt(15));
       }
-      case 15 ->
-          desk.preferencesProperty()
-              .set(
-                  desk.preferences()
-                      .sized(11 + random.nextInt(10))
-                      .inDark(random.nextBoolean())
-                      .in(SHOWN.get(random.nextInt(SHOWN.size()))));
+      case 15 -> {
+        int size = 11 + random.nextInt(10);
+        desk.preferencesProperty()
+            .set(
+                desk.preferences()
+                    .sized(size)
+                    .inDark(random.nextBoolean())
+                    .in(SHOWN.get(size % SHOWN.size())));
+      }
       case 16 ->
           desk.powerProperty().set(PowerShown.values()[random.nextInt(PowerShown.values().length)]);
       default -> {
