@@ -41,6 +41,7 @@ import steadycog.format.json.BenchResultJson;
 import steadycog.format.json.UnreadableException;
 import steadycog.job.Job;
 import steadycog.job.Sheet;
+import steadycog.job.TrainText;
 import steadycog.number.Figures;
 import steadycog.number.Quantity;
 import steadycog.number.Unit;
@@ -157,20 +158,21 @@ final class BenchCommand implements Callable<Integer> {
       input.print(BenchResultJson.write(job.sheets()));
       return Exit.DONE;
     }
-    StringBuilder text = new StringBuilder();
+    List<TrainText> all = new ArrayList<>();
     for (Sheet sheet : job.sheets()) {
       List<Build> builds = sheet.book().builds();
       if (builds.isEmpty()) {
         continue;
       }
-      text.append(text.isEmpty() ? "" : "\n").append("== ").append(sheet.name()).append(" ==\n");
+      StringBuilder text = new StringBuilder();
       for (int k = 0; k < builds.size(); k++) {
         Optional<Build> before = k == 0 ? Optional.empty() : Optional.of(builds.get(k - 1));
         BenchBlocks maker = new BenchBlocks(input.units(builds.get(k).card().train()));
         text.append(text(maker.build(builds.get(k), before)));
       }
+      all.add(new TrainText(sheet.name(), text.toString()));
     }
-    input.tell(text.isEmpty() ? "nothing built yet\n" : text.toString());
+    input.tell(all.isEmpty() ? "nothing built yet\n" : Lines.headed(all, true));
     return Exit.DONE;
   }
 
@@ -226,9 +228,10 @@ final class BenchCommand implements Callable<Integer> {
     try (InputStream in = Files.newInputStream(file)) {
       beginning = Beginning.of(in);
     }
+    Guess guess = beginning.guess();
     Columns chosen;
     try {
-      chosen = beginning.guess().with(columns, beginning.heads());
+      chosen = guess.with(columns, beginning.heads());
     } catch (IllegalArgumentException wrong) {
       throw new UnreadableException(
           Math.max(1, beginning.firstRow() - 1), 1, String.valueOf(wrong.getMessage()));
@@ -237,7 +240,7 @@ final class BenchCommand implements Callable<Integer> {
       Recording recording =
           RecordingCsv.read(
               in, file.getFileName().toString(), beginning, chosen, bytes -> {}, () -> false);
-      return new Read(recording, beginning, beginning.guess());
+      return new Read(recording, beginning, guess);
     }
   }
 

@@ -1,7 +1,6 @@
 package steadycog.cli;
 
-import java.util.LinkedHashMap;
-import java.util.Map;
+import java.util.List;
 import java.util.concurrent.Callable;
 import java.util.function.Function;
 import picocli.CommandLine.ArgGroup;
@@ -11,6 +10,7 @@ import steadycog.format.csv.BoardCsv;
 import steadycog.format.csv.EachTrain;
 import steadycog.format.json.StudyJson;
 import steadycog.job.Job;
+import steadycog.job.TrainText;
 import steadycog.motion.RatioBoard;
 import steadycog.motion.RatioBoard.Configuration;
 import steadycog.number.Exact;
@@ -35,53 +35,47 @@ final class BoardCommand implements Callable<Integer> {
 
   private int print(Job job) {
     input.requireText(output.isText());
-    Map<String, ConfigurationBoard> boards = new LinkedHashMap<>();
-    job.sheets()
-        .forEach(
-            sheet ->
-                boards.put(
-                    sheet.name(), ConfigurationBoard.of(sheet.card().orElseThrow().train())));
+    List<Board> boards =
+        job.sheets().stream()
+            .map(
+                sheet ->
+                    new Board(
+                        sheet.name(), ConfigurationBoard.of(sheet.card().orElseThrow().train())))
+            .toList();
     if (output.json) {
       input.print(StudyJson.eachTrain(each(boards, StudyJson::board)));
     } else if (output.csv) {
       input.print(EachTrain.of(each(boards, BoardCsv::write)));
     } else {
       String unit = input.asked().map(units -> units.torque().symbol()).orElse("unit");
-      input.tell(text(boards, unit));
+      input.tell(
+          Lines.headed(each(boards, BoardCommand::table), boards.size() > 1) + notes(boards, unit));
     }
-    boards.forEach(
-        (name, board) -> {
-          if (!board.whole()) {
-            input.remark(
-                (boards.size() > 1 ? name + ": " : "")
-                    + "too many shafts to list all: the first "
-                    + RatioBoard.MOST
-                    + " choices of drive, holds and take-off were tried");
-          }
-        });
+    for (Board one : boards) {
+      if (!one.board.whole()) {
+        input.remark(
+            (boards.size() > 1 ? one.train + ": " : "")
+                + "too many shafts to list all: the first "
+                + RatioBoard.MOST
+                + " choices of drive, holds and take-off were tried");
+      }
+    }
     return Exit.DONE;
   }
 
-  private static Map<String, String> each(
-      Map<String, ConfigurationBoard> boards, Function<ConfigurationBoard, String> write) {
-    Map<String, String> all = new LinkedHashMap<>();
-    boards.forEach((name, board) -> all.put(name, write.apply(board)));
-    return all;
+  private record Board(String train, ConfigurationBoard board) {}
+
+  private static List<TrainText> each(
+      List<Board> boards, Function<ConfigurationBoard, String> write) {
+    return boards.stream().map(one -> new TrainText(one.train, write.apply(one.board))).toList();
   }
 
-  private static String text(Map<String, ConfigurationBoard> boards, String unit) {
-    StringBuilder text = new StringBuilder();
-    boards.forEach(
-        (name, board) -> {
-          text.append(text.isEmpty() ? "" : "\n");
-          text.append(boards.size() > 1 ? "== " + name + " ==\n" : "").append(table(board));
-        });
+  private static String notes(List<Board> boards, String unit) {
     boolean held =
-        boards.values().stream()
-            .flatMap(board -> board.rows().stream())
+        boards.stream()
+            .flatMap(one -> one.board.rows().stream())
             .anyMatch(row -> row.reaction().isPresent());
-    return text
-        + (held
+    return (held
             ? "\nreaction: torque on the held member for 1 "
                 + unit
                 + " at the drive, without losses\n"

@@ -1,7 +1,7 @@
 package steadycog.cli;
 
-import java.util.LinkedHashMap;
-import java.util.Map;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
@@ -14,6 +14,7 @@ import steadycog.cure.PutRight.Outcome;
 import steadycog.format.json.StudyJson;
 import steadycog.job.Job;
 import steadycog.job.Sheet;
+import steadycog.job.TrainText;
 import steadycog.notation.Card;
 import steadycog.number.Pace;
 import steadycog.number.Ratio;
@@ -51,21 +52,22 @@ final class CureCommand implements Callable<Integer> {
     input.requireText(!json);
     boolean several = job.sheets().size() > 1;
     boolean sound = true;
-    Map<String, String> all = new LinkedHashMap<>();
+    List<TrainText> all = new ArrayList<>();
     for (Sheet sheet : job.sheets()) {
       Card card = sheet.card().orElseThrow();
       Outcome outcome = PutRight.of(card.train(), keep, Pace.FREE);
       sound &= outcome.isSound();
       if (json) {
-        all.put(sheet.name(), StudyJson.cure(card, outcome));
+        all.add(new TrainText(sheet.name(), StudyJson.cure(card, outcome)));
         continue;
       }
       if (outcome.isSound()) {
-        all.put(sheet.name(), (several ? "# " + sheet.name() + "\n" : "") + text(card, outcome));
+        String name = several ? "# " + sheet.name() + "\n" : "";
+        all.add(new TrainText(sheet.name(), name + text(card, outcome)));
       }
       input.remark((several ? sheet.name() + ": " : "") + said(card, outcome));
     }
-    input.print(json ? StudyJson.eachTrain(all) : String.join("\n", all.values()));
+    input.print(json ? StudyJson.eachTrain(all) : Lines.headed(all, false));
     return sound ? Exit.DONE : Exit.DONE_WITH_ERRORS;
   }
 

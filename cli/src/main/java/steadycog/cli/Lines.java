@@ -3,8 +3,8 @@ package steadycog.cli;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.stream.Collectors;
+import steadycog.job.TrainText;
 
 /** Long lines parted for a terminal. */
 final class Lines {
@@ -26,12 +26,12 @@ final class Lines {
   /**
    * Texts below each other.
    *
-   * @param texts by the name of their train
+   * @param texts one a train
    * @param named whether the names stand over them
    */
-  static String headed(Map<String, String> texts, boolean named) {
-    return texts.entrySet().stream()
-        .map(one -> (named ? "== " + one.getKey() + " ==\n" : "") + one.getValue())
+  static String headed(List<TrainText> texts, boolean named) {
+    return texts.stream()
+        .map(one -> (named ? "== " + one.train() + " ==\n" : "") + one.text())
         .collect(Collectors.joining("\n"));
   }
 

@@ -1,10 +1,10 @@
 package steadycog.cli;
 
-import java.util.LinkedHashMap;
+import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.Callable;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import picocli.CommandLine.ArgGroup;
 import picocli.CommandLine.Command;
@@ -15,6 +15,7 @@ import steadycog.format.csv.PlanCsv;
 import steadycog.format.json.StudyJson;
 import steadycog.job.Job;
 import steadycog.job.Sheet;
+import steadycog.job.TrainText;
 import steadycog.notation.CardPrinter;
 import steadycog.number.Exact;
 import steadycog.number.Figures;
@@ -26,6 +27,7 @@ import steadycog.search.StateHunt.FoundStates;
 import steadycog.search.StateHunt.Way;
 import steadycog.search.Watch;
 import steadycog.study.NamedStudy;
+import steadycog.study.ShiftTable;
 import steadycog.train.Element;
 import steadycog.train.State;
 import steadycog.train.Train;
@@ -59,26 +61,26 @@ final class PlanCommand implements Callable<Integer> {
     if (output.json) {
       input.print(StudyJson.solve(plans));
     } else if (output.csv) {
-      Map<String, String> tables = new LinkedHashMap<>();
-      plans.forEach(
-          one ->
-              tables.put(
-                  one.name(),
-                  PlanCsv.write(one.plan().orElseThrow(), input.asked().orElse(Units.USUAL))));
-      input.print(EachTrain.of(tables));
+      Units units = input.asked().orElse(Units.USUAL);
+      input.print(EachTrain.of(each(plans, plan -> PlanCsv.write(plan, units))));
     } else {
-      Map<String, String> texts = new LinkedHashMap<>();
-      plans.forEach(
-          one -> texts.put(one.name(), PlanTable.of(one.plan().orElseThrow(), input.asked())));
-      input.tell(Lines.headed(texts, job.sheets().size() > 1));
+      input.tell(
+          Lines.headed(
+              each(plans, plan -> PlanTable.of(plan, input.asked())), job.sheets().size() > 1));
     }
     return CardInput.exitCode(plans);
+  }
+
+  private static List<TrainText> each(List<NamedStudy> plans, Function<ShiftTable, String> write) {
+    return plans.stream()
+        .map(one -> new TrainText(one.name(), write.apply(one.plan().orElseThrow())))
+        .toList();
   }
 
   private int find(Job job) {
     input.requires("--csv", false, "what --find finds is printed as text or JSON");
     input.requires("--units", false, "ratios have none: leave it out");
-    Map<String, String> all = new LinkedHashMap<>();
+    List<TrainText> all = new ArrayList<>();
     String trouble = "";
     for (Sheet sheet : job.sheets()) {
       Train train = sheet.card().orElseThrow().train();
@@ -89,8 +91,10 @@ final class PlanCommand implements Callable<Integer> {
       }
       FoundStates found = StateHunt.of(train, new Watch() {});
       List<State> proposed = ShiftOrder.propose(found.states());
-      all.put(
-          sheet.name(), output.json ? StudyJson.found(found, proposed) : table(found, proposed));
+      all.add(
+          new TrainText(
+              sheet.name(),
+              output.json ? StudyJson.found(found, proposed) : table(found, proposed)));
     }
     if (all.isEmpty()) {
       return refuse(trouble);

@@ -2,9 +2,7 @@ package steadycog.cli;
 
 import java.util.ArrayList;
 import java.util.Collections;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.ArgGroup;
 import picocli.CommandLine.Command;
@@ -13,6 +11,7 @@ import picocli.CommandLine.Option;
 import steadycog.format.csv.SheetCsv;
 import steadycog.format.json.CutSheetJson;
 import steadycog.job.Job;
+import steadycog.job.TrainText;
 import steadycog.number.Unit;
 import steadycog.number.Units;
 import steadycog.report.Cautions;
@@ -61,8 +60,8 @@ final class SheetCommand implements Callable<Integer> {
   }
 
   private String text(List<NamedStudy> trains) {
-    Map<String, String> texts = new LinkedHashMap<>();
-    trains.forEach(train -> texts.put(train.name(), text(train)));
+    List<TrainText> texts =
+        trains.stream().map(train -> new TrainText(train.name(), text(train))).toList();
     return Lines.headed(texts, trains.size() > 1) + "\n" + Cautions.SCREENING + "\n";
   }
 

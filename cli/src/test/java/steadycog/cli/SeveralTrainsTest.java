@@ -16,6 +16,7 @@ import steadycog.format.demo.TernRock;
 import steadycog.format.file.JobFiles;
 import steadycog.job.Job;
 import steadycog.job.Sheet;
+import steadycog.notation.Card;
 
 /** Of a job of several trains every command says what it says of each alone. */
 class SeveralTrainsTest extends Shell {
@@ -82,6 +83,25 @@ class SeveralTrainsTest extends Shell {
       assertTrue(all.contains("\n" + name + ","), name);
     }
     assertEquals(each, lines);
+  }
+
+  /** Names need not differ: what is told of one does not take the place of the other. */
+  @ParameterizedTest
+  @ValueSource(strings = {"solve", "check", "board", "cure"})
+  void twoTrainsOfOneNameAreBothTold(String command) throws Exception {
+    List<Sheet> twins = new ArrayList<>();
+    for (String card : List.of("parallel 20 ~ 40\n", "parallel 20 ~ 50\n")) {
+      twins.add(Sheet.of("Twin", Card.read(card)));
+    }
+    JobFiles.save(new Job("Twins", twins), 0, job);
+    String text = told(command);
+    assertTrue(text.contains("Twin"), text);
+    told(command, "--json");
+    assertEquals(2, json().get("trains").size());
+    if (command.equals("board")) {
+      assertEquals(1 + 2 * 2, told(command, "--csv").lines().count());
+      assertEquals(2, text.split("== Twin ==", -1).length - 1);
+    }
   }
 
   @ParameterizedTest

@@ -13,6 +13,7 @@ import steadycog.check.Finding;
 import steadycog.cure.Advice;
 import steadycog.cure.Cure;
 import steadycog.cure.PutRight;
+import steadycog.job.TrainText;
 import steadycog.motion.FeedbackPath;
 import steadycog.motion.Motion;
 import steadycog.motion.RatioBoard.Configuration;
@@ -72,23 +73,22 @@ public final class StudyJson {
   /**
    * The one object as it is, or those of several trains in one frame.
    *
-   * @param objects JSON by the name of its train
+   * @param objects JSON, one a train
    */
-  public static String eachTrain(Map<String, String> objects) {
+  public static String eachTrain(List<TrainText> objects) {
     if (objects.size() == 1) {
-      return objects.values().iterator().next();
+      return objects.getFirst().text();
     }
     ObjectNode root = JobJson.MAPPER.createObjectNode();
     ArrayNode list = root.putArray("trains");
-    objects.forEach(
-        (train, object) -> {
-          try {
-            ObjectNode node = list.addObject().put("train", train);
-            node.setAll((ObjectNode) JobJson.MAPPER.readTree(object));
-          } catch (JsonProcessingException impossible) {
-            throw new IllegalArgumentException("no JSON of " + train, impossible);
-          }
-        });
+    for (TrainText one : objects) {
+      ObjectNode node = list.addObject().put("train", one.train());
+      try {
+        node.setAll((ObjectNode) JobJson.MAPPER.readTree(one.text()));
+      } catch (JsonProcessingException impossible) {
+        throw new IllegalArgumentException("no JSON of " + one.train(), impossible);
+      }
+    }
     return PrettyJson.write(root);
   }
 

@@ -22,6 +22,7 @@ import org.junit.jupiter.params.provider.EnumSource;
 import steadycog.RandomCards;
 import steadycog.format.demo.TernRock;
 import steadycog.format.json.StudyJson;
+import steadycog.job.TrainText;
 import steadycog.number.Exact;
 import steadycog.number.Unit;
 import steadycog.number.Units;
@@ -154,12 +155,12 @@ class TablesAgreeTest {
 
   @Test
   void tablesOfSeveralTrainsAreThoseOfEach() throws IOException {
-    Map<String, String> each = new LinkedHashMap<>();
+    List<TrainText> each = new ArrayList<>();
     List<CSVRecord> expected = new ArrayList<>();
     for (NamedStudy train : demo()) {
       Optional<String> plan = train.plan().map(PlanCsv::write);
       String table = plan.orElseGet(() -> StudyCsv.write(List.of(train)));
-      each.put(train.name(), table);
+      each.add(new TrainText(train.name(), table));
       expected.addAll(rows(table));
     }
     List<CSVRecord> all = rows(EachTrain.of(each));
@@ -171,8 +172,8 @@ class TablesAgreeTest {
           .toMap()
           .forEach(
               (head, cell) -> assertTrue(head.equals("train") || cell.equals(merged.get(head))));
-      assertTrue(each.containsKey(merged.get("train")));
+      assertTrue(each.stream().anyMatch(one -> one.train().equals(merged.get("train"))));
     }
-    assertEquals("a\r\n1\r\n", EachTrain.of(Map.of("alone", "a\r\n1\r\n")));
+    assertEquals("a\r\n1\r\n", EachTrain.of(List.of(new TrainText("alone", "a\r\n1\r\n"))));
   }
 }
