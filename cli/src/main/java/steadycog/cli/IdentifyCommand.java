@@ -94,10 +94,11 @@ final class IdentifyCommand implements Callable<Integer> {
   @Override
   public Integer call() {
     try {
-      together(
-          "--bore", inside.isPresent(), "--od", outside.isEmpty(), "of a ring there is no --od");
-      together("--over", over.isPresent(), "", span.isPresent(), "needs --span");
-      together("--mate", mate.isPresent(), "", distance.isPresent(), "needs --distance");
+      refuse(
+          inside.isPresent() && outside.isPresent(),
+          "--bore: of a ring there is no --od: leave --od out");
+      refuse(over.isPresent() && span.isEmpty(), "--over: needs --span");
+      refuse(mate.isPresent() && distance.isEmpty(), "--mate: needs --distance");
       boolean internal = inside.isPresent() && outside.isEmpty();
       List<Identify.Guess> guesses =
           Identify.of(
@@ -120,11 +121,9 @@ final class IdentifyCommand implements Callable<Integer> {
   }
 
   /** Refuses an option that would be passed over. */
-  private static void together(
-      String option, boolean given, String other, boolean applies, String reason) {
-    if (given && !applies) {
-      throw new IllegalArgumentException(
-          option + ": " + reason + (other.isEmpty() ? "" : ": leave " + other + " out"));
+  private static void refuse(boolean passedOver, String reason) {
+    if (passedOver) {
+      throw new IllegalArgumentException(reason);
     }
   }
 

@@ -107,9 +107,10 @@ final class TextTable {
 
   private String block(List<Integer> columns) {
     StringBuilder text = new StringBuilder();
-    line(text, columns, heads);
+    int[] widths = IntStream.range(0, heads.size()).map(this::width).toArray();
+    line(text, columns, widths, heads);
     for (int r = 0; r < rows.size(); r++) {
-      line(text, columns, rows.get(r));
+      line(text, columns, widths, rows.get(r));
       text.append(columns.contains(heads.size() - 1) ? below.get(r) : "");
     }
     return text.toString();
@@ -139,10 +140,10 @@ final class TextTable {
     return cell.getBytes(StandardCharsets.UTF_8).length - cell.length();
   }
 
-  private void line(StringBuilder text, List<Integer> columns, List<String> cells) {
+  private void line(StringBuilder text, List<Integer> columns, int[] widths, List<String> cells) {
     StringBuilder line = new StringBuilder();
     for (int c : columns) {
-      String pad = " ".repeat(width(c) - cells.get(c).length());
+      String pad = " ".repeat(widths[c] - cells.get(c).length());
       line.append(c == columns.getFirst() ? "" : GAP);
       line.append(c < leftColumns ? cells.get(c) + pad : pad + cells.get(c));
     }

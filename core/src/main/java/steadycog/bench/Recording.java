@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import steadycog.number.Unit;
 import steadycog.number.Unit.Dimension;
 
 /**
@@ -60,6 +61,11 @@ public record Recording(
 
     public Dimension dimension() {
       return dimension;
+    }
+
+    /** In what a column is taken that states no unit. */
+    public Unit usual() {
+      return dimension == Dimension.ANGLE ? Unit.DEGREE : dimension.units().getFirst();
     }
 
     /** The word on the command line: {@code torque-in}. */

@@ -73,10 +73,16 @@ record Tracks(
     List<String> remarks = new ArrayList<>();
     List<Stretch> stretches = stretches(recording, remarks);
     boolean[] countable = {true};
-    double[] input = unwrapped(recording, Channel.INPUT, stretches, remarks, countable);
-    double[] output = unwrapped(recording, Channel.OUTPUT, stretches, remarks, countable);
-    double period =
-        period(recording, Channel.INPUT, recording.column(Channel.INPUT).orElseThrow(), stretches);
+    double period = period(recording, Channel.INPUT, stretches);
+    double[] input = unwrapped(recording, Channel.INPUT, period, stretches, remarks, countable);
+    double[] output =
+        unwrapped(
+            recording,
+            Channel.OUTPUT,
+            period(recording, Channel.OUTPUT, stretches),
+            stretches,
+            remarks,
+            countable);
     return Optional.of(new Tracks(input, output, stretches, remarks, countable[0], period));
   }
 
@@ -175,11 +181,11 @@ record Tracks(
   private static double[] unwrapped(
       Recording recording,
       Channel channel,
+      double period,
       List<Stretch> stretches,
       List<String> remarks,
       boolean[] countable) {
     double[] read = recording.column(channel).orElseThrow();
-    double period = period(recording, channel, read, stretches);
     Spikes spikes = Spikes.of(read, period, LEAST_SPIKE);
     remarks.addAll(spikes.remarks(channel.title(), recording.lines()));
     double[] raw = spikes.values();
@@ -264,8 +270,8 @@ record Tracks(
   }
 
   /** The turns after which it starts again; 0 where it does not. */
-  private static double period(
-      Recording recording, Channel channel, double[] raw, List<Stretch> stretches) {
+  private static double period(Recording recording, Channel channel, List<Stretch> stretches) {
+    double[] raw = recording.column(channel).orElseThrow();
     double range = usualRange(raw);
     List<Double> candidates = new ArrayList<>(List.of(1.0));
     Optional.ofNullable(recording.wraps().get(channel)).ifPresent(candidates::addFirst);

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
+import steadycog.number.Once;
 import steadycog.number.Pace;
 import steadycog.number.Ratio;
 import steadycog.number.Units;
@@ -22,6 +23,7 @@ public final class Inspection {
 
   private final Subject subject;
   private final @Nullable List<Finding>[] answers = Checks.answers();
+  private final Once<Units> units = Once.of(() -> train().units());
 
   private Inspection(Subject subject) {
     this.subject = subject;
@@ -71,11 +73,7 @@ public final class Inspection {
   private List<Finding> by(int rule) {
     List<Finding> answer = answers[rule];
     if (answer == null) {
-      answer = Checks.ask(rule, subject);
-      if (!answer.isEmpty()) {
-        Units units = train().units();
-        answer = answer.stream().map(finding -> finding.in(units)).toList();
-      }
+      answer = Checks.ask(rule, subject).stream().map(finding -> finding.in(units.get())).toList();
       answers[rule] = answer;
     }
     return answer;

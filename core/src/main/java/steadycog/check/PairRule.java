@@ -2,8 +2,8 @@ package steadycog.check;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
+import steadycog.number.Figures;
 import steadycog.train.Mesh;
 import steadycog.train.Train;
 
@@ -26,6 +26,6 @@ abstract class PairRule implements Rule {
   }
 
   static String rounded(double value, int decimals) {
-    return String.format(Locale.ROOT, "%." + decimals + "f", value);
+    return Figures.fixed(value, decimals);
   }
 }

@@ -3,7 +3,6 @@ package steadycog.sizing;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.Function;
@@ -473,7 +472,7 @@ public final class SheetTables {
       return NONE;
     }
     double rounded = Math.abs(value) < 0.5 * Math.pow(10, -decimals) ? 0 : value;
-    return Figures.typeset(String.format(Locale.ROOT, "%." + decimals + "f", rounded));
+    return Figures.typeset(Figures.fixed(rounded, decimals));
   }
 
   static String signed(double value, int decimals) {

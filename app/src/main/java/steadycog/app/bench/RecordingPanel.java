@@ -48,8 +48,6 @@ import steadycog.format.csv.RecordingCsv;
 import steadycog.format.file.Trouble;
 import steadycog.format.json.UnreadableException;
 import steadycog.number.Figures;
-import steadycog.number.Unit;
-import steadycog.number.Unit.Dimension;
 import steadycog.report.BenchBlocks;
 import steadycog.report.Block;
 import steadycog.train.Train;
@@ -191,10 +189,7 @@ final class RecordingPanel extends VBox {
       unit.setPrefColumnCount(6);
       unit.setTooltip(new Tooltip(unitHelp(channel)));
       unit.setAccessibleText("Unit of " + channel.title());
-      unit.setPromptText(
-          channel.dimension() == Dimension.ANGLE
-              ? Unit.DEGREE.symbol()
-              : channel.dimension().units().getFirst().symbol());
+      unit.setPromptText(channel.usual().symbol());
       List<String> heads = new ArrayList<>(seen.heads());
       heads.addFirst(NONE);
       for (String head : heads) {

@@ -41,16 +41,11 @@ public record Preferences(
     return new Preferences(trainValue, speed, torque, power, length, dark, textSize);
   }
 
-  /** The same with {@code unit} for whatever it measures. */
+  /** The same with {@code unit} for what it measures; as they are where that is never shown. */
   public Preferences in(Unit unit) {
-    return switch (unit.dimension()) {
-      case SPEED -> new Preferences(trainValueLeads, unit, torque, power, length, dark, textSize);
-      case TORQUE -> new Preferences(trainValueLeads, speed, unit, power, length, dark, textSize);
-      case POWER -> new Preferences(trainValueLeads, speed, torque, unit, length, dark, textSize);
-      case LENGTH -> new Preferences(trainValueLeads, speed, torque, power, unit, dark, textSize);
-      // Always MPa, and what is measured stays in the unit in which it was read.
-      case STRESS, MASS, FORCE, CURRENT, VOLTAGE, ANGLE, TEMPERATURE, SOUND, TIME -> this;
-    };
+    Units now = units().with(unit);
+    return new Preferences(
+        trainValueLeads, now.speed(), now.torque(), now.power(), now.length(), dark, textSize);
   }
 
   /** The units of a report that says what the screen says. */

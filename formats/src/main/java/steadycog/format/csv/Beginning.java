@@ -9,7 +9,6 @@ import java.nio.charset.CharsetDecoder;
 import java.nio.charset.CodingErrorAction;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -212,12 +211,14 @@ public record Beginning(
       this.said = said;
     }
 
-    /** Columns parted in one way: how many rows of readings have {@code width} cells. */
-    private record Parting(char separator, int width, int rows) {}
+    /**
+     * Columns parted in one way; the more rows of readings have {@code width} cells, the better.
+     */
+    private record Parting(char separator, int width, int score) {}
 
     Beginning beginning() throws UnreadableException {
       Parting best = best();
-      if (best.rows == 0) {
+      if (best.score == 0) {
         throw noRows();
       }
       char separator = best.separator;
@@ -226,7 +227,7 @@ public record Beginning(
         first++;
       }
       Heads heads = heads(first, best);
-      int from = heads.lines().isEmpty() ? first : heads.lastLine() + 1;
+      int from = heads.lastLine() + 1;
       List<List<String>> rows =
           lines.subList(from, lines.size()).stream()
               .filter(line -> isRow(line, separator, best.width))
@@ -272,8 +273,8 @@ public record Beginning(
           }
         }
         for (Map.Entry<Integer, Integer> one : widths.entrySet()) {
-          if (one.getValue() > best.rows
-              || one.getValue() == best.rows
+          if (one.getValue() > best.score
+              || one.getValue() == best.score
                   && separator == best.separator
                   && one.getKey() > best.width) {
             best = new Parting(separator, one.getKey(), one.getValue());
@@ -404,13 +405,7 @@ public record Beginning(
 
     private static boolean areUnits(List<String> cells) {
       List<String> bare = unbracketed(cells);
-      return bare.stream()
-              .allMatch(
-                  c ->
-                      c.isBlank()
-                          || c.matches("[-%1]")
-                          || Heading.isUnit(c)
-                          || c.matches("hh:mm.*|yyyy.*|dd.*|W|%|rpm"))
+      return bare.stream().allMatch(c -> c.isBlank() || Heading.isUnit(c))
           && bare.stream().anyMatch(Heading::isUnit);
     }
 
@@ -464,10 +459,5 @@ public record Beginning(
 
   static boolean isRemark(String line) {
     return REMARK.matcher(line).matches();
-  }
-
-  @Override
-  public String toString() {
-    return "Beginning[line " + firstRow + ", " + Arrays.toString(heads.toArray()) + "]";
   }
 }

@@ -120,9 +120,7 @@ public record Columns(Map<Channel, Column> of) {
             : Optional.empty();
       }
       Optional<Unit> known =
-          unit.isEmpty()
-              ? Optional.of(angle ? Unit.DEGREE : channel.dimension().units().getFirst())
-              : Unit.of(unit, channel.dimension());
+          unit.isEmpty() ? Optional.of(channel.usual()) : Unit.of(unit, channel.dimension());
       return known.map(
           one -> new Scale(angle ? value -> one.toBase(value) / DEGREES_PER_TURN : one::toBase, 0));
     }

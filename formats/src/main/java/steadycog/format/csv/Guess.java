@@ -338,7 +338,7 @@ public record Guess(Columns columns, List<String> said, List<Question> questions
           + "="
           + (may.index + 1)
           + (unit.isEmpty() && channel.dimension() != Dimension.TIME
-              ? ":" + channel.dimension().units().getFirst().symbol().replace("arcmin", "deg")
+              ? ":" + channel.usual().symbol()
               : "");
     }
 
@@ -348,11 +348,7 @@ public record Guess(Columns columns, List<String> said, List<Question> questions
       String unit = clock.isPresent() ? "clock" : heading.unit();
       found.put(channel, new Column(may.index, unit));
       String assumed =
-          switch (channel.dimension()) {
-            case ANGLE -> "degrees";
-            case TORQUE -> "Nm";
-            default -> channel.dimension().units().getFirst().symbol();
-          };
+          channel.dimension() == Dimension.ANGLE ? "degrees" : channel.usual().symbol();
       said.add(
           channel.title()
               + ": "
