@@ -31,6 +31,9 @@ final class Shots {
   private static final int TROLLEY = 10;
   private static final double EXAGGERATED = 6;
 
+  /** Sets a view up that comes to rest before more is done to it. */
+  private static final String NO_PICTURE = "";
+
   private final Path folder;
   private final PrintWriter out;
   private int exit;
@@ -45,7 +48,7 @@ final class Shots {
     try {
       Path memory = Files.createTempDirectory("steady-cog-shots");
       memory.toFile().deleteOnExit();
-      SteadyCogApp.run(memory, opened -> next(opened, new ArrayDeque<>(all().entrySet())));
+      SteadyCogApp.run(memory, opened -> take(opened, SteadyCogApp::end));
       return exit;
     } catch (IOException failed) {
       out.println("no temporary folder: " + Trouble.words(failed));
@@ -53,11 +56,17 @@ final class Shots {
     }
   }
 
+  /** Takes all pictures of a window that has just been opened, then runs {@code then}. */
+  void take(Opened opened, Runnable then) {
+    next(opened, new ArrayDeque<>(all().entrySet()), then);
+  }
+
   /** Sets one view up, lets the window come to rest, takes its picture, and goes on to the next. */
-  private void next(Opened opened, Deque<Map.Entry<String, Consumer<Opened>>> shots) {
+  private void next(
+      Opened opened, Deque<Map.Entry<String, Consumer<Opened>>> shots, Runnable then) {
     if (shots.isEmpty()) {
       out.flush();
-      SteadyCogApp.end();
+      then.run();
       return;
     }
     Map.Entry<String, Consumer<Opened>> shot = shots.remove();
@@ -66,17 +75,23 @@ final class Shots {
         opened,
         () -> {
           try {
-            Files.createDirectories(folder);
-            Path file = folder.resolve(shot.getKey() + ".png");
-            Picture.write(opened.stage().getScene().snapshot(null), file);
-            out.println(file);
+            if (!shot.getKey().equals(NO_PICTURE)) {
+              take(opened, shot.getKey());
+            }
           } catch (IOException failed) {
             out.println(folder + ": cannot be written: " + Trouble.words(failed));
             exit = 2;
             shots.clear();
           }
-          next(opened, shots);
+          next(opened, shots, then);
         });
+  }
+
+  private void take(Opened opened, String name) throws IOException {
+    Files.createDirectories(folder);
+    Path file = folder.resolve(name + ".png");
+    Picture.write(opened.stage().getScene().snapshot(null), file);
+    out.println(file);
   }
 
   /** Runs {@code action} once nothing is being looked for and the window has come to rest. */
@@ -110,8 +125,9 @@ final class Shots {
     shots.put("cut-sheet", Shots::cutSheet);
     shots.put("bench-book", Shots::benchBook);
     shots.put("compare-builds", opened -> opened.window().showBench("compare"));
-    shots.put("power", Shots::power);
     shots.put("dark", Shots::dark);
+    shots.put(NO_PICTURE, Shots::power);
+    shots.put("power", opened -> opened.window().showLosses());
     return shots;
   }
 
@@ -136,11 +152,11 @@ final class Shots {
   }
 
   private static void power(Opened opened) {
+    opened.desk().preferencesProperty().set(Preferences.USUAL);
     opened.desk().stationProperty().set(Station.LAY_OUT);
     opened.desk().putDown(TernRock.job());
     opened.desk().showSheet(FOCUSER);
     opened.desk().powerProperty().set(PowerShown.REAL);
-    Picture.whenDrawn(opened.window()::showLosses);
   }
 
   private static void mistyped(Opened opened) {
@@ -216,7 +232,6 @@ final class Shots {
   }
 
   private static void dark(Opened opened) {
-    opened.desk().powerProperty().set(PowerShown.NONE);
     opened.desk().stationProperty().set(Station.LAY_OUT);
     domeRotator(opened);
     opened.desk().select(Optional.of(new MemberId("", "D")));

@@ -16,6 +16,7 @@ import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.io.TempDir;
 import org.testfx.api.FxRobot;
 import org.testfx.api.FxToolkit;
@@ -24,6 +25,7 @@ import steadycog.app.SteadyCogApp.Opened;
 import steadycog.job.Job;
 
 /** The real window, driven by keys and mouse on the platform without a display. */
+@Tag("slow")
 abstract class InWindow {
   @TempDir Path folder;
   @TempDir Path memory;
@@ -38,6 +40,7 @@ abstract class InWindow {
         stage -> {
           Uncaught.watch();
           opened = SteadyCogApp.open(stage, dialogs, memory);
+          stage.sizeToScene(); // the test before may have left the window in another size
         });
     settle();
   }
