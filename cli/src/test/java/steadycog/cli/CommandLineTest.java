@@ -7,10 +7,12 @@ import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import steadycog.format.demo.TernRock;
 import steadycog.format.file.JobFiles;
 
+@Tag("slow")
 class CommandLineTest extends Shell {
   private static final String DOME =
       "parallel 18 ~ 72 = 20 ~ 80 = 17 ~ 136\ndrive A 1500 rpm 0.4 Nm\ntake F\n";
@@ -94,43 +96,31 @@ class CommandLineTest extends Shell {
 
   @Test
   void exportsByTheEndingAndBack() throws Exception {
-    Path job = folder.resolve("tern.cog.json");
-    JobFiles.save(TernRock.job(), 0, job);
+    String job = demo();
     Path card = folder.resolve("winch.txt");
     assertEquals(
-        0,
-        run(
-            "",
-            "export",
-            job.toString(),
-            "--train",
-            "mirror-cover WINCH",
-            "--to",
-            card.toString()));
+        0, run("", "export", job, "--train", "mirror-cover WINCH", "--to", card.toString()));
     assertTrue(Files.readString(card).contains("parallel 16 ~ 25 ~ 56"));
     Path back = folder.resolve("back.json");
     assertEquals(0, run("", "export", card.toString(), "--to", back.toString()));
     assertEquals(
         TernRock.job().sheets().get(1).card(), JobFiles.open(back).sheets().getFirst().card());
-    assertEquals(2, run("", "export", job.toString(), "--to", card.toString()));
+    assertEquals(2, run("", "export", job, "--to", card.toString()));
     assertTrue(err.toString().contains("name one by --train"), err.toString());
     assertEquals(2, run("", "export", card.toString(), "--to", "x.dwg"));
     assertTrue(err.toString().contains("unknown ending"), err.toString());
-    assertEquals(2, run("", "solve", job.toString(), "--train", "no such"));
+    assertEquals(2, run("", "solve", job, "--train", "no such"));
     assertTrue(err.toString().contains("Dome rotator, Mirror-cover winch"), err.toString());
   }
 
   @Test
   void exportsWhatTheShopNeeds() throws Exception {
-    Path job = folder.resolve("tern.cog.json");
-    JobFiles.save(TernRock.job(), 0, job);
+    String job = demo();
     for (String ending : new String[] {"dxf", "svg", "stl", "3mf"}) {
       Path file = folder.resolve("focuser." + ending);
-      assertEquals(2, run("", "export", job.toString(), "--to", file.toString()));
+      assertEquals(2, run("", "export", job, "--to", file.toString()));
       assertEquals(
-          0,
-          run("", "export", job.toString(), "--train", "focuser", "--to", file.toString()),
-          ending);
+          0, run("", "export", job, "--train", "focuser", "--to", file.toString()), ending);
       assertTrue(Files.size(file) > 10_000, ending);
     }
     Path parts = folder.resolve("parts.dxf");
@@ -150,10 +140,9 @@ class CommandLineTest extends Shell {
 
   @Test
   void reportsOnWhatIsChosen() throws Exception {
-    Path job = folder.resolve("tern.cog.json");
-    JobFiles.save(TernRock.job(), 0, job);
+    String job = demo();
     Path page = folder.resolve("report.html");
-    assertEquals(0, run("", "export", job.toString(), "--to", page.toString()));
+    assertEquals(0, run("", "export", job, "--to", page.toString()));
     String all = Files.readString(page);
     assertTrue(all.contains("<h2>Shutter winch</h2>") && all.contains("Build B against Build A"));
     assertEquals(
@@ -161,7 +150,7 @@ class CommandLineTest extends Shell {
         run(
             "",
             "export",
-            job.toString(),
+            job,
             "--train",
             "focuser",
             "--sections",
@@ -181,11 +170,10 @@ class CommandLineTest extends Shell {
 
   @Test
   void workTheBench() throws Exception {
-    Path job = folder.resolve("tern.cog.json");
-    JobFiles.save(TernRock.job(), 0, job);
-    assertEquals(0, run("", "bench", job.toString()));
+    String job = demo();
+    assertEquals(0, run("", "bench", job));
     assertTrue(out.toString().contains("with planet2 24 instead of 23"), out.toString());
-    assertEquals(0, run("", "bench", job.toString(), "--json"));
+    assertEquals(0, run("", "bench", job, "--json"));
     JsonNode tests = new ObjectMapper().readTree(out.toString()).findValue("tests");
     assertTrue(tests.isArray(), out.toString());
 
@@ -257,6 +245,9 @@ class CommandLineTest extends Shell {
     assertEquals("dp 16", first.get("pitch").asText());
     assertEquals(0, run("", "identify", "--teeth", "24", "--od", "39", "--span", "11.59"));
     assertTrue(out.toString().lines().skip(1).findFirst().orElse("").startsWith("module 1.5 mm"));
+    assertEquals(0, run("", "identify", "--teeth", "23", "--od", "1.5625in", "--units", "in"));
+    assertTrue(
+        out.toString().matches("(?s)size +module in .*off in\n *dp 16 +0\\.0625.*"), out::toString);
     assertEquals(2, run("", "identify", "--teeth", "24"));
     assertTrue(err.toString().contains("give a diameter"), err.toString());
     assertEquals(2, run("", "identify", "--teeth", "24", "--od", "x"));
@@ -264,11 +255,10 @@ class CommandLineTest extends Shell {
 
   @Test
   void aJobOfSeveralTrainsIsSolvedWhole() throws Exception {
-    Path job = folder.resolve("tern.cog.json");
-    JobFiles.save(TernRock.job(), 0, job);
-    assertEquals(0, run("", "solve", job.toString(), "--json"));
+    String job = demo();
+    assertEquals(0, run("", "solve", job, "--json"));
     assertTrue(out.toString().contains("\"train\": \"Mirror-cover winch\""), out.toString());
-    assertEquals(0, run("", "check", job.toString()));
+    assertEquals(0, run("", "check", job));
     assertTrue(out.toString().contains("note idler: B is an idler"), out.toString());
   }
 

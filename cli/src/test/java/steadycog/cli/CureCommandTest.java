@@ -25,8 +25,11 @@ import steadycog.notation.Card;
 /** What is asked of a card on the command line is answered: cures, units, working, tools, loads. */
 class CureCommandTest extends Shell {
   private static final String FOCUSER =
-      "planetary sun 12/- planet 18=18 x3 ring 48/51 # two rows\n"
-          + "drive sun 1500 rpm\nhold ring1; take ring2\n";
+      """
+      planetary sun 12/- planet 18=18 x3 ring 48/51 # two rows
+      drive sun 1500 rpm
+      hold ring1; take ring2
+      """;
 
   @Test
   void theCuredCardGoesToStandardOutputAndWhatChangedToStandardError() throws Exception {
@@ -126,8 +129,15 @@ class CureCommandTest extends Shell {
   }
 
   private static final String INCHES =
-      "planetary sun 24 planet 15 x3 ring 54\ndp 16\ndrive sun 1500 rpm 7 lbf-in\n"
-          + "hold ring\ntake carrier\ntool planet 12\nefficiency ideal\n";
+      """
+      planetary sun 24 planet 15 x3 ring 54
+      dp 16
+      drive sun 1500 rpm 7 lbf-in
+      hold ring
+      take carrier
+      tool planet 12
+      efficiency ideal
+      """;
 
   @Test
   void tablesSpeakTheCardsUnitsOrThoseAskedFor() {
@@ -204,8 +214,13 @@ class CureCommandTest extends Shell {
   @Test
   void aLoadThatComesDownIsAProperUse() throws Exception {
     String down =
-        "planetary sun 12/- planet 18=18 x3 ring 48/51\nefficiency external 0.95 internal 0.97\n"
-            + "drive sun 60 rpm\nhold ring1\ntake ring2 -85 Nm\n";
+        """
+        planetary sun 12/- planet 18=18 x3 ring 48/51
+        efficiency external 0.95 internal 0.97
+        drive sun 60 rpm
+        hold ring1
+        take ring2 -85 Nm
+        """;
     assertEquals(0, run(down, "solve", "-", "--json"));
     assertEquals("lowers", json().get("powerFlow").asText());
     assertEquals(0.0051, json().at("/members/0/torqueNm").asDouble(), 5e-5);

@@ -26,7 +26,6 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import steadycog.format.demo.TernRock;
-import steadycog.format.file.JobFiles;
 import steadycog.job.Sheet;
 import steadycog.notation.Card;
 import steadycog.number.Unit;
@@ -41,6 +40,8 @@ class DocumentsTest extends Shell {
           DOCS.resolve("guide.md"),
           DOCS.resolve("format.md"),
           DOCS.resolve("methods.md"));
+  private static final String RECORDING =
+      DOCS.resolve("samples").resolve("focuser-build-b.csv").toString();
   private static final Pattern KIND =
       Pattern.compile(
           "^([\\w-]+: )?(parallel|planetary|cycloidal|strainwave|bevel|differential) .*\\d.*");
@@ -150,17 +151,11 @@ class DocumentsTest extends Shell {
     return TernRock.job().sheets().stream().map(Sheet::name).toList();
   }
 
-  private Path job() throws IOException {
-    Path job = folder.resolve("tern.cog.json");
-    JobFiles.save(TernRock.job(), 0, job);
-    return job;
-  }
-
   /** Nothing is printed for people that is wider than a terminal, whatever the units. */
   @ParameterizedTest
   @ValueSource(strings = {"rpm", "rad/s,lbf-in,hp,in"})
   void noLineIsLongerThanAHundredBytes(String units) throws IOException {
-    String job = job().toString();
+    String job = demo();
     for (String[] command : COMMANDS) {
       List<String> all = new ArrayList<>(List.of(command));
       all.add(job);
@@ -182,7 +177,7 @@ class DocumentsTest extends Shell {
   /** Numbers are numbers: no fraction for a date, no unit behind a figure, no stray minus. */
   @Test
   void everyCellOfATableIsANumberOrAWord() throws IOException {
-    String job = job().toString();
+    String job = demo();
     List<String[]> all = new ArrayList<>();
     for (String command : List.of("board", "sheet", "plan")) {
       all.add(new String[] {command, job, "--csv"});
@@ -219,7 +214,7 @@ class DocumentsTest extends Shell {
   void jsonHoldsOnlyWhatTheSchemaPublishes() throws IOException {
     JsonNode schemas =
         new ObjectMapper().readTree(text(DOCS.resolve("output.schema.json"))).get("$defs");
-    String job = job().toString();
+    String job = demo();
     int fields = 0;
     for (String[] command : COMMANDS) {
       List<String> all = new ArrayList<>(List.of(command));
@@ -234,6 +229,20 @@ class DocumentsTest extends Shell {
     fields += check(schemas.get("check"), out.toString());
     assertTrue(run(card, "cure", "-", "--json") < 2);
     fields += check(schemas.get("cure"), out.toString());
+    for (String[] other :
+        new String[][] {
+          {"find --near", "find", "--near", "-", "--target", "3", "--json"},
+          {"identify", "identify", "--teeth", "24", "--od", "39", "--json"},
+          {"bench --csv", "bench", job, "--train", "Focuser", "--csv", RECORDING, "--json"},
+          {"bench --rig", "bench", job, "--train", "Focuser", "--rig", "turns", "--json"}
+        }) {
+      assertTrue(
+          run(card + "drive sun; take carrier\n", Arrays.copyOfRange(other, 1, other.length)) < 2,
+          err::toString);
+      int more = check(schemas.get(other[0]), out.toString());
+      assertTrue(more > 5, other[0]);
+      fields += more;
+    }
     assertTrue(fields > 5_000, fields + " fields");
   }
 
@@ -290,6 +299,8 @@ class DocumentsTest extends Shell {
         "export - --to x.json --units in",
         "identify --teeth 20 --od 22 --mate 30",
         "identify --teeth 20 --od 22 --over 3",
+        "identify --teeth 20 --od 22 --units rpm",
+        "identify --teeth 20 --od 22 --units in --json",
         "find --target 85 --top abc",
         "find --target 85 --near - --csv",
         "solve - --units furlong",

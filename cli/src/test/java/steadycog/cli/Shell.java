@@ -4,6 +4,7 @@ import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import java.io.ByteArrayInputStream;
+import java.io.IOException;
 import java.io.InputStream;
 import java.io.PrintWriter;
 import java.io.StringWriter;
@@ -11,6 +12,8 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import org.junit.jupiter.api.io.TempDir;
 import picocli.CommandLine;
+import steadycog.format.demo.TernRock;
+import steadycog.format.file.JobFiles;
 
 /** Types commands and keeps what they print. */
 abstract class Shell {
@@ -30,6 +33,13 @@ abstract class Shell {
     } finally {
       System.setIn(before);
     }
+  }
+
+  /** The demo job, saved as a file. */
+  String demo() throws IOException {
+    Path job = folder.resolve("tern.cog.json");
+    JobFiles.save(TernRock.job(), 0, job);
+    return job.toString();
   }
 
   /** What the last command printed, read as JSON. */
