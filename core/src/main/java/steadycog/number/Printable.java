@@ -19,7 +19,7 @@ public final class Printable {
             c -> {
               boolean order = Character.isISOControl(c) && c != '\n' && c != '\t';
               boolean none =
-                  c >= Character.MIN_SURROGATE && c <= Character.MAX_SURROGATE
+                  (c >= Character.MIN_SURROGATE && c <= Character.MAX_SURROGATE)
                       || (c & 0xfffe) == 0xfffe;
               safe.appendCodePoint(order ? ' ' : none ? 0xfffd : c);
             });

@@ -4,9 +4,9 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.IdentityHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.function.Function;
 import java.util.function.ToDoubleFunction;
+import steadycog.number.Known;
 
 /**
  * Pieces laid out in the plane, each as often as it is made.
@@ -78,10 +78,10 @@ public record Arrangement(List<Laid> laid) {
   }
 
   private static Arrangement apart(List<Piece> pieces, Function<Piece, double[]> bounds) {
-    Map<Piece, double[]> boxes = new IdentityHashMap<>();
+    IdentityHashMap<Piece, double[]> boxes = new IdentityHashMap<>();
     pieces.forEach(piece -> boxes.put(piece, bounds.apply(piece)));
-    ToDoubleFunction<Piece> width = piece -> boxes.get(piece)[2] - boxes.get(piece)[0];
-    ToDoubleFunction<Piece> height = piece -> boxes.get(piece)[3] - boxes.get(piece)[1];
+    ToDoubleFunction<Piece> width = piece -> Known.in(boxes, piece)[2] - Known.in(boxes, piece)[0];
+    ToDoubleFunction<Piece> height = piece -> Known.in(boxes, piece)[3] - Known.in(boxes, piece)[1];
     List<Piece> sorted = new ArrayList<>(pieces);
     sorted.sort(Comparator.comparingDouble(height).reversed());
     double area = 0;
@@ -97,7 +97,7 @@ public record Arrangement(List<Laid> laid) {
     double y = 0;
     double row = 0;
     for (Piece piece : sorted) {
-      double[] box = boxes.get(piece);
+      double[] box = Known.in(boxes, piece);
       double wide = width.applyAsDouble(piece);
       for (int copy = 0; copy < piece.stands().size(); copy++) {
         if (x > 0 && x + wide > bed) {

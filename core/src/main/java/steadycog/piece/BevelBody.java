@@ -14,6 +14,7 @@ import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.LinearRing;
 import org.locationtech.jts.geom.Polygon;
 import org.locationtech.jts.triangulate.polygon.PolygonTriangulator;
+import steadycog.number.Known;
 import steadycog.shape.BevelPair;
 import steadycog.shape.BevelPair.Gear;
 import steadycog.shape.Outline;
@@ -301,7 +302,7 @@ public record BevelBody(
         int b = tooth(upper.get(j), tooth, scale);
         boolean below =
             j + 1 == upper.size()
-                || i + 1 < lower.size() && share(lower, i + 1) <= share(upper, j + 1);
+                || (i + 1 < lower.size() && share(lower, i + 1) <= share(upper, j + 1));
         if (below) {
           i++;
           triangle(a, b, tooth(lower.get(i), tooth, scale), turned);
@@ -378,7 +379,7 @@ public record BevelBody(
               FACTORY.createLinearRing(rim.toArray(Coordinate[]::new)),
               holes.toArray(LinearRing[]::new));
       for (Coordinate[] face : faces(area)) {
-        triangle(of.get(face[0]), of.get(face[1]), of.get(face[2]), !up);
+        triangle(Known.in(of, face[0]), Known.in(of, face[1]), Known.in(of, face[2]), !up);
       }
       return corners;
     }

@@ -46,17 +46,26 @@ public record Blank(
   public static Blank of(Train train, MemberId id) {
     WheelSize size = train.size(id);
     Shafts.Hole hole = Shafts.hole(train, id);
-    Made usual =
-        Made.of(
-            train.losses().practiceInForce() == Practice.PRINTED ? Material.PLA : Material.STEEL);
     return new Blank(
         widthMm(train, id),
         size.width().isPresent(),
         hole.bore(),
         hole.stated(),
         flankMm(train, id),
-        size.made().orElse(usual),
+        made(train, id),
         size.made().isPresent());
+  }
+
+  /** What a member is made of: as stated, or as usual for how the train is made. */
+  public static Made made(Train train, MemberId id) {
+    boolean printed = train.losses().practiceInForce() == Practice.PRINTED;
+    return train.size(id).made().orElseGet(() -> Made.of(printed ? Material.PLA : Material.STEEL));
+  }
+
+  /** Whether the card states face width and material of a member. */
+  public static boolean isStated(Train train, MemberId id) {
+    WheelSize size = train.size(id);
+    return size.width().isPresent() && size.made().isPresent();
   }
 
   /** Face width of a member, mm: as stated, or in proportion. */

@@ -2,6 +2,7 @@ package steadycog.piece;
 
 import java.util.Map;
 import java.util.TreeMap;
+import steadycog.number.Known;
 import steadycog.shape.BevelPair;
 import steadycog.shape.Drives;
 import steadycog.shape.FaceLayout;
@@ -41,7 +42,7 @@ public final class Levels {
     for (Map.Entry<Integer, Double> plane : below.entrySet()) {
       at += plane.getValue();
       from.put(plane.getKey(), at);
-      top = at + above.get(plane.getKey());
+      top = at + Known.in(above, plane.getKey());
       at = top + gap;
     }
     height = top;
@@ -54,7 +55,7 @@ public final class Levels {
 
   /** Where the wheels of a plane begin. */
   double from(int plane) {
-    return from.get(plane);
+    return Known.in(from, plane);
   }
 
   /** From the lowest piece to the highest, mm. */

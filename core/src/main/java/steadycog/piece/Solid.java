@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
+import org.jspecify.annotations.Nullable;
 import org.locationtech.jts.algorithm.Orientation;
 import org.locationtech.jts.algorithm.locate.IndexedPointInAreaLocator;
 import org.locationtech.jts.algorithm.locate.PointOnGeometryLocator;
@@ -35,6 +36,7 @@ import steadycog.shape.Outline;
  * @param points x, y, z of each corner
  * @param corners three indices of points a triangle, counter-clockwise seen from outside
  */
+@SuppressWarnings("ArrayRecordComponent") // Never compared.
 public record Solid(double[] points, int[] corners) {
   private static final double GRID = 10_000;
   private static final GeometryFactory FACTORY = new GeometryFactory(new PrecisionModel(GRID));
@@ -85,8 +87,8 @@ public record Solid(double[] points, int[] corners) {
 
     /** Left and right of the way from the lower column to the higher one. */
     private static final class Sides {
-      private boolean[] left;
-      private boolean[] right;
+      private boolean @Nullable [] left;
+      private boolean @Nullable [] right;
     }
 
     Builder(List<Slab> slabs, double chord) {

@@ -6,6 +6,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import steadycog.number.Known;
 import steadycog.train.Bevel;
 import steadycog.train.Cycloidal;
 import steadycog.train.Differential;
@@ -127,7 +128,7 @@ public final class Axes {
 
   /** The number of the member's axis, from 0 in the order of the card. */
   public int of(MemberId member) {
-    return numbers.get(member);
+    return Known.in(numbers, member);
   }
 
   /** The members on an axis, in the order of the card. */
@@ -141,8 +142,10 @@ public final class Axes {
 
   private MemberId root(MemberId member) {
     MemberId at = member;
-    while (!parent.get(at).equals(at)) {
-      at = parent.get(at);
+    MemberId above = Known.in(parent, at);
+    while (!above.equals(at)) {
+      at = above;
+      above = Known.in(parent, at);
     }
     return at;
   }

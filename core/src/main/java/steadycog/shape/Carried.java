@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import steadycog.number.Known;
 import steadycog.shape.Placed.Orbit;
 import steadycog.shape.PlanetGeometry.Polar;
 import steadycog.train.MemberId;
@@ -34,9 +35,10 @@ record Carried(List<PlacedWheel> first, List<PlacedWheel> copies, List<PlacedCar
         for (int k = 1; k < set.count(); k++) {
           addCopy(train, set, k, known, copies);
         }
-        Orbit middle = known.get(set.planetIds().getFirst()).orbit().orElseThrow();
+        Orbit middle = Known.in(known, set.planetIds().getFirst()).orbit().orElseThrow();
         MemberId id = set.carrierId();
-        carriers.add(carrier(train, set, axes.of(id), planes.get(id)).at(middle.x(), middle.y()));
+        carriers.add(
+            carrier(train, set, axes.of(id), Known.in(planes, id)).at(middle.x(), middle.y()));
       }
     }
     return new Carried(List.copyOf(first), List.copyOf(copies), List.copyOf(carriers));
@@ -56,9 +58,9 @@ record Carried(List<PlacedWheel> first, List<PlacedWheel> copies, List<PlacedCar
       for (Mesh mesh : sun ? set.meshes(row) : set.meshes(row).reversed()) {
         MemberId planet = sun ? mesh.b() : mesh.a();
         if (set.isPlanet(planet)) {
-          PlacedWheel base = first.get(planet);
+          PlacedWheel base = Known.in(first, planet);
           PlacedWheel moved = base.carried(k, base.orbit().orElseThrow(), geometry.axis(planet, k));
-          PlacedWheel copy = Phases.meshing(here.get(mesh.other(planet)), moved);
+          PlacedWheel copy = Phases.meshing(Known.in(here, mesh.other(planet)), moved);
           here.put(planet, copy);
           copies.add(copy);
         }

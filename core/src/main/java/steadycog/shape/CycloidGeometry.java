@@ -302,7 +302,8 @@ public final class CycloidGeometry {
     double[] y = new double[each * part.lobes()];
     for (int k = 0; k < x.length; k++) {
       // The lobes are alike.
-      double turn = lobe * (k / each);
+      int which = k / each;
+      double turn = lobe * which;
       double[] at = first.get(k % each);
       x[k] = at[0] * Math.cos(turn) - at[1] * Math.sin(turn);
       y[k] = at[0] * Math.sin(turn) + at[1] * Math.cos(turn);

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.IntFunction;
+import steadycog.number.Known;
 import steadycog.shape.Placed.Orbit;
 import steadycog.shape.PlacedPlate.Circle;
 import steadycog.shape.PlacedPlate.Kind;
@@ -56,12 +57,12 @@ public final class Drives {
       int axis = axes.of(any);
       double[] at = centre.apply(axis);
       switch (part) {
-        case Cycloidal drive -> drives.add(drive, axis, planes.get(any), at);
+        case Cycloidal drive -> drives.add(drive, axis, Known.in(planes, any), at);
         case StrainWave drive ->
-            drives.add(drive, scale(train, drive.flexId()), axis, planes.get(any), at);
-        case Bevel pair -> drives.add(pair, axes, planes.get(any), centre);
-        case Differential sides -> drives.add(sides, axes, planes.get(any), centre);
-        case Shaft shaft -> drives.add(shaft, axis, planes.get(any), at);
+            drives.add(drive, scale(train, drive.flexId()), axis, Known.in(planes, any), at);
+        case Bevel pair -> drives.add(pair, axes, Known.in(planes, any), centre);
+        case Differential sides -> drives.add(sides, axes, Known.in(planes, any), centre);
+        case Shaft shaft -> drives.add(shaft, axis, Known.in(planes, any), at);
         case Parallel none -> {
           // Wheels are placed one by one.
         }

@@ -3,6 +3,7 @@ package steadycog.shape;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import steadycog.number.Known;
 import steadycog.shape.PlacedPlate.Kind;
 import steadycog.train.Bevel;
 import steadycog.train.Differential;
@@ -48,7 +49,7 @@ final class EdgeFacts {
   }
 
   double height(MemberId member) {
-    return heights.get(lines.of(member));
+    return Known.in(heights, lines.of(member));
   }
 
   int plane(Placed placed) {
@@ -69,7 +70,7 @@ final class EdgeFacts {
   boolean isLoose(Placed body) {
     Role role = train.rolesInForce().of(body.id());
     boolean braked = elements.contains(new Element.Brake(body.id()));
-    boolean shafted = role == Role.DRIVE || role == Role.TAKE || role == Role.HOLD && !braked;
+    boolean shafted = role == Role.DRIVE || role == Role.TAKE || (role == Role.HOLD && !braked);
     return train.hasSeveralSets() && isRing(body) && inSet(body.id()) && !shafted;
   }
 

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import steadycog.number.Known;
 import steadycog.train.Bevel;
 import steadycog.train.Join;
 import steadycog.train.Member;
@@ -86,14 +87,15 @@ final class EdgeFolding {
   private void unfoldAcross(Mesh mesh) {
     MemberId from = known(mesh.a()) ? mesh.a() : mesh.b();
     MemberId to = mesh.other(from);
-    double start = heights.get(lines.of(from));
+    double start = Known.in(heights, lines.of(from));
     if (train.partOf(from) instanceof Bevel pair) {
       double away = Bevels.pinionReach(pair) + largestOn(lines.of(pair.pinionId()));
       heights.put(lines.of(to), from.equals(pair.crownId()) ? start + away : start - away);
       return;
     }
     if (mesh.carrier().isPresent()) {
-      heights.put(lines.of(to), start - fromMiddle(byId.get(from)) + fromMiddle(byId.get(to)));
+      heights.put(
+          lines.of(to), start - fromMiddle(Known.in(byId, from)) + fromMiddle(Known.in(byId, to)));
       return;
     }
     double distance =

@@ -49,26 +49,26 @@ public record FaceLayout(
     Axes axes = Axes.drawn(train);
     MemberId first = first(train);
     Map<MemberId, Integer> planes = Planes.of(train, first);
-    FaceLayout best = null;
-    Placing chosen = null;
-    for (Placing.Manner manner : Placing.Manner.values()) {
-      Placing placing = new Placing(train, axes, planes, manner);
-      FaceLayout next =
-          new FaceLayout(placing.place(first, pace), List.of(), List.of(), placing.clashes());
-      if (best == null || next.clashes.size() < best.clashes.size()) {
-        best = next;
-        chosen = placing;
-      }
-      if (best.clashes.isEmpty()) {
-        break;
-      }
+    Placing.Manner[] manners = Placing.Manner.values();
+    Attempt best = Attempt.of(new Placing(train, axes, planes, manners[0]), first, pace);
+    for (int k = 1; k < manners.length && !best.clashes.isEmpty(); k++) {
+      Attempt next = Attempt.of(new Placing(train, axes, planes, manners[k]), first, pace);
+      best = next.clashes.size() < best.clashes.size() ? next : best;
     }
     List<PlacedWheel> phased = Phases.inMesh(train, best.wheels);
     Carried carried = Carried.of(train, phased, axes, planes);
     List<PlacedWheel> all = new ArrayList<>(carried.first());
     all.addAll(carried.copies());
-    List<Placed> plates = Drives.of(train, axes, planes, chosen::centre);
+    List<Placed> plates = Drives.of(train, axes, planes, best.placing::centre);
     return new FaceLayout(List.copyOf(all), carried.carriers(), plates, best.clashes);
+  }
+
+  /** Wheels put down in one manner, and what is in whose way there. */
+  private record Attempt(Placing placing, List<PlacedWheel> wheels, List<Clash> clashes) {
+    static Attempt of(Placing placing, MemberId first, Pace pace) {
+      List<PlacedWheel> wheels = placing.place(first, pace);
+      return new Attempt(placing, wheels, placing.clashes());
+    }
   }
 
   /** Every carrier, plate and wheel. */

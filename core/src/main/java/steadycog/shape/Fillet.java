@@ -2,6 +2,7 @@ package steadycog.shape;
 
 import java.util.List;
 import java.util.OptionalDouble;
+import steadycog.number.Memo;
 import steadycog.shape.ToothProfile.Point;
 
 /**
@@ -16,6 +17,11 @@ import steadycog.shape.ToothProfile.Point;
  */
 public record Fillet(double margin, double excess) {
   private static final Detail FINE = new Detail(48, 24, 1, 1);
+
+  /** Where on a tooth a path ends: its curvature there, in modules. */
+  private record End(double teeth, Cut cut, double curvature) {}
+
+  private static final Memo<End, Double> EXCESSES = Memo.of(256, Fillet::excess);
 
   /** On the pinion of a pair; not a number where its tips reach below the base circle. */
   public static Fillet onPinion(PairGeometry pair) {
@@ -37,13 +43,13 @@ public record Fillet(double margin, double excess) {
     double sine = Math.sin(cut.rack().pressureAngle());
     double start = teeth / 2 * sine - (cut.rack().addendum() - cut.shift()) / sine;
     double margin = end - start;
-    return new Fillet(margin, margin < 0 && end > 0 ? excess(teeth, cut, end) : 0);
+    return new Fillet(margin, margin < 0 && end > 0 ? EXCESSES.get(new End(teeth, cut, end)) : 0);
   }
 
-  private static double excess(double teeth, Cut cut, double end) {
-    ToothProfile profile = new ToothProfile(teeth, cut, 0);
-    double base = teeth / 2 * Math.cos(cut.rack().pressureAngle());
-    double radius = Math.hypot(base, end);
+  private static double excess(End end) {
+    ToothProfile profile = new ToothProfile(end.teeth, end.cut, 0);
+    double base = end.teeth / 2 * Math.cos(end.cut.rack().pressureAngle());
+    double radius = Math.hypot(base, end.curvature);
     OptionalDouble real = angleAt(profile.points(FINE), radius);
     double out = real.orElse(0) - profile.involuteAngle(radius);
     return real.isPresent() ? Math.max(0, out * base) : 0;

@@ -1,5 +1,8 @@
 package steadycog.shape;
 
+import java.util.Arrays;
+import org.jspecify.annotations.Nullable;
+
 /**
  * A closed polygon; the last point joins the first. The arrays are the outline's own: do not change
  * them.
@@ -7,7 +10,17 @@ package steadycog.shape;
  * @param x in modules
  * @param y in modules, up
  */
+@SuppressWarnings("ArrayRecordComponent") // Compared by their points, below.
 public record Outline(double[] x, double[] y) {
+  @Override
+  public boolean equals(@Nullable Object other) {
+    return other instanceof Outline that && Arrays.equals(x, that.x) && Arrays.equals(y, that.y);
+  }
+
+  @Override
+  public int hashCode() {
+    return 31 * Arrays.hashCode(x) + Arrays.hashCode(y);
+  }
 
   public int size() {
     return x.length;

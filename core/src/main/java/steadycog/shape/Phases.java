@@ -5,6 +5,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import steadycog.number.Known;
 import steadycog.train.MemberId;
 import steadycog.train.Mesh;
 import steadycog.train.Train;
@@ -44,8 +45,8 @@ final class Phases {
 
   private void settle(Mesh mesh) {
     boolean fromA = settled.contains(mesh.a());
-    PlacedWheel known = wheels.get(fromA ? mesh.a() : mesh.b());
-    PlacedWheel next = wheels.get(fromA ? mesh.b() : mesh.a());
+    PlacedWheel known = Known.in(wheels, fromA ? mesh.a() : mesh.b());
+    PlacedWheel next = Known.in(wheels, fromA ? mesh.b() : mesh.a());
     wheels.put(next.id(), meshing(known, next));
     settled.add(next.id());
   }
@@ -64,8 +65,9 @@ final class Phases {
 
   /** From Nr(th - R) - Np(th - P) = 0 (mod 2 pi), th from the ring's centre to the pinion's. */
   private static double internal(PlacedWheel known, PlacedWheel next) {
-    PlacedWheel ring = known.teeth().internal() ? known : next;
-    PlacedWheel pinion = ring == known ? next : known;
+    boolean fromRing = known.teeth().internal();
+    PlacedWheel ring = fromRing ? known : next;
+    PlacedWheel pinion = fromRing ? next : known;
     double th = Math.atan2(pinion.y() - ring.y(), pinion.x() - ring.x());
     return th - known.teeth().count() * (th - known.phase()) / next.teeth().count();
   }

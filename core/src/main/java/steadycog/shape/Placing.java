@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import steadycog.number.Known;
 import steadycog.number.Pace;
 import steadycog.shape.FaceLayout.Clash;
 import steadycog.shape.Placed.Orbit;
@@ -170,7 +171,7 @@ final class Placing {
     boolean fromA = centres.containsKey(axes.of(mesh.a()));
     int from = axes.of(fromA ? mesh.a() : mesh.b());
     int axis = axes.of(fromA ? mesh.b() : mesh.a());
-    double[] start = centres.get(from);
+    double[] start = Known.in(centres, from);
     if (train.partOf(mesh.a()) instanceof Bevel pair) {
       placeAtRightAngle(pair, axis, start);
       return;
@@ -218,7 +219,7 @@ final class Placing {
     boolean fromA = centres.containsKey(axes.of(mesh.a()));
     MemberId known = fromA ? mesh.a() : mesh.b();
     MemberId next = fromA ? mesh.b() : mesh.a();
-    double[] start = centres.get(axes.of(known));
+    double[] start = Known.in(centres, axes.of(known));
     Polar from = fromMiddle(known);
     Polar to = fromMiddle(next);
     put(axes.of(next), start[0] - from.x() + to.x(), start[1] - from.y() + to.y());
@@ -319,7 +320,7 @@ final class Placing {
 
   /** Where an axis stands. */
   double[] centre(int axis) {
-    return centres.get(axis);
+    return Known.in(centres, axis);
   }
 
   private List<PlacedWheel> wheels(int axis, double x, double y) {
@@ -348,7 +349,7 @@ final class Placing {
   private PlacedWheel wheel(Member member, int axis) {
     MemberId id = member.id();
     PlacedWheel wheel =
-        PlacedWheel.of(id, teeth(member), Cut.of(train, id), axis, planes.get(id), scale(id));
+        PlacedWheel.of(id, teeth(member), Cut.of(train, id), axis, Known.in(planes, id), scale(id));
     return rims.containsKey(id)
         ? wheel.round(Rims.hollow(train, rims.get(id)).orElseThrow())
         : wheel;

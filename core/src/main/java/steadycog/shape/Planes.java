@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.OptionalInt;
 import java.util.Set;
+import steadycog.number.Known;
 import steadycog.train.Member;
 import steadycog.train.MemberId;
 import steadycog.train.Mesh;
@@ -112,7 +113,7 @@ final class Planes {
             reserve(other, plane, taken);
           }
         });
-    int first = planes.get(at);
+    int first = Known.in(planes, at);
     while (isTaken(taken, first, rows(member))) {
       first++;
     }

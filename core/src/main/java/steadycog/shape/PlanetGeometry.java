@@ -4,6 +4,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
+import org.jspecify.annotations.Nullable;
+import steadycog.number.Memo;
 import steadycog.train.Clearance.Gap;
 import steadycog.train.MemberId;
 import steadycog.train.Mesh;
@@ -53,6 +55,8 @@ public final class PlanetGeometry {
   private final BasicRack rack;
   private final double radius;
 
+  private final Memo<MemberId, Cut> cuts = Memo.of(16, this::cutOf);
+
   /** The module of each row over that of the train. */
   private final double[] scales;
 
@@ -64,8 +68,33 @@ public final class PlanetGeometry {
     this(part, Sizes.UNSTATED, 1, new double[] {1, 1});
   }
 
-  /** The geometry of a set as its train's card sizes it. */
+  /** Rules, layout and sizes of one train all ask for its sets: those asked for last are kept. */
+  private static final Memo<SetOf, PlanetGeometry> LATEST = Memo.of(16, SetOf::geometry);
+
+  /** A set of a train, the very same: a train that is alike is worked out by itself. */
+  private record SetOf(Train train, Planetary part) {
+    @Override
+    @SuppressWarnings("ReferenceEquality")
+    public boolean equals(@Nullable Object other) {
+      return other instanceof SetOf that && train == that.train && part == that.part;
+    }
+
+    @Override
+    public int hashCode() {
+      return 31 * System.identityHashCode(train) + System.identityHashCode(part);
+    }
+
+    private PlanetGeometry geometry() {
+      return workedOut(train, part);
+    }
+  }
+
+  /** The geometry of a set as its train's card sizes it; of one train worked out once. */
   public static PlanetGeometry of(Train train, Planetary part) {
+    return LATEST.get(new SetOf(train, part));
+  }
+
+  private static PlanetGeometry workedOut(Train train, Planetary part) {
     double[] scales = new double[part.rows().size()];
     for (int row = 0; row < scales.length; row++) {
       scales[row] = train.moduleMm(part.planetIds(row).getFirst()) / train.moduleMm();
@@ -407,6 +436,10 @@ public final class PlanetGeometry {
 
   /** How a wheel of the set is cut. */
   public Cut cut(MemberId wheel) {
+    return cuts.get(wheel);
+  }
+
+  private Cut cutOf(MemberId wheel) {
     OptionalInt row = part.rowOf(wheel);
     if (row.isEmpty()) {
       return Cut.STANDARD;
@@ -433,7 +466,7 @@ public final class PlanetGeometry {
   }
 
   private boolean reaches(Mesh mesh) {
-    if (part.paired() || !mesh.internal() && !part.stepped()) {
+    if (part.paired() || (!mesh.internal() && !part.stepped())) {
       return true;
     }
     double working = workingAngle(mesh);

@@ -2,6 +2,7 @@ package steadycog.shape;
 
 import java.util.List;
 import java.util.OptionalDouble;
+import steadycog.number.Memo;
 import steadycog.shape.ToothProfile.Point;
 
 /**
@@ -16,6 +17,11 @@ public final class TipPath {
 
   /** Pitches before and behind the middle that a corner is followed. */
   private static final double PITCHES = 2;
+
+  /** A pair as it is thinned. */
+  private record Made(PairGeometry pair, double pinionThinning, double gearThinning) {}
+
+  private static final Memo<Made, Double> PLAYS = Memo.of(256, TipPath::play);
 
   private TipPath() {}
 
@@ -57,6 +63,13 @@ public final class TipPath {
    * @param pinionThinning taken off each flank along the pitch circle, in modules
    */
   public static double play(PairGeometry pair, double pinionThinning, double gearThinning) {
+    return PLAYS.get(new Made(pair, pinionThinning, gearThinning));
+  }
+
+  private static double play(Made made) {
+    PairGeometry pair = made.pair;
+    double pinionThinning = made.pinionThinning;
+    double gearThinning = made.gearThinning;
     boolean inside = pair.internal();
     Wheel pinion = Wheel.of(pair.pinion(), false, pair.pinionCut(), pinionThinning);
     Wheel gear = Wheel.of(pair.gear(), inside, pair.gearCut(), gearThinning);

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.apache.commons.numbers.fraction.BigFraction;
+import steadycog.number.Known;
 import steadycog.piece.Blank;
 import steadycog.shape.Axes;
 import steadycog.shape.Drives;
@@ -58,7 +59,7 @@ public record Bearing(MemberId member, boolean planet, double force, double tilt
             .add(push(train, layout, figures.get(), wheel, torque.get().doubleValue()));
       }
     }
-    return order.stream().map(s -> of(layout, first.get(s), pushes.get(s))).toList();
+    return order.stream().map(s -> of(layout, Known.in(first, s), Known.in(pushes, s))).toList();
   }
 
   private static boolean isCentral(FaceLayout layout, Mesh mesh, MemberId wheel) {

@@ -1,5 +1,6 @@
 package steadycog.sizing;
 
+import steadycog.number.Memo;
 import steadycog.shape.Cut;
 import steadycog.shape.GearOutline;
 import steadycog.shape.ToothSection;
@@ -13,6 +14,11 @@ import steadycog.train.Teeth;
 final class LewisForm {
   /** The share of a tooth's depth, from its tip, that is no beam. */
   private static final double BEAM = 0.5;
+
+  /** A tooth as it is cut and thinned. */
+  private record Tooth(double count, boolean internal, Cut cut, double thinning) {}
+
+  private static final Memo<Tooth, Double> FORMS = Memo.of(256, LewisForm::of);
 
   private LewisForm() {}
 
@@ -29,6 +35,14 @@ final class LewisForm {
 
   /** The same of a count that need not be whole. */
   static double of(double count, boolean internal, Cut cut, double thinning) {
+    return FORMS.get(new Tooth(count, internal, cut, thinning));
+  }
+
+  private static double of(Tooth tooth) {
+    double count = tooth.count;
+    boolean internal = tooth.internal;
+    Cut cut = tooth.cut;
+    double thinning = tooth.thinning;
     double apex = ToothSection.loadHeight(count, internal, cut, thinning);
     double root = GearOutline.rootRadius(count, internal, cut);
     double tip = GearOutline.tipRadius(count, internal, cut);

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.motion.Motion;
 import steadycog.number.AngularSpeed;
@@ -51,6 +52,14 @@ public record Screening(List<ToothLoad> loads) {
   /** What a mesh bears; empty where its torque does not follow. */
   public Optional<ToothLoad> of(Mesh mesh) {
     return loads.stream().filter(load -> load.mesh().equals(mesh)).findFirst();
+  }
+
+  /** Whether the card states all that strength follows from: teeth, face widths, materials. */
+  public static boolean isStated(Train train) {
+    return train.isSized()
+        && train.meshes().stream()
+            .flatMap(mesh -> Stream.of(mesh.a(), mesh.b()))
+            .allMatch(id -> Blank.isStated(train, id));
   }
 
   /** The larger load of each mesh. */
@@ -115,16 +124,16 @@ public record Screening(List<ToothLoad> loads) {
       return train.moduleMm(wheel);
     }
 
-    private Blank blank(MemberId id) {
-      return Blank.of(train, id);
+    private Made made(MemberId id) {
+      return Blank.made(train, id);
     }
 
     private double width(Mesh mesh) {
-      return Math.min(blank(mesh.a()).widthMm(), blank(mesh.b()).widthMm());
+      return Math.min(Blank.widthMm(train, mesh.a()), Blank.widthMm(train, mesh.b()));
     }
 
     private double contactAllowed(Mesh mesh) {
-      return Math.min(blank(mesh.a()).made().contactMpa(), blank(mesh.b()).made().contactMpa());
+      return Math.min(made(mesh.a()).contactMpa(), made(mesh.b()).contactMpa());
     }
 
     private ToothLoad spur(Mesh mesh, double torque) {
@@ -166,7 +175,7 @@ public record Screening(List<ToothLoad> loads) {
       double form = LewisForm.of(teeth, cut, thinning);
       long meshes = train.meshes().stream().filter(mesh -> mesh.touches(wheel)).count();
       boolean bothWays = meshes > 1 && train.rolesInForce().of(wheel) == Role.FREE;
-      double allowed = blank(wheel).made().bendingMpa() * (bothWays ? BOTH_WAYS : 1);
+      double allowed = made(wheel).bendingMpa() * (bothWays ? BOTH_WAYS : 1);
       return new ToothLoad.Bending(
           wheel, form, force / (width * module(wheel) * form), allowed, bothWays);
     }
@@ -178,7 +187,7 @@ public record Screening(List<ToothLoad> loads) {
      * @param bent sum of curvatures, 1/mm
      */
     private double hertz(Mesh mesh, double line, double bent) {
-      double soft = softness(blank(mesh.a()).made()) + softness(blank(mesh.b()).made());
+      double soft = softness(made(mesh.a())) + softness(made(mesh.b()));
       return Math.sqrt(line * bent / (Math.PI * soft));
     }
 
@@ -217,7 +226,7 @@ public record Screening(List<ToothLoad> loads) {
         MemberId wheel, BevelPair.Gear gear, double force, double width, double mean) {
       double thinning = Blank.thinning(train, wheel, gear.cut().rack().pressureAngle());
       double form = LewisForm.of(gear.virtualTeeth(), false, gear.cut(), thinning);
-      double allowed = blank(wheel).made().bendingMpa();
+      double allowed = made(wheel).bendingMpa();
       return new ToothLoad.Bending(
           wheel, form, force / (width * module(wheel) * mean * form), allowed, false);
     }
@@ -229,7 +238,7 @@ public record Screening(List<ToothLoad> loads) {
     private ToothLoad cycloidal(Mesh mesh, double torque, Cycloidal drive) {
       CycloidGeometry geometry = new CycloidGeometry(drive);
       int discs = drive.sizes().discs();
-      double width = blank(drive.discId()).widthMm();
+      double width = Blank.widthMm(train, drive.discId());
       double sum = 0;
       for (double pin : pinAngles(drive)) {
         sum += Math.pow(geometry.lever(pin), 2);

@@ -157,11 +157,7 @@ public final class SheetTables {
 
   /** Whether the card states all that strength follows from: teeth, face widths, materials. */
   public boolean isRated() {
-    return train.isSized()
-        && sheet.screening().loads().stream()
-            .flatMap(load -> Stream.of(load.mesh().a(), load.mesh().b()))
-            .map(id -> Blank.of(train, id))
-            .allMatch(blank -> blank.widthStated() && blank.madeStated());
+    return Screening.isStated(train);
   }
 
   private static String band(Band band) {

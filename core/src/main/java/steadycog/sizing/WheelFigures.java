@@ -15,7 +15,6 @@ import steadycog.train.Train;
 /**
  * The sizes of one wheel with involute teeth, mm (ISO 21771).
  *
- * @param shift profile shift in modules
  * @param pitch diameter m z
  * @param base diameter d cos a
  * @param tip diameter over the tips; of an internal wheel between them
