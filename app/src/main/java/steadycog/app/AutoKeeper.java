@@ -58,7 +58,7 @@ final class AutoKeeper {
   /** Not put off by what follows, or a long drag would never be kept. */
   private void keepSoon() {
     if (waiting.getAndSet(now()) == null) {
-      writer.schedule(this::writeWaiting, AFTER_MS, TimeUnit.MILLISECONDS);
+      var unused = writer.schedule(this::writeWaiting, AFTER_MS, TimeUnit.MILLISECONDS);
     }
   }
 

@@ -90,7 +90,10 @@ final class JobKeeper {
   /** Takes away what a save that was killed has left beside {@code file}. */
   private static void tidy(Path file) {
     try {
-      JobFiles.tidy(file.toAbsolutePath().getParent());
+      Path folder = file.toAbsolutePath().getParent();
+      if (folder != null) {
+        JobFiles.tidy(folder);
+      }
     } catch (IOException kept) {
       // Nobody misses what stays there.
     }

@@ -153,8 +153,8 @@ public final class MainWindow extends StackPane {
 
   /** Whether teeth or states are being looked for. */
   boolean isSearching() {
-    return made.get(Station.FIND_TEETH) instanceof FindStation find && find.isSearching()
-        || made.get(Station.SHIFT_PLAN) instanceof ShiftStation shift && shift.isSearching();
+    return (made.get(Station.FIND_TEETH) instanceof FindStation find && find.isSearching())
+        || (made.get(Station.SHIFT_PLAN) instanceof ShiftStation shift && shift.isSearching());
   }
 
   /** A picture of the face view alone. */

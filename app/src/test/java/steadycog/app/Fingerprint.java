@@ -41,6 +41,7 @@ final class Fingerprint {
   private final List<Line> lines = new ArrayList<>();
 
   /** A node: what is to be equal, and what is to be near. */
+  @SuppressWarnings("ArrayRecordComponent") // Compared by matches alone.
   record Line(String words, double[] numbers) {
     boolean matches(Line other) {
       boolean near = words.equals(other.words) && numbers.length == other.numbers.length;
@@ -67,9 +68,9 @@ final class Fingerprint {
   private void add(Node node, String indent) {
     boolean passing =
         node instanceof ScrollBar
-            || node instanceof Rectangle && node.getStyleClass().isEmpty()
-            || node instanceof Labeled labeled
-                && HISTORY.contains(String.valueOf(labeled.getText()));
+            || (node instanceof Rectangle && node.getStyleClass().isEmpty())
+            || (node instanceof Labeled labeled
+                && HISTORY.contains(String.valueOf(labeled.getText())));
     boolean nothing = node instanceof Region region && region.getWidth() * region.getHeight() == 0;
     if (!node.isVisible() || node.getOpacity() == 0 || passing || nothing) {
       return;

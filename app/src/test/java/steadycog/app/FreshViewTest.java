@@ -51,10 +51,22 @@ class FreshViewTest extends InWindow {
           "strainwave nominal 80\nhold circular\n",
           "bevel 11 ~ 43\n",
           "differential side 16 spider 10\n",
-          "ring: parallel 30 ~ 40\nset: planetary sun 24 planet 15 x3 ring 54\n"
-              + "join ring.B = set.sun\ndrive ring.A\nhold set.ring\ntake set.carrier\n",
-          "set: cycloidal lobes 9 pins 10\nring: parallel 30 ~ 40\njoin ring.A = set.disc\n"
-              + "drive set.eccentric\nhold set.ring\ntake ring.B\n",
+          """
+          ring: parallel 30 ~ 40
+          set: planetary sun 24 planet 15 x3 ring 54
+          join ring.B = set.sun
+          drive ring.A
+          hold set.ring
+          take set.carrier
+          """,
+          """
+          set: cycloidal lobes 9 pins 10
+          ring: parallel 30 ~ 40
+          join ring.A = set.disc
+          drive set.eccentric
+          hold set.ring
+          take ring.B
+          """,
           "parallel 20 ~\n",
           "");
 

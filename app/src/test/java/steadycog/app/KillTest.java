@@ -9,6 +9,7 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Random;
 import java.util.concurrent.TimeUnit;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.Timeout;
 import org.junit.jupiter.api.io.TempDir;
@@ -21,6 +22,7 @@ import steadycog.job.Job;
  * and edits older than two seconds are in a copy that the next start offers. {@code -Dkills=200}
  * makes it thorough.
  */
+@Tag("slow")
 class KillTest {
   private static final int KILLS = Integer.getInteger("kills", 4);
   private static final long OLD_MS = 2000;

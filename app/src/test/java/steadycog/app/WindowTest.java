@@ -669,11 +669,13 @@ class WindowTest extends InWindow {
   @Test
   void aToolOnAPlanetIsCountedByItsEdges() {
     putDown(
-        "planetary sun 24 planet 15 x3 ring 54\n"
-            + "drive sun\n"
-            + "hold ring\n"
-            + "take carrier\n"
-            + "tool planet 12\n");
+        """
+        planetary sun 24 planet 15 x3 ring 54
+        drive sun
+        hold ring
+        take carrier
+        tool planet 12
+        """);
     waitUntil(() -> says("An edge of the 12 on a planet passes 48/5\u00a0times an input turn"));
     assertTrue(says("all 3 together 144/5"));
   }
@@ -681,8 +683,13 @@ class WindowTest extends InWindow {
   @Test
   void aLoadThatComesDownIsNoError() {
     putDown(
-        "planetary sun 12/- planet 18=18 x3 ring 48/51\nefficiency external 0.95 internal 0.97\n"
-            + "drive sun 60 rpm\nhold ring1\ntake ring2 -85 Nm\n");
+        """
+        planetary sun 12/- planet 18=18 x3 ring 48/51
+        efficiency external 0.95 internal 0.97
+        drive sun 60 rpm
+        hold ring1
+        take ring2 -85 Nm
+        """);
     waitUntil(() -> says("the drive has to help"));
     shows("#findings", "must push 0.00508 Nm to lower it");
     assertTrue(

@@ -304,7 +304,7 @@ final class BenchCommand implements Callable<Integer> {
     Run run =
         switch (rig.orElseThrow()) {
           case "turns" -> turns(train, made, shown);
-          case "load" -> load(train, made, shown);
+          case "load" -> load(made, shown);
           default ->
               throw new IllegalArgumentException("--rig " + rig.get() + ": expected turns or load");
         };
@@ -342,7 +342,7 @@ final class BenchCommand implements Callable<Integer> {
     return new TurnRun(made, empty, turns, READINGS, made.usualSpeed());
   }
 
-  private Run load(Train train, SimulatedRig made, String shown) {
+  private Run load(SimulatedRig made, String shown) {
     Quantity most =
         top.map(Rigging.METER::readLoad)
             .orElseGet(

@@ -45,27 +45,13 @@ final class CardInput {
       names = "--units",
       paramLabel = "UNITS",
       split = ",",
+      converter = ShownUnit.class,
       description = "show in these units, as rad/s,lbf-in,hp,in; else in those of the card")
-  List<String> units = List.of();
+  List<Unit> units = List.of();
 
   /** The units asked for; empty where each train is shown in those of its card. */
   Optional<Units> asked() {
-    if (units.isEmpty()) {
-      return Optional.empty();
-    }
-    Units chosen = Units.USUAL;
-    for (String symbol : units) {
-      Unit unit =
-          Unit.of(symbol)
-              .filter(one -> Units.USUAL.of(one.dimension()).isPresent())
-              .orElseThrow(
-                  () ->
-                      new ParameterException(
-                          spec.commandLine(),
-                          "--units " + symbol + ": expected units as rpm, Nm, W, mm, lbf-in"));
-      chosen = chosen.with(unit);
-    }
-    return Optional.of(chosen);
+    return units.isEmpty() ? Optional.empty() : Optional.of(ShownUnit.of(units));
   }
 
   /** The units in which {@code train} is shown: those asked for, else those of its card. */

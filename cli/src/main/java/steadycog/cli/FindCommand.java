@@ -6,13 +6,16 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.ArgGroup;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Model.OptionSpec;
 import picocli.CommandLine.Option;
+import picocli.CommandLine.ParseResult;
 import picocli.CommandLine.Spec;
 import steadycog.format.csv.FoundCsv;
 import steadycog.format.file.JobFiles;
@@ -46,74 +49,15 @@ import steadycog.search.Watch;
 final class FindCommand implements Callable<Integer> {
   @Spec CommandSpec spec;
 
-  @Option(names = "--target", paramLabel = "RATIO", description = "the reduction ratio wanted")
-  Optional<String> target = Optional.empty();
-
-  @Option(
-      names = "--kind",
-      paramLabel = "KIND",
-      description = "parallel, planetary, two-row, cycloidal, strainwave or all (default)")
-  String kind = "all";
-
-  @Option(names = "--stages", description = "pairs of wheels, or sets in series: 3 or 1..3")
-  Optional<String> stages = Optional.empty();
-
-  @Option(names = "--teeth", description = "wheels, suns and planets (default 12..120)")
-  Optional<String> teeth = Optional.empty();
-
-  @Option(names = "--ring", description = "rings (default: whatever follows)")
-  Optional<String> ring = Optional.empty();
-
-  @Option(names = "--planets", description = "planets on a carrier (default 3..5)")
-  Optional<String> planets = Optional.empty();
-
-  @Option(names = "--tolerance", description = "0.1%%, 50ppm or 0.5 teeth of the last wheel")
-  Optional<String> tolerance = Optional.empty();
-
-  @Option(names = "--per-stage", description = "the largest step of a stage, such as 8")
-  Optional<String> perStage = Optional.empty();
-
-  @Option(names = "--distortion", description = "teeth by which rings may be off (default 2)")
-  Optional<String> distortion = Optional.empty();
-
-  @Option(names = "--two-modules", description = "rows closed by two standard modules as well")
-  boolean twoModules;
-
-  @Option(names = "--diameter", description = "the largest wheel: 40 modules, or 60 mm at 1.5 mm")
-  Optional<String> diameter = Optional.empty();
-
-  @Option(names = "--driver", description = "counts that must drive, such as 24,18")
-  Optional<String> driver = Optional.empty();
-
-  @Option(names = "--driven", description = "counts that must be driven")
-  Optional<String> driven = Optional.empty();
-
-  @Option(names = "--stock", description = "the wheels one owns, such as 24,36x2,72i")
-  Optional<String> stock = Optional.empty();
-
-  @Option(names = "--top", description = "how many are listed (default 20)")
-  Optional<String> top = Optional.empty();
-
   @Option(names = "--same", description = "the output turns as the input does")
   boolean same;
 
   @Option(names = "--opposite", description = "the output turns the other way")
   boolean opposite;
 
-  @Option(names = "--coaxial", description = "input and output in line")
-  boolean coaxial;
-
   /** Asked for it until candidates always were. */
   @Option(names = "--sound", hidden = true)
   boolean sound;
-
-  @Option(names = "--any", description = "trains with errors too, marked as such")
-  boolean any;
-
-  @Option(
-      names = "--rank",
-      description = "what comes first: error (default), size, stages, efficiency or diameter")
-  Optional<String> rank = Optional.empty();
 
   @Option(
       names = "--near",
@@ -121,19 +65,23 @@ final class FindCommand implements Callable<Integer> {
       description = "change as little of this train as possible, to the target or to no errors")
   Optional<String> near = Optional.empty();
 
-  @Option(
-      names = "--losses",
-      description = "how it is made: oiled (assumed), greased, printed, ideal, friction 0.06 …")
-  Optional<String> losses = Optional.empty();
-
-  @Option(names = "--efficiency", description = "the least that must come out, such as 60%%")
-  Optional<String> efficiency = Optional.empty();
-
-  @Option(names = "--backwards", description = "pushed at the take-off it turns, or holds")
-  Optional<String> backwards = Optional.empty();
-
   @ArgGroup(exclusive = true)
   Output output = new Output();
+
+  /** Adds an option for all that can be said of what is looked for. */
+  static void addFields(CommandSpec spec) {
+    for (Field field : Field.values()) {
+      if (field != Field.DIRECTION) {
+        String usual = field.isChoice() ? "" : " (usual: " + field.usual() + ")";
+        spec.addOption(
+            OptionSpec.builder("--" + field.key())
+                .type(field.isChoice() ? boolean.class : String.class)
+                .paramLabel(field.key().toUpperCase(Locale.ROOT))
+                .description((field.help() + usual).replace("%", "%%"))
+                .build());
+      }
+    }
+  }
 
   @Override
   public Integer call() {
@@ -167,30 +115,16 @@ final class FindCommand implements Callable<Integer> {
     if (same && opposite) {
       throw new IllegalArgumentException("--same and --opposite exclude each other: leave one out");
     }
+    ParseResult said = spec.commandLine().getParseResult();
     Map<Field, String> texts = new EnumMap<>(Field.class);
-    texts.put(Field.KIND, kind);
-    target.ifPresent(text -> texts.put(Field.TARGET, text));
-    stages.ifPresent(text -> texts.put(Field.STAGES, text));
-    teeth.ifPresent(text -> texts.put(Field.TEETH, text));
-    ring.ifPresent(text -> texts.put(Field.RING, text));
-    planets.ifPresent(text -> texts.put(Field.PLANETS, text));
-    tolerance.ifPresent(text -> texts.put(Field.TOLERANCE, text));
-    perStage.ifPresent(text -> texts.put(Field.PER_STAGE, text));
-    distortion.ifPresent(text -> texts.put(Field.DISTORTION, text));
-    diameter.ifPresent(text -> texts.put(Field.DIAMETER, text));
-    driver.ifPresent(text -> texts.put(Field.DRIVER, text));
-    driven.ifPresent(text -> texts.put(Field.DRIVEN, text));
-    stock.ifPresent(text -> texts.put(Field.STOCK, text));
-    rank.ifPresent(text -> texts.put(Field.RANK, text));
-    top.ifPresent(text -> texts.put(Field.TOP, text));
-    losses.ifPresent(text -> texts.put(Field.LOSSES, text));
-    efficiency.ifPresent(text -> texts.put(Field.EFFICIENCY, text));
-    backwards.ifPresent(text -> texts.put(Field.BACKWARDS, text));
     texts.put(Field.DIRECTION, same ? "same" : opposite ? "opposite" : "");
-    return new Wanted(texts)
-        .with(Field.TWO_MODULES, twoModules)
-        .with(Field.COAXIAL, coaxial)
-        .with(Field.ANY, any);
+    for (Field field : Field.values()) {
+      if (said.hasMatchedOption("--" + field.key())) {
+        Object value = said.matchedOption("--" + field.key()).getValue();
+        texts.put(field, field.isChoice() ? Wanted.YES : value.toString());
+      }
+    }
+    return new Wanted(texts);
   }
 
   private int near(String source) {

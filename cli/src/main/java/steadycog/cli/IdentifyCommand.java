@@ -16,6 +16,7 @@ import steadycog.format.json.CutSheetJson;
 import steadycog.notation.LengthText;
 import steadycog.number.Figures;
 import steadycog.number.Quantity;
+import steadycog.number.Unit;
 import steadycog.sizing.Identify;
 
 /** {@code identify}: what a gear in hand is. */
@@ -74,6 +75,14 @@ final class IdentifyCommand implements Callable<Integer> {
   @Option(names = "--mate", paramLabel = "Z", description = "teeth of that mate")
   Optional<Integer> mate = Optional.empty();
 
+  @Option(
+      names = "--units",
+      paramLabel = "UNIT",
+      split = ",",
+      converter = ShownUnit.class,
+      description = "show lengths in mm (usual), cm or in")
+  List<Unit> units = List.of();
+
   @Option(names = "--json", description = "print JSON")
   boolean json;
 
@@ -99,6 +108,10 @@ final class IdentifyCommand implements Callable<Integer> {
           "--bore: of a ring there is no --od: leave --od out");
       refuse(over.isPresent() && span.isEmpty(), "--over: needs --span");
       refuse(mate.isPresent() && distance.isEmpty(), "--mate: needs --distance");
+      refuse(json && !units.isEmpty(), "--units: the units of JSON are fixed: leave it out");
+      refuse(
+          units.stream().anyMatch(unit -> unit.dimension() != Unit.Dimension.LENGTH),
+          "--units: only lengths are shown here: mm, cm or in");
       boolean internal = inside.isPresent() && outside.isEmpty();
       List<Identify.Guess> guesses =
           Identify.of(
@@ -144,15 +157,24 @@ final class IdentifyCommand implements Callable<Integer> {
       return "No standard size comes near: count again, measure again, or it is no standard"
           + " gear.\n";
     }
-    TextTable table = new TextTable(1, "size", "module mm", "teeth", "angle", "shift", "off mm");
+    Unit length = ShownUnit.of(units).length();
+    TextTable table =
+        new TextTable(
+            1,
+            "size",
+            "module " + length.symbol(),
+            "teeth",
+            "angle",
+            "shift",
+            "off " + length.symbol());
     for (Identify.Guess guess : guesses.stream().limit(SHOWN).toList()) {
       table.add(
           guess.pitch().statement(),
-          String.format(Locale.ROOT, "%.4f", guess.moduleMm()),
+          Figures.significant(length.fromBase(guess.moduleMm()), 5),
           guess.teeth() + (guess.teeth() == teeth ? "" : " (counted " + teeth + ")"),
           String.format(Locale.ROOT, "%.1f", guess.angle()),
           Figures.signed(guess.shift(), 2),
-          Figures.signed(guess.off(), 3));
+          Figures.signed(length.fromBase(guess.off()), length == Unit.IN ? 5 : 3));
     }
     return table.toString();
   }

@@ -43,7 +43,7 @@ final class PlanTable {
         boolean on = row.state().engaged().contains(plan.elements().get(k));
         cells.add(on ? row.torques().get(k).map(torque -> torque(torque, unit)).orElse("on") : "");
       }
-      boolean last = row == plan.rows().getLast();
+      boolean last = row.equals(plan.rows().getLast());
       cells.add(row.study().ratio().map(Ratio::reduction).map(Exact::text).orElse(NONE));
       cells.add(row.jammed() ? "jammed" : row.study().mode().map(Mode::word).orElse("no ratio"));
       cells.add(row.step().map(Exact::text).orElse(NONE));

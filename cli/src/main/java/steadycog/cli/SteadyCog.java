@@ -17,6 +17,7 @@ import picocli.CommandLine.ParameterException;
 import picocli.CommandLine.Parameters;
 import picocli.CommandLine.ParseResult;
 import picocli.CommandLine.Spec;
+import steadycog.number.Known;
 
 /** The program's one entry: {@code steady-cog COMMAND …}, or the window without a command. */
 @Command(
@@ -78,6 +79,7 @@ public final class SteadyCog implements Callable<Integer> {
 
   static CommandLine commandLine() {
     CommandLine command = new CommandLine(new SteadyCog());
+    FindCommand.addFields(Known.in(command.getSubcommands(), "find").getCommandSpec());
     command.addSubcommand(new CommandLine.HelpCommand());
     command.addSubcommand(new Completion());
     command.getSubcommands().values().forEach(SteadyCog::helpful);
@@ -109,6 +111,8 @@ public final class SteadyCog implements Callable<Integer> {
             .replaceAll("is not an? (double|Double)$", "is not a number")
             .replaceAll("\\((?:java\\.)?[\\w.]+Exception: (.*)\\)$", "($1)")
             .replaceAll("^Error: ", "")
+            .replaceAll(
+                "^Invalid value for option '(--[\\w-]+)' \\([A-Z]+\\): '([^']*)': ", "$1 $2: ")
             .replaceAll("[.:]$", "");
     String name = command.getCommandSpec().qualifiedName();
     command.getErr().println(name + ": " + message + "; see " + name + " --help");

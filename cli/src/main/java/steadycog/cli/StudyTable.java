@@ -66,6 +66,7 @@ final class StudyTable {
     return text.toString();
   }
 
+  @SuppressWarnings("ReferenceEquality") // Two trains of a job may be alike.
   private static String heading(List<NamedStudy> trains, NamedStudy train) {
     String first = train == trains.getFirst() ? "" : "\n";
     return trains.size() == 1 ? "" : first + "== " + train.name() + " ==\n";

@@ -6,6 +6,7 @@ import java.util.stream.Collectors;
 import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.number.Exact;
 import steadycog.number.Figures;
+import steadycog.number.Known;
 import steadycog.number.Unit;
 import steadycog.number.Units;
 import steadycog.study.Arrangements;
@@ -76,11 +77,11 @@ final class WorkingTable {
     for (MemberId id : relative.turns().keySet()) {
       table.add(
           id.toString(),
-          Exact.text(relative.turns().get(id)),
+          Exact.text(Known.in(relative.turns(), id)),
           Exact.text(three.table().withCarrier()),
-          Exact.text(three.table().apart().get(id)),
-          Exact.text(three.table().turns().get(id)),
-          Exact.text(three.pitchLine().turns().get(id)));
+          Exact.text(Known.in(three.table().apart(), id)),
+          Exact.text(Known.in(three.table().turns(), id)),
+          Exact.text(Known.in(three.pitchLine().turns(), id)));
     }
     TextTable points = new TextTable(1, "pitch line", "radius modules", "speed = radius x turns");
     for (EpicyclicWorking.PitchLine.Point point : three.pitchLine().points()) {

@@ -13,6 +13,7 @@ import steadycog.assembly.Shape.Depth;
 import steadycog.assembly.Shape.Place;
 import steadycog.motion.FreeMotion;
 import steadycog.motion.Mechanism;
+import steadycog.number.Known;
 import steadycog.number.Pace;
 import steadycog.piece.Flexing;
 import steadycog.piece.Piece;
@@ -96,7 +97,7 @@ public final class Assembly {
         bevels.add(piece);
         continue;
       }
-      int axis = axisOf.get(piece.member());
+      int axis = Known.in(axisOf, piece.member());
       double[] moved = axes.moved(axis);
       for (Piece.Stand stand : piece.stands()) {
         bodies.add(new Body(piece, stand, axes.group(axis), moved[0] * module, moved[1] * module));

@@ -3,6 +3,7 @@ package steadycog.assembly;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import steadycog.number.Known;
 import steadycog.shape.Axes;
 import steadycog.shape.FaceLayout;
 import steadycog.shape.Placed;
@@ -33,9 +34,10 @@ final class TrueAxes {
     }
     for (Mesh mesh : train.meshes()) {
       if (train.kind(mesh) != MeshKind.BEVEL) {
-        Placed a = bodies.get(mesh.a());
-        axes.tie(a.axis(), bodies.get(mesh.b()).axis(), 0, 0);
-        mesh.carrier().ifPresent(carrier -> axes.tie(a.axis(), bodies.get(carrier).axis(), 0, 0));
+        Placed a = Known.in(bodies, mesh.a());
+        axes.tie(a.axis(), Known.in(bodies, mesh.b()).axis(), 0, 0);
+        mesh.carrier()
+            .ifPresent(carrier -> axes.tie(a.axis(), Known.in(bodies, carrier).axis(), 0, 0));
       }
     }
     Axes lines = Axes.of(train);
@@ -54,8 +56,8 @@ final class TrueAxes {
   }
 
   private void align(Placed one, Placed other) {
-    double[] first = moved.get(one.axis());
-    double[] second = moved.get(other.axis());
+    double[] first = Known.in(moved, one.axis());
+    double[] second = Known.in(moved, other.axis());
     tie(
         one.axis(),
         other.axis(),
@@ -65,16 +67,17 @@ final class TrueAxes {
 
   /** Takes the group of {@code other} into that of {@code one}, moved by dx, dy. */
   private void tie(int one, int other, double dx, double dy) {
-    int kept = group.get(one);
-    int gone = group.get(other);
+    int kept = Known.in(group, one);
+    int gone = Known.in(group, other);
     if (kept == gone) {
       return;
     }
     group.forEach(
         (axis, number) -> {
           if (number == gone) {
-            moved.get(axis)[0] += dx;
-            moved.get(axis)[1] += dy;
+            double[] by = Known.in(moved, axis);
+            by[0] += dx;
+            by[1] += dy;
           }
         });
     group.replaceAll((axis, number) -> number == gone ? kept : number);
@@ -82,11 +85,11 @@ final class TrueAxes {
 
   /** Which axes have a place against each other: those of one number. */
   int group(int axis) {
-    return group.get(axis);
+    return Known.in(group, axis);
   }
 
   /** By how much an axis really stands elsewhere than it is drawn, in modules. */
   double[] moved(int axis) {
-    return moved.get(axis);
+    return Known.in(moved, axis);
   }
 }

@@ -151,7 +151,7 @@ final class Plateaus {
     int away = 0;
     for (int k = 0; k < torque.length; k++) {
       double value = torque[k];
-      boolean off = Double.isNaN(value) || n > 0 && Math.abs(value - sum / n) > same;
+      boolean off = Double.isNaN(value) || (n > 0 && Math.abs(value - sum / n) > same);
       if (!off) {
         away = 0;
         sum += value;

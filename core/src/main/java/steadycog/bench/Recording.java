@@ -22,6 +22,7 @@ import steadycog.number.Unit.Dimension;
  * @param lines where each row stood in the file
  * @param said what was found and assumed in reading it, in words
  */
+@SuppressWarnings("ArrayRecordComponent") // Never compared.
 public record Recording(
     String name,
     Map<Channel, double[]> columns,

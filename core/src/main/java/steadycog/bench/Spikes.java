@@ -10,6 +10,7 @@ import java.util.List;
  * @param values with every spike put on the line between its neighbours
  * @param rows in which they stood
  */
+@SuppressWarnings("ArrayRecordComponent") // Never compared.
 record Spikes(double[] values, List<Integer> rows) {
   private static final int WIDEST = 3;
   private static final int AROUND = 7;

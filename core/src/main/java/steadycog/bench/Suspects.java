@@ -3,6 +3,7 @@ package steadycog.bench;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.NavigableSet;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
@@ -228,7 +229,7 @@ final class Suspects {
   }
 
   /** Turns of the output for one tooth in each mesh: what that carries for one at the output. */
-  private TreeSet<Double> teeth() {
+  private NavigableSet<Double> teeth() {
     TreeSet<Double> sizes = new TreeSet<>();
     Torques ideal = study.loading().ideal();
     List<Mesh> meshes = study.train().meshes();

@@ -21,6 +21,7 @@ import steadycog.number.Figures;
  *     that it may have gone round
  * @param period turns after which the input was read as starting again; 0 where it was not
  */
+@SuppressWarnings("ArrayRecordComponent") // Never compared.
 record Tracks(
     double[] input,
     double[] output,
@@ -101,7 +102,7 @@ record Tracks(
       int row = k;
       boolean missing = angles.stream().anyMatch(angle -> Double.isNaN(angle[row]));
       double step = k > 0 && time.isPresent() ? time.get()[k] - time.get()[k - 1] : usual;
-      boolean cut = k > from && (step > GAP * usual && usual > 0 || step < 0);
+      boolean cut = k > from && ((step > GAP * usual && usual > 0) || step < 0);
       if (cut && gaps++ < MOST_GAPS_TOLD) {
         remarks.add(
             (step < 0 ? "time runs back at line " : "a gap of " + text(step) + " s at line ")

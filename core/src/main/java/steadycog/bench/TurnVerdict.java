@@ -6,7 +6,6 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -446,7 +445,7 @@ public record TurnVerdict(
   }
 
   private String measuredText() {
-    return "i = " + text(Objects.requireNonNull(measured.orElseThrow()));
+    return "i = " + text(measured.orElseThrow());
   }
 
   /** {@code Cannot tell yet: all is as on the card (67 %), or ring 55 instead of 54 (33 %)}. */

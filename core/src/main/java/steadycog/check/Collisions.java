@@ -73,6 +73,6 @@ public final class Collisions {
   private static boolean isOf(Train train, MemberId one, MemberId other, MemberId a, MemberId b) {
     MemberId first = train.partOf(one).body(one);
     MemberId second = train.partOf(other).body(other);
-    return first.equals(a) && second.equals(b) || first.equals(b) && second.equals(a);
+    return (first.equals(a) && second.equals(b)) || (first.equals(b) && second.equals(a));
   }
 }

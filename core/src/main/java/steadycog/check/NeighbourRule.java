@@ -15,7 +15,7 @@ final class NeighbourRule extends PlanetaryRule {
     PlanetGeometry geometry = PlanetGeometry.of(train, set);
     double margin = geometry.neighbourMargin(row);
     boolean worst = margin == geometry.neighbourMargin();
-    if (set.count() < 2 || !worst || row > 0 && margin == geometry.neighbourMargin(0)) {
+    if (set.count() < 2 || !worst || (row > 0 && margin == geometry.neighbourMargin(0))) {
       return Optional.empty();
     }
     Finding found =

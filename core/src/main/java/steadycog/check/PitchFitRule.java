@@ -22,7 +22,7 @@ final class PitchFitRule extends PlanetaryRule {
   Optional<Finding> check(Train train, Planetary set, int row) {
     PlanetGeometry geometry = PlanetGeometry.of(train, set);
     if (set.paired()) {
-      return pairs(train, set, geometry);
+      return pairs(set, geometry);
     }
     if (geometry.stretch().isEmpty()) {
       return Optional.empty();
@@ -81,7 +81,7 @@ final class PitchFitRule extends PlanetaryRule {
     return PairRule.rounded(Math.toDegrees(radians), 2) + "\u00b0";
   }
 
-  private static Optional<Finding> pairs(Train train, Planetary set, PlanetGeometry geometry) {
+  private static Optional<Finding> pairs(Planetary set, PlanetGeometry geometry) {
     double margin = geometry.pairMargin();
     Finding found =
         finding("pitch-fit", margin < 0 ? Severity.ERROR : Severity.OK, set, 0)

@@ -1,6 +1,7 @@
 package steadycog.check;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import steadycog.motion.Mechanism;
@@ -35,10 +36,9 @@ final class SensitivityRule implements Rule {
     Optional<Ratio> ratio = subject.motion().ratio();
     for (Part part : subject.train().parts()) {
       if (part instanceof Planetary set && set.stepped() && ratio.isPresent()) {
-        Change worst = worst(subject.train(), set, ratio.get());
-        if (worst.size > USUAL) {
-          found.add(finding(worst, ratio.get()));
-        }
+        worst(subject.train(), set, ratio.get())
+            .filter(worst -> worst.size > USUAL)
+            .ifPresent(worst -> found.add(finding(worst, ratio.get())));
       }
     }
     return found;
@@ -61,18 +61,17 @@ final class SensitivityRule implements Rule {
     return Figures.typeset(Figures.significant(ratio.reduction().doubleValue(), 5)) + " : 1";
   }
 
-  private static Change worst(Train train, Planetary set, Ratio now) {
-    Change worst = null;
+  private static Optional<Change> worst(Train train, Planetary set, Ratio now) {
+    List<Change> all = new ArrayList<>();
     for (Member wheel : set.wheels()) {
       Teeth teeth = wheel.teeth().orElseThrow();
       for (int step : new int[] {1, -1}) {
         if (Teeth.isCount(teeth.count() + step)) {
-          Change next = change(train, wheel, teeth.count() + step, now);
-          worst = worst == null || next.size > worst.size ? next : worst;
+          all.add(change(train, wheel, teeth.count() + step, now));
         }
       }
     }
-    return worst;
+    return all.stream().max(Comparator.comparingDouble(Change::size));
   }
 
   private static Change change(Train train, Member wheel, int count, Ratio now) {

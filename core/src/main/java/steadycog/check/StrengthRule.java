@@ -1,16 +1,14 @@
 package steadycog.check;
 
 import java.util.List;
-import java.util.Optional;
 import steadycog.sizing.Screening;
 import steadycog.sizing.ToothLoad;
 import steadycog.torque.Torques;
 import steadycog.train.Train;
-import steadycog.train.WheelSize;
 
 /**
- * The tooth that gives way first, where size and material are stated: a screening by Lewis and
- * Hertz (Shigley, ch. 14), no rating.
+ * The tooth that gives way first, where sizes, face widths and materials are stated: a screening by
+ * Lewis and Hertz (Shigley, ch. 14), no rating.
  */
 final class StrengthRule implements Rule {
   private static final double ENOUGH = 1.5;
@@ -24,19 +22,14 @@ final class StrengthRule implements Rule {
   public List<Finding> check(Subject subject) {
     Train train = subject.train();
     Torques torques = subject.loading().flow().torques();
-    boolean stated = train.isSized() && saysMaterial(train);
-    if (!stated || torques.status() != Torques.Status.DETERMINED) {
+    if (!Screening.isStated(train) || torques.status() != Torques.Status.DETERMINED) {
       return List.of();
     }
-    Optional<ToothLoad.Weakest> weakest = Screening.of(train, subject.motion(), torques).weakest();
-    return weakest.map(StrengthRule::finding).stream().toList();
-  }
-
-  private static boolean saysMaterial(Train train) {
-    return train.sizes().common().made().isPresent()
-        || train.sizes().wheels().values().stream()
-            .map(WheelSize::made)
-            .anyMatch(Optional::isPresent);
+    return Screening.of(train, subject.motion(), torques)
+        .weakest()
+        .map(StrengthRule::finding)
+        .stream()
+        .toList();
   }
 
   private static Finding finding(ToothLoad.Weakest weakest) {

@@ -140,8 +140,9 @@ final class ChainChanges {
   /** Two pairs changed together, in proportion or by a tooth or two a wheel. */
   private void together(Mesh one, Mesh other, Set<Map<MemberId, Integer>> all) {
     Set<MemberId> four = new LinkedHashSet<>(List.of(one.a(), one.b()));
-    boolean apart = four.add(other.a()) & four.add(other.b());
-    if (!apart) {
+    four.add(other.a());
+    four.add(other.b());
+    if (four.size() < 4) {
       return;
     }
     for (Map<MemberId, Integer> first : scaled(one)) {
@@ -195,7 +196,7 @@ final class ChainChanges {
     }
     for (Mesh mesh : meshes) {
       for (Mesh other : meshes) {
-        if (mesh != other) {
+        if (!mesh.equals(other)) {
           PairShift.reaching(train, mesh, distance(other))
               .filter(found -> !found.sized().equals(train))
               .ifPresent(found -> all.add(new Change(found.words(), found.sized(), 0, 2)));

@@ -108,7 +108,7 @@ public final class Cures {
     List<Trial> counts = proposals.counts(finding);
     clean(bestFirst(counts.stream().filter(Cures::isNear), finding), finding, MOST, found, pace);
     boolean kept = found.stream().anyMatch(Trial::keepsRatio);
-    if (!kept && finding.isBad() || found.isEmpty()) {
+    if ((!kept && finding.isBad()) || found.isEmpty()) {
       List<Trial> far = new ArrayList<>();
       clean(bestFirst(counts.stream(), finding), finding, 1, far, pace);
       far.stream().filter(trial -> found.isEmpty() || trial.keepsRatio()).forEach(found::add);

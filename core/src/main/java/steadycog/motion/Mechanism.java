@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.motion.Relation.Term;
+import steadycog.number.Known;
 import steadycog.train.Join;
 import steadycog.train.Member;
 import steadycog.train.MemberId;
@@ -71,11 +72,12 @@ public final class Mechanism {
     long na = mesh.teethA().count();
     long nb = (long) mesh.sign() * mesh.teethB().count();
     List<Term> terms = new ArrayList<>();
-    terms.add(new Term(index.get(mesh.a()), BigFraction.of(na)));
-    terms.add(new Term(index.get(mesh.b()), BigFraction.of(nb)));
+    terms.add(new Term(Known.in(index, mesh.a()), BigFraction.of(na)));
+    terms.add(new Term(Known.in(index, mesh.b()), BigFraction.of(nb)));
     mesh.carrier()
         .filter(carrier -> na + nb != 0)
-        .ifPresent(carrier -> terms.add(new Term(index.get(carrier), BigFraction.of(-na - nb))));
+        .ifPresent(
+            carrier -> terms.add(new Term(Known.in(index, carrier), BigFraction.of(-na - nb))));
     return new Relation(new Relation.Meshing(mesh), terms);
   }
 
@@ -83,12 +85,12 @@ public final class Mechanism {
     return new Relation(
         cause,
         List.of(
-            new Term(index.get(join.a()), BigFraction.ONE),
-            new Term(index.get(join.b()), BigFraction.ONE.negate())));
+            new Term(Known.in(index, join.a()), BigFraction.ONE),
+            new Term(Known.in(index, join.b()), BigFraction.ONE.negate())));
   }
 
   private static Relation held(MemberId member, Map<MemberId, Integer> index) {
     return new Relation(
-        new Relation.Held(member), List.of(new Term(index.get(member), BigFraction.ONE)));
+        new Relation.Held(member), List.of(new Term(Known.in(index, member), BigFraction.ONE)));
   }
 }

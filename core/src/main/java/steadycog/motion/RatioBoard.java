@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import steadycog.number.Known;
 import steadycog.number.Quantity;
 import steadycog.number.Ratio;
 import steadycog.train.Drive;
@@ -148,7 +149,7 @@ public record RatioBoard(
     found.removeIf(
         worked -> {
           Configuration one = worked.configuration;
-          return alike.get(List.of(one.drive, one.take)).stream()
+          return Known.in(alike, List.of(one.drive, one.take)).stream()
               .anyMatch(
                   less ->
                       less.holds.size() < one.holds.size() && one.holds.containsAll(less.holds));

@@ -10,6 +10,7 @@ import java.util.Optional;
 import java.util.function.BiPredicate;
 import java.util.function.Function;
 import steadycog.notation.CardReader.PlacedItem;
+import steadycog.number.Known;
 import steadycog.train.Edited;
 import steadycog.train.Losses;
 import steadycog.train.MemberId;
@@ -109,15 +110,15 @@ final class CardReviser {
     List<PlacedItem> kept = old.stream().filter(next::containsKey).toList();
     List<PlacedItem> sources =
         kept.stream()
-            .sorted(Comparator.comparingInt(placed -> indexOf(wanted, next.get(placed))))
+            .sorted(Comparator.comparingInt(placed -> indexOf(wanted, Known.in(next, placed))))
             .toList();
     boolean moved = !kept.isEmpty() && kept.getFirst().item().ordered() && !sources.equals(kept);
     for (int k = 0; k < kept.size(); k++) {
       PlacedItem placed = kept.get(k);
-      if (moved && placed != sources.get(k)) {
-        edits.add(moved(placed, sources.get(k), next.get(sources.get(k)), all));
-      } else if (!next.get(placed).equals(placed.item())) {
-        edits.add(Edit.of(placed, Optional.of(next.get(placed))));
+      if (moved && !placed.equals(sources.get(k))) {
+        edits.add(moved(placed, sources.get(k), Known.in(next, sources.get(k)), all));
+      } else if (!Known.in(next, placed).equals(placed.item())) {
+        edits.add(Edit.of(placed, Optional.of(Known.in(next, placed))));
       }
     }
     old.stream()
@@ -171,8 +172,8 @@ final class CardReviser {
     }
     Losses open = rest.withFriction(Optional.empty());
     for (PlacedItem placed : old) {
-      Losses now = wanted.about(said.get(placed));
-      if (said.get(placed).friction().isEmpty()) {
+      Losses now = wanted.about(Known.in(said, placed));
+      if (Known.in(said, placed).friction().isEmpty()) {
         now = now.and(open);
         open = Losses.UNSTATED;
       }

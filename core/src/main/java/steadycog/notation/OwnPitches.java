@@ -44,7 +44,7 @@ final class OwnPitches {
     String next = statement.peekSecond().text();
     boolean named = !next.isEmpty() && Character.isLetter(next.charAt(0));
     boolean apart = statement.holds("/");
-    return named || apart || rows(next).size() > 1 && !Exact.isNumber(number(next));
+    return named || apart || (rows(next).size() > 1 && !Exact.isNumber(number(next)));
   }
 
   private static String number(String word) {

@@ -10,6 +10,7 @@ import java.util.function.Function;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import steadycog.notation.Statement.BadStatement;
+import steadycog.number.Known;
 import steadycog.train.Planetary;
 import steadycog.train.Planetary.Row;
 import steadycog.train.Planetary.Spacing;
@@ -144,7 +145,10 @@ final class PlanetaryText {
 
   private Planetary oneRow(String name) {
     List<Teeth> planets =
-        wheels.get("planet").rows.stream().flatMap(Optional::stream).map(Teeth::external).toList();
+        Known.in(wheels, "planet").rows.stream()
+            .flatMap(Optional::stream)
+            .map(Teeth::external)
+            .toList();
     return Planetary.oneRow(
         name, new Row(central("sun", 0), planets, central("ring", 0)), count, spacing);
   }
@@ -152,7 +156,7 @@ final class PlanetaryText {
   private Planetary twoRows(String name, Statement statement) throws BadStatement {
     List<Row> rows = new ArrayList<>();
     for (int row = 0; row < 2; row++) {
-      Optional<Teeth> planet = wheels.get("planet").in(row, Teeth::external);
+      Optional<Teeth> planet = Known.in(wheels, "planet").in(row, Teeth::external);
       Optional<Teeth> sun = central("sun", row);
       Optional<Teeth> ring = central("ring", row);
       if (sun.isEmpty() && ring.isEmpty()) {

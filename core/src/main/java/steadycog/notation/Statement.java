@@ -189,7 +189,7 @@ final class Statement {
     try {
       return make.apply(argument);
     } catch (IllegalArgumentException refused) {
-      throw new BadStatement(place.problem(refused.getMessage()));
+      throw new BadStatement(place.problem(String.valueOf(refused.getMessage())));
     }
   }
 

@@ -61,6 +61,7 @@ public sealed interface Block {
    * @param words what it shows, for those who do not see it
    * @param bounds least x, least y, greatest x, greatest y
    */
+  @SuppressWarnings("ArrayRecordComponent") // Never compared.
   record Drawing(List<Region> regions, List<Name> names, String words, double[] bounds)
       implements Block {
     public Drawing {

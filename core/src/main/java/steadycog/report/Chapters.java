@@ -604,7 +604,7 @@ final class Chapters {
                     .orElse("on")
                 : "");
       }
-      boolean last = row == plan.rows().getLast();
+      boolean last = row.equals(plan.rows().getLast());
       cells.add(row.study().ratio().map(r -> Figures.exact(r.reduction())).orElse(NONE));
       cells.add(
           row.jammed()

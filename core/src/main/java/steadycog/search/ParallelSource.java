@@ -188,7 +188,7 @@ final class ParallelSource implements Source {
       if (low > high || from > to) {
         return;
       }
-      if (span(from, to, widest) <= Products.WIDEST) {
+      if (span((double) from, (double) to, widest) <= Products.WIDEST) {
         whole(from, (long) Math.ceil(high), to, widest);
       } else {
         moving(from, to);
@@ -335,13 +335,13 @@ final class ParallelSource implements Source {
 
     private double leastDiameter(long n, long d) {
       double largest = givenLargest;
-      largest = Math.max(largest, driven == 0 ? 0 : Math.pow(n, 1.0 / driven));
-      largest = Math.max(largest, drivers == 0 ? 0 : Math.pow(d, 1.0 / drivers));
+      largest = Math.max(largest, driven == 0 ? 0 : Math.pow((double) n, 1.0 / driven));
+      largest = Math.max(largest, drivers == 0 ? 0 : Math.pow((double) d, 1.0 / drivers));
       return largest + Candidate.TIPS - 1e-6;
     }
 
     private void lead(long n, long d, double error) {
-      double size = least(n, d);
+      double size = least((double) n, (double) d);
       if (rank == Rank.SIZE && !reach.step().takes(rank, size, 0)) {
         return;
       }

@@ -38,7 +38,7 @@ record RowModules(String first, String second) {
         int other = sum - one;
         if (other > one && other < USUAL.size()) {
           RowModules modules = new RowModules(USUAL.get(one), USUAL.get(other));
-          RowModules turned = new RowModules(modules.second, modules.first);
+          RowModules turned = new RowModules(USUAL.get(other), USUAL.get(one));
           BigFraction larger =
               Exact.compare(modules.ratio(), BigFraction.ONE) > 0
                   ? modules.ratio()

@@ -168,6 +168,7 @@ final class Series {
   }
 
   /** Every choice of a stage from each group for which there is room, small ones first. */
+  @SuppressWarnings("ReferenceEquality") // A group is taken again as itself.
   private void open(List<Group> groups, List<Element> chosen, Judge judge) {
     int next = chosen.size();
     if (next == groups.size()) {
@@ -193,7 +194,7 @@ final class Series {
         open(groups, chosen, judge);
       }
       chosen.removeLast();
-      if (!fits && query.listing().rank() != Rank.DIAMETER || judge.cancelled()) {
+      if ((!fits && query.listing().rank() != Rank.DIAMETER) || judge.cancelled()) {
         return;
       }
     }

@@ -167,7 +167,7 @@ record SetFit(List<Way> ways, String trouble) {
     if (trouble.isEmpty()) {
       found.add(Map.of());
     }
-    if (set.paired() || set.stepped() && trouble.filter("row-closure"::equals).isPresent()) {
+    if (set.paired() || (set.stepped() && trouble.filter("row-closure"::equals).isPresent())) {
       return found;
     }
     List<Map<MemberId, BigFraction>> all = worthTrying(set);

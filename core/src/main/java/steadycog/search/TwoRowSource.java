@@ -166,7 +166,7 @@ final class TwoRowSource implements Source {
     private void near(Second second, double low, double high, IntFunction<SetShape> shapes) {
       double one = second.planet(low);
       double other = second.planet(high);
-      boolean anywhere = Double.isNaN(one) || Double.isNaN(other) || low <= 1 && high >= 1;
+      boolean anywhere = Double.isNaN(one) || Double.isNaN(other) || (low <= 1 && high >= 1);
       double least = anywhere ? 0 : Math.min(one, other) - ROUNDING;
       double most = anywhere ? Double.MAX_VALUE : Math.max(one, other) + ROUNDING;
       if (least > counts[counts.length - 1] || most < counts[0]) {
@@ -188,7 +188,7 @@ final class TwoRowSource implements Source {
     private boolean isMirrored(SetShape shape) {
       boolean later =
           shape.planet1() < shape.planet2()
-              || shape.planet1() == shape.planet2() && shape.largest1() < shape.largest2();
+              || (shape.planet1() == shape.planet2() && shape.largest1() < shape.largest2());
       int room = shape.ring2() - 2 * shape.planet2();
       return shape.sun2() > 0
           ? later
@@ -196,7 +196,8 @@ final class TwoRowSource implements Source {
     }
 
     private boolean exists(SetShape shape) {
-      return shape.ring2() > 0 || shape.sun2() > 0 && query.limits().teeth().contains(shape.sun2());
+      return shape.ring2() > 0
+          || (shape.sun2() > 0 && query.limits().teeth().contains(shape.sun2()));
     }
 
     private void offer(SetShape shape, Use use, double ratio) {

@@ -20,45 +20,96 @@ import steadycog.train.Losses;
  */
 public record Wanted(Map<Field, String> texts) {
   public static final Wanted NOTHING = new Wanted(Map.of());
-  static final String YES = "yes";
+
+  /** The text of a field that is only chosen or not. */
+  public static final String YES = "yes";
+
   private static final String ALL = "all";
   private static final Pattern SIZED =
       Pattern.compile("(\\d+(?:\\.\\d+)?)\\s*mm\\s+at\\s+(\\d*\\.?\\d*[1-9]\\d*)\\s*mm");
 
   /** What can be said about what is looked for. */
   public enum Field {
-    TARGET("target"),
-    TOLERANCE("tolerance"),
-    KIND("kind"),
-    DIRECTION("direction"),
-    STAGES("stages"),
-    TEETH("teeth"),
-    RING("ring"),
-    PLANETS("planets"),
-    PER_STAGE("per-stage"),
-    DIAMETER("diameter"),
-    DISTORTION("distortion"),
-    TWO_MODULES("two-modules"),
-    DRIVER("driver"),
-    DRIVEN("driven"),
-    STOCK("stock"),
-    COAXIAL("coaxial"),
-    ANY("any"),
-    LOSSES("losses"),
-    EFFICIENCY("efficiency"),
-    BACKWARDS("backwards"),
-    RANK("rank"),
-    TOP("top");
+    TARGET(
+        "target",
+        "Target",
+        "85 \u00b7 1500 rpm to 12 rpm",
+        "A ratio (85, 1:4), speeds in and out (1500 rpm to 12 rpm), or one turn of the output (23 h"
+            + " 56 min 4.0905 s from 1 rpm)"),
+    TOLERANCE(
+        "tolerance",
+        "Within",
+        "the nearest",
+        "0.1%, 50ppm, or 0.5 teeth of the last wheel a turn; empty: the nearest there are"),
+    DIRECTION("direction", "Turns", "either", "The way that the output turns"),
+    KIND("kind", "Kinds", ALL, "parallel, planetary, two-row, cycloidal, strainwave or all"),
+    RANK("rank", "First", "error", "error, size, stages, efficiency or diameter"),
+    STAGES("stages", "Stages", "1..3", "Pairs of wheels, or sets in series"),
+    TEETH("teeth", "Teeth", "12..120", "Of wheels, suns and planets"),
+    RING("ring", "Rings", "any", "Rings follow from sun and planets; limit them here"),
+    PLANETS("planets", "Planets", "3..5", "On one carrier: as many as go in are taken"),
+    DISTORTION("distortion", "Rows off", "2 teeth", "By how many teeth two rows may differ"),
+    PER_STAGE("per-stage", "Step", "any", "The largest ratio of one stage, such as 8"),
+    DIAMETER("diameter", "Largest \u00d8", "any", "Of any wheel: 40 modules, or 60 mm at 1.5 mm"),
+    DRIVER("driver", "Driver", "free", "Counts that must drive, as on the motor: 18"),
+    DRIVEN("driven", "Driven", "free", "Counts that must be driven: 96"),
+    STOCK("stock", "Own only", "any wheel", "The wheels there are: 24, 36x2, 72i"),
+    LOSSES(
+        "losses",
+        "Made",
+        "cut and oiled",
+        "oiled, greased, printed, ideal, friction 0.06, or external 0.95 internal 0.97; candidates"
+            + " say so on their cards"),
+    EFFICIENCY("efficiency", "Out", "any", "The least that must come out, such as 60 %"),
+    BACKWARDS(
+        "backwards",
+        "Pushed",
+        "either",
+        "What it does when its take-off is pushed: turns, or holds. What holds itself is no brake"),
+    TWO_MODULES(
+        "two-modules",
+        "Rows in two modules",
+        "",
+        "Rows of planets that two standard modules bring to one distance, without distortion"),
+    COAXIAL("coaxial", "Input and output in line", "", "Two pairs of one centre distance"),
+    ANY("any", "With errors too", "", "List what breaks a rule as well, marked"),
+    TOP("top", "Listed", "20", "How many are listed");
 
     private final String key;
+    private final String label;
+    private final String usual;
+    private final String help;
 
-    Field(String key) {
+    Field(String key, String label, String usual, String help) {
       this.key = key;
+      this.label = label;
+      this.usual = usual;
+      this.help = help;
     }
 
     /** What it is called in files and on the command line. */
     public String key() {
       return key;
+    }
+
+    /** What it is called beside its field. */
+    public String label() {
+      return label;
+    }
+
+    /** What is meant where nothing is said; "" where it is only chosen or not. */
+    public String usual() {
+      return usual;
+    }
+
+    /** What can be said, in words. */
+    public String help() {
+      return help;
+    }
+
+    /** Whether it is only chosen or not. */
+    public boolean isChoice() {
+      return usual.isEmpty();
     }
 
     public static Optional<Field> of(String key) {

@@ -13,6 +13,8 @@ public interface Watch {
   }
 
   /**
+   * How far the search has come.
+   *
    * @param kind what is being looked for
    * @param share how much of the reach in hand is done, 0 to 1
    * @param examined combinations covered in all

@@ -7,8 +7,10 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
 import org.apache.commons.numbers.fraction.BigFraction;
+import org.jspecify.annotations.Nullable;
 import steadycog.motion.Motion;
 import steadycog.number.Exact;
+import steadycog.number.Known;
 import steadycog.train.Drive;
 import steadycog.train.Member;
 import steadycog.train.MemberId;
@@ -98,8 +100,9 @@ public record EpicyclicWorking(
     return Optional.of(new EpicyclicWorking(relative, table, pitchLine, agrees));
   }
 
-  private static boolean isSolved(Motion motion, MemberId id, BigFraction worked) {
-    return motion.turnsPerInputTurn(id).filter(turns -> turns.compareTo(worked) == 0).isPresent();
+  private static boolean isSolved(Motion motion, MemberId id, @Nullable BigFraction worked) {
+    return worked != null
+        && motion.turnsPerInputTurn(id).filter(turns -> turns.compareTo(worked) == 0).isPresent();
   }
 
   /** The first drive makes one turn, a second one its share; what is held makes none. */
@@ -156,35 +159,45 @@ public record EpicyclicWorking(
       last = ends.stream().filter(end -> !end.equals(other)).findFirst().orElseThrow();
     }
     Map<MemberId, BigFraction> fixed = onFixedAxes(set, first);
-    BigFraction basic = fixed.get(last);
+    BigFraction basic = Known.in(fixed, last);
     Map<MemberId, BigFraction> known = values(given);
-    BigFraction ofFirst = known.get(first);
-    BigFraction ofLast = known.get(last);
-    BigFraction ofCarrier = known.get(carrier);
-    if (ofCarrier == null) {
-      ofCarrier = ofLast.subtract(basic.multiply(ofFirst)).divide(BigFraction.ONE.subtract(basic));
-    } else if (ofFirst == null) {
-      ofFirst = ofCarrier.add(ofLast.subtract(ofCarrier).divide(basic));
-    }
-    BigFraction against = ofFirst.subtract(ofCarrier);
+    BigFraction ofCarrier = carrierTurns(known, first, last, carrier, basic);
+    BigFraction against =
+        known.containsKey(first)
+            ? Known.in(known, first).subtract(ofCarrier)
+            : Known.in(known, last).subtract(ofCarrier).divide(basic);
     Map<MemberId, BigFraction> turns = new LinkedHashMap<>();
     for (Member member : set.members()) {
-      turns.put(member.id(), ofCarrier.add(fixed.get(member.id()).multiply(against)));
+      turns.put(member.id(), ofCarrier.add(Known.in(fixed, member.id()).multiply(against)));
     }
     return new RelativeMotion(first, last, carrier, basic, turns);
   }
 
+  /** Turns of the carrier: those given, else those that follow from both ends. */
+  private static BigFraction carrierTurns(
+      Map<MemberId, BigFraction> known,
+      MemberId first,
+      MemberId last,
+      MemberId carrier,
+      BigFraction basic) {
+    if (known.containsKey(carrier)) {
+      return Known.in(known, carrier);
+    }
+    BigFraction left = Known.in(known, last).subtract(basic.multiply(Known.in(known, first)));
+    return left.divide(BigFraction.ONE.subtract(basic));
+  }
+
   private static TurnTable table(Planetary set, List<Given> given) {
     Map<MemberId, BigFraction> fixed = onFixedAxes(set, set.wheels().getFirst().id());
-    BigFraction one = fixed.get(given.getFirst().member);
-    BigFraction two = fixed.get(given.getLast().member);
+    BigFraction one = Known.in(fixed, given.getFirst().member);
+    BigFraction two = Known.in(fixed, given.getLast().member);
     BigFraction apartTurns =
         given.getFirst().turns.subtract(given.getLast().turns).divide(one.subtract(two));
     BigFraction together = given.getFirst().turns.subtract(one.multiply(apartTurns));
     Map<MemberId, BigFraction> apart = new LinkedHashMap<>();
     Map<MemberId, BigFraction> turns = new LinkedHashMap<>();
     for (Member member : set.members()) {
-      BigFraction own = fixed.get(member.id()).multiply(apartTurns);
+      BigFraction own = Known.in(fixed, member.id()).multiply(apartTurns);
       apart.put(member.id(), own);
       turns.put(member.id(), together.add(own));
     }

@@ -274,7 +274,7 @@ public record PowerPicture(List<Run> runs, List<Heat> heats, double most, double
         if (k + 1 < along.size() && Math.abs(sum) > least) {
           Tap next = along.get(k + 1);
           if (next.at.at > tap.at.at) {
-            boolean end = tap.end && tap.way.isEmpty() || next.end && next.way.isEmpty();
+            boolean end = (tap.end && tap.way.isEmpty()) || (next.end && next.way.isEmpty());
             runs.add(new Run(List.of(tap.at, next.at), sum, end));
           }
         }

@@ -12,6 +12,7 @@ import java.util.stream.Collectors;
 import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.motion.TurnCount;
 import steadycog.number.Exact;
+import steadycog.number.Known;
 import steadycog.number.Ratio;
 import steadycog.train.Join;
 import steadycog.train.MemberId;
@@ -150,7 +151,7 @@ public record Working(List<Step> steps, BigFraction product, boolean agrees) {
     ties.addAll(roles.locks());
     while (!queue.isEmpty()) {
       MemberId at = queue.remove();
-      List<Passage> before = reached.get(at);
+      List<Passage> before = Known.in(reached, at);
       for (Join tie : ties) {
         if (tie.touches(at)) {
           reach(reached, queue, tie.other(at), before);

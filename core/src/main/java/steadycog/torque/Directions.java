@@ -53,7 +53,7 @@ final class Directions {
   }
 
   private boolean turnedFromRoot(int mesh) {
-    return from[mesh] != mesh && turned[mesh] ^ turnedFromRoot(from[mesh]);
+    return from[mesh] != mesh && (turned[mesh] ^ turnedFromRoot(from[mesh]));
   }
 
   private void follow(int shaft, double torque) {
@@ -61,7 +61,7 @@ final class Directions {
     int second = -1;
     for (int k = 0; k < meshes; k++) {
       boolean wheel = model.mesh(k).actsByAWheel(shaft);
-      if (model.mesh(k).actsOtherwise(shaft) || wheel && second >= 0) {
+      if (model.mesh(k).actsOtherwise(shaft) || (wheel && second >= 0)) {
         return;
       }
       if (wheel && first >= 0) {

@@ -52,6 +52,7 @@ final class LossModel {
    * @param delivered the part of it that leaves where it is wanted: at the take-off, or pushed
    *     there at the drive
    */
+  @SuppressWarnings("ArrayRecordComponent") // Never compared.
   record Flow(boolean[] aDrives, double[] force, double in, double out, double delivered) {
     boolean delivers() {
       return delivered > NO_POWER * in;

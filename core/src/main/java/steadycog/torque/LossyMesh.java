@@ -36,12 +36,12 @@ record LossyMesh(
 
   /** Whether it acts on {@code shaft} by one wheel alone. */
   boolean actsByAWheel(int shaft) {
-    return shaftC != shaft && shaftA == shaft ^ shaftB == shaft;
+    return shaftC != shaft && (shaftA == shaft ^ shaftB == shaft);
   }
 
   /** Whether it acts on {@code shaft} by its carrier, or by both wheels. */
   boolean actsOtherwise(int shaft) {
-    return shaftC == shaft || shaftA == shaft && shaftB == shaft;
+    return shaftC == shaft || (shaftA == shaft && shaftB == shaft);
   }
 
   /** The sign of its torque on one of its wheels' shafts, for a multiplier of 1. */

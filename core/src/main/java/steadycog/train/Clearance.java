@@ -7,6 +7,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import steadycog.number.Known;
 import steadycog.number.Quantity;
 import steadycog.number.Unit;
 
@@ -72,7 +73,7 @@ public record Clearance(Optional<Process> process, Map<Gap, Quantity> stated) {
 
     /** Usual room, mm. */
     public double usualMm(Gap gap) {
-      return usual.get(gap);
+      return Known.in(usual, gap);
     }
 
     public static Optional<Process> of(String word) {
@@ -95,7 +96,7 @@ public record Clearance(Optional<Process> process, Map<Gap, Quantity> stated) {
   private static void requireGap(Gap gap, Quantity length) {
     Drive.requireDimension(length, Unit.Dimension.LENGTH);
     double mm = length.inBase();
-    if (Math.abs(mm) > MOST_MM || mm < 0 && gap != Gap.APART) {
+    if (Math.abs(mm) > MOST_MM || (mm < 0 && gap != Gap.APART)) {
       throw new IllegalArgumentException(
           gap.word() + " " + length + ": expected 0 to " + (int) MOST_MM + " mm");
     }

@@ -14,6 +14,7 @@ import java.util.function.Predicate;
 import java.util.function.UnaryOperator;
 import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.number.Exact;
+import steadycog.number.Known;
 
 /**
  * What a card says about the losses of meshes. An efficiency is that of one mesh as if its carrier
@@ -76,7 +77,7 @@ public record Losses(
 
     /** The efficiency to expect of a kind of mesh. */
     public BigFraction usual(MeshKind kind) {
-      return usual.get(kind);
+      return Known.in(usual, kind);
     }
 
     public static Optional<Practice> of(String word) {
@@ -93,7 +94,7 @@ public record Losses(
 
     /** Whether it speaks of a mesh of these two bodies. */
     public boolean isOf(MemberId one, MemberId other) {
-      return a.equals(one) && b.equals(other) || a.equals(other) && b.equals(one);
+      return (a.equals(one) && b.equals(other)) || (a.equals(other) && b.equals(one));
     }
   }
 

@@ -165,7 +165,7 @@ public record Planetary(
   }
 
   private MemberId central(String bare, int row, boolean both, boolean tied) {
-    boolean plain = !both || tied && row == 0;
+    boolean plain = !both || (tied && row == 0);
     return new MemberId(name, plain ? bare : bare + (row + 1));
   }
 
@@ -391,7 +391,7 @@ public record Planetary(
   /** Planets, and in one row the sun: all others follow, so that the set closes. */
   @Override
   public boolean takesShift(MemberId wheel) {
-    return !paired() && (isPlanet(wheel) || !stepped() && wheel.equals(sunId(0)));
+    return !paired() && (isPlanet(wheel) || (!stepped() && wheel.equals(sunId(0))));
   }
 
   /** The carrier's radius; paired planets have to fit between each other. */

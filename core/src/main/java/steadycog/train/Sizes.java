@@ -55,7 +55,7 @@ public record Sizes(
     }
 
     public boolean isOf(MemberId one, MemberId other) {
-      return a.equals(one) && b.equals(other) || a.equals(other) && b.equals(one);
+      return (a.equals(one) && b.equals(other)) || (a.equals(other) && b.equals(one));
     }
   }
 

@@ -96,10 +96,10 @@ public record Tolerance(Optional<Join> pair, Map<Of, Limits> limits) {
   }
 
   boolean isOf(Optional<Join> other) {
-    return pair.isEmpty() && other.isEmpty()
-        || pair.isPresent()
+    return (pair.isEmpty() && other.isEmpty())
+        || (pair.isPresent()
             && other.isPresent()
             && other.get().touches(pair.get().a())
-            && other.get().touches(pair.get().b());
+            && other.get().touches(pair.get().b()));
   }
 }

@@ -186,6 +186,7 @@ class AssemblyTest {
       return pairs;
     }
 
+    @SuppressWarnings("ReferenceEquality") // A piece is not laid over itself.
     private boolean meet(Piece a, Slab one, Geometry less, Piece b, Slab two) {
       Geometry full = two.region().area(CHORD);
       for (Piece.Stand here : a.stands()) {

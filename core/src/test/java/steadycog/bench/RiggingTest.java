@@ -46,7 +46,7 @@ class RiggingTest {
   @Test
   void metersReadTorqueAndMotorsGiveItAboveIdle() {
     assertEquals(
-        1.3558179483314004, Rigging.METER.torque(Rigging.METER.readLoad("1 lbf-ft")), 1e-12);
+        1.3558179483314003, Rigging.METER.torque(Rigging.METER.readLoad("1 lbf-ft")), 1e-12);
     assertEquals(0.018, on(Way.ARM, "1 in").torqueAt(1).orElseThrow(), 1e-12);
     assertEquals(0.0, on(Way.ARM, "1 in").torqueAt(0.05).orElseThrow(), "idle turns nothing");
     assertTrue(Rigging.METER.torqueAt(1).isEmpty());

@@ -58,7 +58,8 @@ class SpikesTest {
 
   @Test
   void stepsAndRampsAndRoughReadingsAreNoSpikes() {
-    double[] steps = IntStream.range(0, 400).mapToDouble(k -> k / 50 * 0.25).toArray();
+    double[] steps =
+        IntStream.range(0, 400).mapToDouble(k -> Math.floorDiv(k, 50) * 0.25).toArray();
     double[] ramp = IntStream.range(0, 400).mapToDouble(k -> 0.003 * k * k).toArray();
     Random random = new Random(6);
     double[] rough = random.doubles(400, -1, 1).toArray();

@@ -56,8 +56,14 @@ class FindingsTest {
           "parallel 20 ~ 40 = 30\ndrive A\ntake B",
           "parallel 20 = 40 ~ 30; drive A; take B",
           "parallel 20 ~ 41 = 30 ~ 30\ncoaxial A = D",
-          "a: parallel 50 ~ 50\nb: parallel 12 ~ 12\nc: parallel 12 ~ 12\n"
-              + "join a.A = b.A\njoin b.B = c.A\njoin a.B = c.B\n",
+          """
+          a: parallel 50 ~ 50
+          b: parallel 12 ~ 12
+          c: parallel 12 ~ 12
+          join a.A = b.A
+          join b.B = c.A
+          join a.B = c.B
+          """,
           "parallel 20 ~ 20 = 60 ~ 20 = 20 ~ 20\ncoaxial A = F",
           "planetary sun 24 planet 15 x3 ring 54",
           "planetary sun 25 planet 16 x3 ring 57",
@@ -120,9 +126,11 @@ class FindingsTest {
           FOCUSER + "; efficiency external 0.95 internal 0.975; drive sun; take ring2",
           "parallel 60 ~ 20; drive A; take B; efficiency external 0.45",
           "parallel 20 ~ 40; drive A 3 Nm; take B 6 Nm",
-          "p: strainwave flex 105 circular 108 lobes 3; q: planetary sun 33 planet 12 x3 ring 57\n"
-              + "join p.circular = q.sun; join p.flex = q.carrier; drive p.wave; hold q.ring\n"
-              + "take q.carrier; efficiency strainwave 0.12 external 0.84 internal 0.75",
+          """
+          p: strainwave flex 105 circular 108 lobes 3; q: planetary sun 33 planet 12 x3 ring 57
+          join p.circular = q.sun; join p.flex = q.carrier; drive p.wave; hold q.ring
+          take q.carrier; efficiency strainwave 0.12 external 0.84 internal 0.75\
+          """,
           "p: planetary sun 19 planet 26 x3 ring 71; q: cycloidal lobes 78 pins 79\n"
               + "r: differential side 26 spider 28; s: strainwave flex 214 circular 216\n"
               + "join p.sun = q.ring; join p.carrier = r.right; join p.sun = r.right\n"
@@ -134,10 +142,10 @@ class FindingsTest {
           "parallel 14 ~ 33i; module 1 mm; distance A-B 8.8 mm",
           "parallel 12 ~ 40; module 1 mm; bore A 8 mm",
           "parallel 12 ~ 40; module 1 mm; bore A 9 mm key; clearance printed",
-          "parallel 20 ~ 40; module 1 mm; material pla; drive A 5 Nm; take B",
-          "parallel 20 ~ 40; module 1 mm; material steel; drive A 11 Nm; take B",
-          "parallel 20 ~ 40; module 1 mm; material steel; drive A 0.1 Nm; take B",
-          "parallel 20 ~ 40; module 1 mm; material steel; drive A 1.25 Nm; take B",
+          "parallel 20 ~ 40; module 1 mm; width 10 mm; material pla; drive A 5 Nm; take B",
+          "parallel 20 ~ 40; module 1 mm; width 10 mm; material steel; drive A 11 Nm; take B",
+          "parallel 20 ~ 40; module 1 mm; width 10 mm; material steel; drive A 0.1 Nm; take B",
+          "parallel 20 ~ 40; module 1 mm; width 10 mm; material steel; drive A 1.25 Nm; take B",
           "planetary sun 20 planet 21 x3 ring 63; module 2 mm; shift sun 0.4; shift planet 0.1",
           "planetary sun 12/- planet 18=18 x3 ring 48/51; module 1 mm; distance sun-planet 15.75"
               + " mm",

@@ -10,6 +10,7 @@ import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
 import java.util.stream.Collectors;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -26,6 +27,7 @@ import steadycog.study.Study;
 import steadycog.train.Train;
 
 /** Cures are judged by working their printed cards out anew, as somebody who takes them would. */
+@Tag("slow")
 class CuresTest {
   /** So many random designs; {@code -Ddesigns=2000} for a long run. */
   private static final int DESIGNS = Integer.getInteger("designs", 60);

@@ -10,6 +10,7 @@ import java.util.Optional;
 import java.util.Random;
 import java.util.concurrent.CancellationException;
 import java.util.stream.IntStream;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -29,6 +30,7 @@ import steadycog.train.Teeth;
 import steadycog.train.Train;
 
 /** Trains put right are judged by what their printed cards give when they are read again. */
+@Tag("slow")
 class PutRightTest {
   /** So many near-misses; {@code -Ddesigns=2000} for a long run. */
   private static final int DESIGNS = Integer.getInteger("designs", 90);

@@ -25,7 +25,7 @@ class RatioBoardTest {
     for (int run = 0; run < 40; run++) {
       Train train = RandomTrains.driven(random, 9);
       RatioBoard board = RatioBoard.of(train);
-      long shafts = train.members().size() - train.keyed().size();
+      int shafts = train.members().size() - train.keyed().size();
       assertEquals(1, board.freedoms());
       assertEquals(shafts * (shafts - 1), board.configurations().size());
       Map<List<MemberId>, BigFraction> ratios = new HashMap<>();

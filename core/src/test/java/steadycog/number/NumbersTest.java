@@ -66,7 +66,7 @@ class NumbersTest {
 
   @Test
   void unitsHaveTheirDefinedSize() {
-    assertEquals(1.3558179483314004, Unit.LBF_FT.inBase(), 1e-15);
+    assertEquals(1.3558179483314003, Unit.LBF_FT.inBase(), 1e-15);
     assertEquals(Unit.LBF_FT.inBase() / 12, Unit.LBF_IN.inBase(), 1e-15);
     assertEquals(9.549296585513721, Unit.RAD_PER_S.inBase(), 1e-12);
     // One horsepower is 550 foot-pounds a second.

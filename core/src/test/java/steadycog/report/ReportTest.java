@@ -154,6 +154,9 @@ class ReportTest {
     assertEquals(stated, words.stream().anyMatch(w -> w.startsWith("Weakest tooth")));
     assertEquals(stated, words.stream().anyMatch(w -> w.startsWith("Strength by Lewis")));
     assertEquals(!stated, words.stream().anyMatch(w -> w.startsWith("No strength is given")));
+    Study study = Study.of(Card.read(card).train());
+    assertEquals(
+        stated, study.findings().stream().anyMatch(f -> f.code().equals("tooth-strength")));
   }
 
   @Test

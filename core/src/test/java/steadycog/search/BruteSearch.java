@@ -108,7 +108,7 @@ final class BruteSearch {
       Optional<Candidate> one =
           Candidate.of(kind, Subject.of(lossy), target)
               .filter(
-                  c -> c.worst() != Severity.ERROR || query.listing().any() && ways.size() == 1);
+                  c -> c.worst() != Severity.ERROR || (query.listing().any() && ways.size() == 1));
       if (one.isPresent()) {
         double most =
             query.tolerance().map(t -> t.share(one.get().lastTeeth())).orElse(Hunt.FURTHEST);
@@ -543,7 +543,7 @@ final class BruteSearch {
     int sun2 = span - two + off;
     boolean there = IntStream.of(counts()).anyMatch(z -> z == sun);
     int room2 = ring2 - 2 * two;
-    boolean again = one < two || one == two && off > 0;
+    boolean again = one < two || (one == two && off > 0);
     if (!again || room2 < 1 || room2 > room) {
       set(
           Kind.TWO_ROW,
@@ -558,7 +558,7 @@ final class BruteSearch {
         "sun %d/- planet %d=%d x3 ring -/%d".formatted(sun, one, two, ring2),
         uses("sun", "ring", "carrier"));
     boolean twoSuns = IntStream.of(counts()).anyMatch(z -> z == sun2);
-    if (twoSuns && (one > two || one == two && sun >= sun2)) {
+    if (twoSuns && (one > two || (one == two && sun >= sun2))) {
       set(
           Kind.TWO_ROW,
           "sun %d/%d planet %d=%d x3".formatted(sun, sun2, one, two),
@@ -589,7 +589,7 @@ final class BruteSearch {
     }
     int room2 = span - two;
     boolean there = IntStream.of(counts()).anyMatch(z -> z == sun);
-    boolean later = one < two || one == two && sun + 2 * one < span + two;
+    boolean later = one < two || (one == two && sun + 2 * one < span + two);
     if (!later || room2 < 1 || room2 > room) {
       set(
           Kind.TWO_ROW,
@@ -611,7 +611,7 @@ final class BruteSearch {
         Optional.of(modules),
         uses("sun", "ring1", "ring2"));
     if (IntStream.of(counts()).anyMatch(z -> z == room2)
-        && (one > two || one == two && sun > room2)) {
+        && (one > two || (one == two && sun > room2))) {
       set(
           Kind.TWO_ROW,
           "sun %d/%d planet %d=%d x3".formatted(sun, room2, one, two),

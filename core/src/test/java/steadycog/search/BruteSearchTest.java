@@ -6,11 +6,13 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import java.util.List;
 import java.util.Locale;
 import java.util.Random;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 import steadycog.search.Wanted.Field;
 
 /** Random searches of every kind, by every rank and limit, against nested loops over cards. */
+@Tag("slow")
 class BruteSearchTest {
   /** More with {@code -Dsearches=400}: so many of each kind. */
   private static final int SEARCHES = Integer.getInteger("searches", 12);

@@ -12,6 +12,7 @@ import java.util.Optional;
 import java.util.Random;
 import java.util.stream.IntStream;
 import org.apache.commons.numbers.fraction.BigFraction;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -30,6 +31,7 @@ import steadycog.train.Sizes;
 import steadycog.train.Train;
 
 /** What people look for, and what they must be able to trust. */
+@Tag("slow")
 class FindTest {
   /** All fifty everyday ratios with {@code -Devery}. */
   private static final int EVERY = System.getProperty("every") == null ? 7 : 1;

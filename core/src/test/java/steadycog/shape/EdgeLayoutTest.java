@@ -79,9 +79,11 @@ class EdgeLayoutTest {
   void joinedMembersShareOneShaftAcrossPlanes() throws CardException {
     EdgeLayout edge =
         edge(
-            "one: planetary sun 20 planet 25 x3 ring 70\n"
-                + "two: planetary sun 20 planet 25 x3 ring 70\n"
-                + "join one.carrier = two.sun");
+            """
+            one: planetary sun 20 planet 25 x3 ring 70
+            two: planetary sun 20 planet 25 x3 ring 70
+            join one.carrier = two.sun\
+            """);
     EdgeShaft joined = shaft(edge, "sun");
     assertEquals(2, edge.planes());
     assertTrue(

@@ -75,7 +75,7 @@ class HandPlacesTest {
     int compared = 0;
     for (int run = 0; run < 200; run++) {
       Planetary set = RandomTrains.planetary("", random);
-      if (set.paired() || set.stepped() && set.sunsTied()) {
+      if (set.paired() || (set.stepped() && set.sunsTied())) {
         continue;
       }
       Planetary uneven = set.spaced(Spacing.UNEVEN);

@@ -103,7 +103,8 @@ class OwnModulesTest {
     Study study = Study.of(train(card));
     assertTrue(
         study.findings().stream()
-            .noneMatch(f -> f.code().endsWith("closure") && f.isBad() || f.code().equals("clash")),
+            .noneMatch(
+                f -> (f.code().endsWith("closure") && f.isBad()) || f.code().equals("clash")),
         study.findings().toString());
     assertEquals(
         List.of(), Assembly.of(study.train(), study.layout()).collisions(16, Pace.FREE), card);

@@ -184,7 +184,7 @@ class PlanetShapeTest {
       double least = Double.MAX_VALUE;
       for (PlacedWheel a : planets) {
         for (PlacedWheel b : planets) {
-          if (a != b) {
+          if (!a.equals(b)) {
             least = Math.min(least, a.distanceTo(b) - a.bodyRadius() - b.bodyRadius());
           }
         }

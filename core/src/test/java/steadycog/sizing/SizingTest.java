@@ -257,9 +257,14 @@ class SizingTest {
   @CsvSource({"12, 0.6, 0", "17, 0, 0.08", "25, 0.3, 0.1", "40, -0.2, 0.05", "60, 0, 0.15"})
   void formFactorsAreThoseOfTheToothThatIsMade(int teeth, double shift, double flank)
       throws CardException {
-    String card =
-        "parallel %d ~ 90; module 1 mm; material steel; shift A %s; clearance flank %s mm";
-    Study study = study(String.format(Locale.ROOT, card, teeth, shift, flank));
+    Study study =
+        study(
+            String.format(
+                Locale.ROOT,
+                "parallel %d ~ 90; module 1 mm; material steel; shift A %s; clearance flank %s mm",
+                teeth,
+                shift,
+                flank));
     double form = study.cutSheet().screening().loads().getFirst().a().orElseThrow().form();
     Geometry tooth = study.pieces(0.0005).all().getFirst().slabs().getFirst().region().area(0.0005);
     Coordinate[] line = tooth.getCoordinates();

@@ -320,10 +320,13 @@ class CombinedTest {
     Study trolley =
         Study.of(
             train(
-                "turn: bevel 11 ~ 43\naxle: differential side 16 spider 10\n"
-                    + "shift turn.pinion 0.34; shift axle.left -0.3\n"
-                    + "join turn.crown = axle.case; drive turn.pinion 86 rpm 1 Nm\n"
-                    + "drive axle.left 20 rpm; take axle.right"));
+                """
+                turn: bevel 11 ~ 43
+                axle: differential side 16 spider 10
+                shift turn.pinion 0.34; shift axle.left -0.3
+                join turn.crown = axle.case; drive turn.pinion 86 rpm 1 Nm
+                drive axle.left 20 rpm; take axle.right\
+                """));
     assertEquals(
         BigFraction.of(24), speed(trolley.motion(), new MemberId("axle", "right")).orElseThrow());
     assertFalse(trolley.hasErrors());
@@ -338,9 +341,11 @@ class CombinedTest {
     ConfigurationBoard board =
         ConfigurationBoard.of(
             train(
-                "a: planetary sun 24 planet 15 x3 ring 54\n"
-                    + "b: planetary sun 24 planet 18 x3 ring 60\n"
-                    + "join a.carrier = b.sun"));
+                """
+                a: planetary sun 24 planet 15 x3 ring 54
+                b: planetary sun 24 planet 18 x3 ring 60
+                join a.carrier = b.sun\
+                """));
     assertEquals(3, board.freedoms());
     assertTrue(board.whole());
     assertTrue(

@@ -50,8 +50,13 @@ class ChainEditTest {
         CardPrinter.print(ChainEdit.meshWith(pair, id("C"), Teeth.internal(90)).train()));
     Train branched = ChainEdit.meshWith(pair, id("B"), Teeth.external(25)).train();
     assertEquals(
-        "main: parallel 20 ~ 50 ~ 60\nbranch: parallel 50 ~ 25\njoin main.B = branch.A\n"
-            + "drive main.A\ntake main.C\n",
+        """
+        main: parallel 20 ~ 50 ~ 60
+        branch: parallel 50 ~ 25
+        join main.B = branch.A
+        drive main.A
+        take main.C
+        """,
         CardPrinter.print(branched));
     Train twice =
         ChainEdit.meshWith(branched, new MemberId("main", "A"), Teeth.external(30)).train();

@@ -14,6 +14,7 @@ import java.util.TreeMap;
 import java.util.concurrent.Callable;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -49,6 +50,7 @@ import steadycog.train.Teeth;
 import steadycog.train.Train;
 
 /** Random cards through every output: no fault, and no number that is none. */
+@Tag("slow")
 class OutputFuzzTest {
   /** Set by {@code -Dfuzz=N} to try more cards than a build has time for. */
   private static final int CARDS = Integer.getInteger("fuzz", 25);

@@ -48,6 +48,7 @@ import steadycog.format.csv.RecordingCsv;
 import steadycog.format.file.Trouble;
 import steadycog.format.json.UnreadableException;
 import steadycog.number.Figures;
+import steadycog.number.Known;
 import steadycog.report.BenchBlocks;
 import steadycog.report.Block;
 import steadycog.train.Train;
@@ -224,7 +225,7 @@ final class RecordingPanel extends VBox {
         (channel, menu) -> {
           int index = seen.heads().indexOf(menu.getText());
           if (index >= 0) {
-            all.put(channel, new Column(index, units.get(channel).getText().strip()));
+            all.put(channel, new Column(index, Known.in(units, channel).getText().strip()));
           }
         });
     return new Columns(all);

@@ -41,7 +41,6 @@ import steadycog.train.Train;
 /** Size of teeth and room for the process: what holds for the whole train. */
 final class SizeBar extends VBox {
   private final Desk desk;
-  private final SizeEdits edits;
   private final TextField module =
       Look.field("sheet-module", 8, "Size of teeth: module 1.5 mm or dp 16");
   private final TextField angle =
@@ -60,7 +59,6 @@ final class SizeBar extends VBox {
   SizeBar(Desk desk, SizeEdits edits) {
     super(6);
     this.desk = desk;
-    this.edits = edits;
     getStyleClass().addAll("panel", "size-bar");
     problem.setId("sheet-problem");
     problem.setWrapText(true);

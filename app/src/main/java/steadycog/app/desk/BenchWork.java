@@ -146,6 +146,7 @@ public final class BenchWork {
   }
 
   /** Whatever is being worked out is not wanted any more. */
+  @SuppressWarnings("NonAtomicVolatileUpdate") // Counted on the interface’s thread alone.
   void drop() {
     current++;
     asked = Optional.empty();

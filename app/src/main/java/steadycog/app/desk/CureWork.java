@@ -93,6 +93,7 @@ public final class CureWork {
   }
 
   /** Begins anew for the bench there is now. */
+  @SuppressWarnings("NonAtomicVolatileUpdate") // Counted on the interface’s thread alone.
   void seek() {
     current++;
     known.set(Optional.empty());

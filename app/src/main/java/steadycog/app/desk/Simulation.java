@@ -68,6 +68,7 @@ public final class Simulation {
   }
 
   /** The line of the train in view: of its two inputs, or of those that a feedback path ties. */
+  @SuppressWarnings("ReferenceEquality") // The same study, not one that is alike.
   private Optional<TwoInputs> line() {
     Optional<Study> now = desk.bench().map(Bench::study);
     if (now.orElse(null) != known.orElse(null)) {

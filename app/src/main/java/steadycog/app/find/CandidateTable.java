@@ -30,6 +30,7 @@ import javafx.scene.layout.VBox;
 import steadycog.app.desk.Preferences;
 import steadycog.app.look.EachWayWords;
 import steadycog.app.look.Look;
+import steadycog.number.Known;
 import steadycog.search.Candidate;
 import steadycog.search.Loosen.Hint;
 import steadycog.search.Rank;
@@ -224,7 +225,7 @@ final class CandidateTable extends TableView<Candidate> {
   }
 
   private double least(TableColumn<Candidate, ?> column) {
-    return column.getId().equals(WHEELS) ? 120 : Math.min(widths.get(column), 42);
+    return column.getId().equals(WHEELS) ? 120 : Math.min(Known.in(widths, column), 42);
   }
 
   /** Says why there is nothing. */

@@ -237,7 +237,7 @@ public final class FindStation extends HBox {
         + ", "
         + found.query().order()
         + (found.provenBest() ? ", proven of " : ", cut short after ")
-        + many(found.examined());
+        + many((double) found.examined());
   }
 
   /** Why nothing was found. */
@@ -246,7 +246,7 @@ public final class FindStation extends HBox {
         found.rejected().entrySet().stream()
             .map(e -> e.getKey() + " turned down " + e.getValue())
             .collect(Collectors.joining(", "));
-    String covered = many(found.examined()) + " combinations covered. ";
+    String covered = many((double) found.examined()) + " combinations covered. ";
     return found.rejected().isEmpty()
         ? covered + "None comes near enough. "
         : covered + "Of those near enough " + refused + ". ";

@@ -24,6 +24,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import steadycog.app.desk.Desk;
 import steadycog.app.look.Look;
+import steadycog.number.Known;
 import steadycog.search.Kind;
 import steadycog.search.Limits.Direction;
 import steadycog.search.Query;
@@ -34,8 +35,6 @@ import steadycog.search.Wanted.Field;
 
 /** What is looked for, a field a line; what cannot be understood is said beneath its field. */
 final class WantedForm extends VBox {
-  private static final String TARGETS = "85 \u00b7 1500 rpm to 12 rpm";
-
   private final Finder finder;
   private final Map<Field, TextField> fields = new EnumMap<>(Field.class);
   private final Map<Field, Label> errors = new EnumMap<>(Field.class);
@@ -70,67 +69,32 @@ final class WantedForm extends VBox {
 
   private GridPane grid() {
     GridPane grid = Look.styled(new GridPane(), "wanted-grid");
-    line(
-        grid,
-        Field.TARGET,
-        "Target",
-        TARGETS,
-        "A ratio (85, 1:4), speeds in and out (1500 rpm to 12 rpm), or one turn of the output (23 h"
-            + " 56 min 4.0905 s from 1 rpm)");
-    line(
-        grid,
-        Field.TOLERANCE,
-        "Within",
-        "the nearest",
-        "0.1%, 50ppm, or 0.5 teeth of the last wheel a turn; empty: the nearest there are");
-    put(grid, "Turns", directions());
-    put(grid, "Kinds", kinds());
-    put(grid, "First", ranks());
-    line(grid, Field.STAGES, "Stages", "1..3", "Pairs of wheels, or sets in series");
-    line(grid, Field.TEETH, "Teeth", "12..120", "Of wheels, suns and planets");
-    line(grid, Field.RING, "Rings", "any", "Rings follow from sun and planets; limit them here");
-    line(grid, Field.PLANETS, "Planets", "3..5", "On one carrier: as many as go in are taken");
-    line(grid, Field.DISTORTION, "Rows off", "2 teeth", "By how many teeth two rows may differ");
-    line(grid, Field.PER_STAGE, "Step", "any", "The largest ratio of one stage, such as 8");
-    line(
-        grid,
-        Field.DIAMETER,
-        "Largest \u00d8",
-        "any",
-        "Of any wheel: 40 modules, or 60 mm at 1.5 mm");
-    line(grid, Field.DRIVER, "Driver", "free", "Counts that must drive, as on the motor: 18");
-    line(grid, Field.DRIVEN, "Driven", "free", "Counts that must be driven: 96");
-    line(grid, Field.STOCK, "Own only", "any wheel", "The wheels there are: 24, 36x2, 48");
-    line(
-        grid,
-        Field.LOSSES,
-        "Made",
-        "cut and oiled",
-        "oiled, greased, printed, ideal, friction 0.06, or external 0.95 internal 0.97; candidates"
-            + " say so on their cards");
-    line(grid, Field.EFFICIENCY, "Out", "any", "The least that must come out, such as 60 %");
-    line(
-        grid,
-        Field.BACKWARDS,
-        "Pushed",
-        "either",
-        "What it does when its take-off is pushed: turns, or holds. What holds itself is no brake");
-    check(
-        grid,
-        Field.TWO_MODULES,
-        "Rows in two modules",
-        "Rows of planets that two standard modules bring to one distance, without distortion");
-    check(grid, Field.COAXIAL, "Input and output in line", "Two pairs of one centre distance");
-    check(grid, Field.ANY, "With errors too", "List what breaks a rule as well, marked");
+    for (Field field : Field.values()) {
+      switch (field) {
+        case DIRECTION -> put(grid, field.label(), directions());
+        case KIND -> put(grid, field.label(), kinds());
+        case RANK -> put(grid, field.label(), ranks());
+        case TOP -> {
+          // Said on the command line: here the list scrolls.
+        }
+        default -> {
+          if (field.isChoice()) {
+            check(grid, field);
+          } else {
+            line(grid, field);
+          }
+        }
+      }
+    }
     return grid;
   }
 
-  private void line(GridPane grid, Field field, String name, String prompt, String help) {
+  private void line(GridPane grid, Field field) {
     TextField text = new TextField();
     text.setId("want-" + field.key());
-    text.setPromptText(prompt);
-    text.setAccessibleText(name + ": " + help);
-    text.setTooltip(new Tooltip(help));
+    text.setPromptText(field.usual());
+    text.setAccessibleText(field.label() + ": " + field.help());
+    text.setTooltip(new Tooltip(field.help()));
     text.textProperty()
         .addListener(
             (o, old, now) -> {
@@ -144,7 +108,7 @@ final class WantedForm extends VBox {
     Look.show(error, false);
     fields.put(field, text);
     errors.put(field, error);
-    put(grid, name, new VBox(1, text, error));
+    put(grid, field.label(), new VBox(1, text, error));
   }
 
   private static void put(GridPane grid, String name, Node node) {
@@ -155,10 +119,10 @@ final class WantedForm extends VBox {
     GridPane.setValignment(label, VPos.TOP);
   }
 
-  private void check(GridPane grid, Field field, String words, String help) {
-    CheckBox box = new CheckBox(words);
+  private void check(GridPane grid, Field field) {
+    CheckBox box = new CheckBox(field.label());
     box.setId("want-" + field.key());
-    box.setTooltip(new Tooltip(help));
+    box.setTooltip(new Tooltip(field.help()));
     box.setOnAction(e -> finder.want(field, box.isSelected() ? "yes" : ""));
     checks.put(field, box);
     grid.add(box, 0, grid.getRowCount(), 2, 1);
@@ -179,7 +143,7 @@ final class WantedForm extends VBox {
   private void chooseKinds() {
     String words =
         Kind.all().stream()
-            .filter(kind -> kinds.get(kind).isSelected())
+            .filter(kind -> Known.in(kinds, kind).isSelected())
             .map(Kind::word)
             .collect(Collectors.joining(","));
     boolean all = kinds.values().stream().allMatch(ToggleButton::isSelected);
@@ -252,10 +216,12 @@ final class WantedForm extends VBox {
 
   /** Without a target the ratio on the bench is wanted. */
   private void promptTarget() {
-    fields
-        .get(Field.TARGET)
+    Known.in(fields, Field.TARGET)
         .setPromptText(
-            finder.onTheBench().map(ratio -> ratio + ", as on the bench").orElse(TARGETS));
+            finder
+                .onTheBench()
+                .map(ratio -> ratio + ", as on the bench")
+                .orElse(Field.TARGET.usual()));
   }
 
   private static Set<Kind> kindsOf(Wanted wanted) {

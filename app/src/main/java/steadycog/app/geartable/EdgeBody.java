@@ -66,7 +66,7 @@ final class EdgeBody extends Group {
     double side = edge.hung() == Way.LEFT ? x - width / 2 - 2 : x + width / 2 - 2;
     put(plate, side, y - outer + 4, 4, outer - 4 - bore);
     put(plateBelow, side, y + bore, 4, outer - 4 - bore);
-    pseudoClassStateChanged(ODD, edge.plane() % 2 != 0 || edge.copy() > 0 && !edge.isRing());
+    pseudoClassStateChanged(ODD, edge.plane() % 2 != 0 || (edge.copy() > 0 && !edge.isRing()));
   }
 
   /**

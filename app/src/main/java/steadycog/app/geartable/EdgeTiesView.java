@@ -94,8 +94,9 @@ final class EdgeTiesView extends Group {
       EdgePoint b = element.ends().getLast();
       double left = x.applyAsDouble(Math.min(a.at(), b.at()));
       double right = x.applyAsDouble(Math.max(a.at(), b.at()));
-      EdgePoint first = a.at() <= b.at() ? a : b;
-      EdgePoint second = first == a ? b : a;
+      boolean inOrder = a.at() <= b.at();
+      EdgePoint first = inOrder ? a : b;
+      EdgePoint second = inOrder ? b : a;
       double middle = right - left > 4 * SHOE ? (left + right) / 2 : right + 2 * SHOE;
       line(legs, left, foot(first, -1, y), left, level);
       line(legs, left, level, middle - gap, level);

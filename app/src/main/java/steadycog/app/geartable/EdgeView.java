@@ -222,7 +222,7 @@ public final class EdgeView extends Pane {
         role == Role.HOLD
             && elements.stream()
                 .anyMatch(e -> e instanceof Brake(var held) && shaft.members().contains(held));
-    if (role == Role.DRIVE || role == Role.TAKE || role == Role.HOLD && !braked) {
+    if (role == Role.DRIVE || role == Role.TAKE || (role == Role.HOLD && !braked)) {
       from = toLeft ? -0.75 - outside : from;
       to = toLeft ? to : rightWall + outside;
     }
@@ -313,7 +313,7 @@ public final class EdgeView extends Pane {
         .filter(
             part ->
                 part instanceof Bevel
-                    || part instanceof Differential sides && !sides.caseId().equals(wheel.id()))
+                    || (part instanceof Differential sides && !sides.caseId().equals(wheel.id())))
         .isPresent();
   }
 

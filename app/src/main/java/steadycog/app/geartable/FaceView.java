@@ -20,6 +20,7 @@ import steadycog.app.look.Roles;
 import steadycog.app.look.Sign;
 import steadycog.motion.Motion;
 import steadycog.number.AngularSpeed;
+import steadycog.number.Known;
 import steadycog.shape.Drives;
 import steadycog.shape.FaceLayout;
 import steadycog.shape.Placed;
@@ -328,7 +329,7 @@ final class FaceView extends Pane {
       if (view instanceof WheelView wheel) {
         wheel.showClocking(clocking(bench, wheel.wheel()));
       }
-      view.showStuck(jammed && isInConflict(bench, view.id()) || isMisfit(bench, view));
+      view.showStuck((jammed && isInConflict(bench, view.id())) || isMisfit(bench, view));
       view.setAccessibleText(
           Sign.called(view.id())
               + teeth(view).map(count -> ", " + count + " teeth").orElse("")
@@ -420,8 +421,8 @@ final class FaceView extends Pane {
     Motion motion = bench.study().motion();
     int used = 0;
     for (Part part : bench.card().train().parts()) {
-      if (part instanceof Cycloidal drive && views.get(new Key(drive.ringId(), 0)) != null) {
-        BodyView ring = views.get(new Key(drive.ringId(), 0));
+      if (part instanceof Cycloidal drive && views.containsKey(new Key(drive.ringId(), 0))) {
+        BodyView ring = Known.in(views, new Key(drive.ringId(), 0));
         double ringTurns = turned(motion, drive.ringId()).orElse(0.0);
         double eccentricTurns = turned(motion, drive.eccentricId()).orElse(0.0);
         used = contacts.show(drive, bench, ring, ringTurns, eccentricTurns, used);

@@ -224,7 +224,7 @@ public final class GearTable extends BorderPane {
   private String barLength(Bench bench, int modules) {
     Train train = bench.card().train();
     boolean sized = train.parts().stream().allMatch(Cycloidal.class::isInstance);
-    if (sized && train.pitch().isEmpty() || train.hasOwnPitches()) {
+    if ((sized && train.pitch().isEmpty()) || train.hasOwnPitches()) {
       Unit unit = desk.preferences().length();
       return Sign.number(unit.fromBase(modules * train.moduleMm())) + " " + unit.symbol();
     }

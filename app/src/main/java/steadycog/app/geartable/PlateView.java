@@ -93,12 +93,8 @@ final class PlateView extends BodyView {
         && sameLines(other.lines(), plate().lines());
   }
 
-  /** Outlines are compared by their points: records of arrays are not. */
   private static boolean sameLines(List<Outline> one, List<Outline> other) {
-    return one.size() == other.size()
-        && (one.isEmpty()
-            || java.util.Arrays.equals(one.getFirst().x(), other.getFirst().x())
-                && java.util.Arrays.equals(one.getFirst().y(), other.getFirst().y()));
+    return one.size() == other.size() && (one.isEmpty() || one.getFirst().equals(other.getFirst()));
   }
 
   @Override

@@ -12,6 +12,7 @@ import steadycog.app.geartable.BodyView.TagSpot;
 import steadycog.app.geartable.TagPlaces.Disc;
 import steadycog.app.look.Sign;
 import steadycog.number.AngularSpeed;
+import steadycog.number.Known;
 import steadycog.train.Cycloidal;
 import steadycog.train.MemberId;
 import steadycog.train.Part;
@@ -54,7 +55,7 @@ final class TagLayer extends Group {
 
   /** Moves the tags along with what they name. */
   void follow() {
-    tags.forEach((id, tag) -> tag.follow(bodies.get(id)));
+    tags.forEach((id, tag) -> tag.follow(Known.in(bodies, id)));
   }
 
   private void place(Bench bench, TagPlaces places, BodyView view, List<BodyView> front) {

@@ -64,7 +64,7 @@ final class WheelPath {
     boolean hollow = plate.kind() == Kind.CIRCULAR_SPLINE || plate.kind() == Kind.PIN_RING;
     lines.forEach(line -> path.addLine(line, hollow ? -inset : inset));
     for (int k = 0; k < plate.circles().size(); k++) {
-      boolean hole = plate.kind() == Kind.DISC || plate.kind() == Kind.CASE && k == 1;
+      boolean hole = plate.kind() == Kind.DISC || (plate.kind() == Kind.CASE && k == 1);
       Circle circle = plate.circles().get(k);
       path.addCircle(
           circle.x() * scale,

@@ -12,6 +12,7 @@ import steadycog.app.look.Later;
 import steadycog.app.look.Look;
 import steadycog.app.look.Sign;
 import steadycog.number.Exact;
+import steadycog.number.Known;
 import steadycog.study.EpicyclicWorking;
 import steadycog.study.EpicyclicWorking.PitchLine;
 import steadycog.study.EpicyclicWorking.RelativeMotion;
@@ -61,9 +62,9 @@ final class EpicyclicPanel extends VBox {
     for (MemberId id : members) {
       results.row(
           new Label(Sign.shortName(id)),
-          PanelTable.figure(Sign.exact(working.relative().turns().get(id))),
-          PanelTable.figure(Sign.exact(working.table().turns().get(id))),
-          PanelTable.figure(Sign.exact(working.pitchLine().turns().get(id))));
+          PanelTable.figure(Sign.exact(Known.in(working.relative().turns(), id))),
+          PanelTable.figure(Sign.exact(Known.in(working.table().turns(), id))),
+          PanelTable.figure(Sign.exact(Known.in(working.pitchLine().turns(), id))));
     }
     getChildren()
         .addAll(
@@ -95,11 +96,11 @@ final class EpicyclicPanel extends VBox {
         "("
             + turns(relative, relative.last())
             + " \u2212 "
-            + bracketed(relative.turns().get(relative.carrier()))
+            + bracketed(Known.in(relative.turns(), relative.carrier()))
             + ") / ("
             + turns(relative, relative.first())
             + " \u2212 "
-            + bracketed(relative.turns().get(relative.carrier()))
+            + bracketed(Known.in(relative.turns(), relative.carrier()))
             + ") = "
             + Sign.exact(relative.basic());
     getChildren()
@@ -107,7 +108,7 @@ final class EpicyclicPanel extends VBox {
   }
 
   private static String turns(RelativeMotion relative, MemberId id) {
-    return Sign.exact(relative.turns().get(id));
+    return Sign.exact(Known.in(relative.turns(), id));
   }
 
   private static String bracketed(BigFraction value) {
@@ -125,8 +126,8 @@ final class EpicyclicPanel extends VBox {
       grid.row(
           new Label(Sign.shortName(id)),
           PanelTable.figure(Sign.exact(table.withCarrier())),
-          PanelTable.figure(Sign.exact(table.apart().get(id))),
-          Look.styled(PanelTable.figure(Sign.exact(table.turns().get(id))), "product"));
+          PanelTable.figure(Sign.exact(Known.in(table.apart(), id))),
+          Look.styled(PanelTable.figure(Sign.exact(Known.in(table.turns(), id))), "product"));
     }
     getChildren().addAll(Look.label("Turn table", "caption"), grid);
   }

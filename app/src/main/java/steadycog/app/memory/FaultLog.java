@@ -27,7 +27,7 @@ public final class FaultLog {
   public synchronized void add(Throwable fault) throws IOException {
     StringWriter trace = new StringWriter();
     fault.printStackTrace(new PrintWriter(trace));
-    MemoryFolder.make(file.getParent());
+    MemoryFolder.makeFor(file);
     boolean full = Files.exists(file) && Files.size(file) > MOST_BYTES;
     Files.writeString(
         file,

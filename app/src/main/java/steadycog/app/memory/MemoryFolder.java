@@ -7,6 +7,8 @@ import java.nio.file.attribute.PosixFileAttributeView;
 import java.nio.file.attribute.PosixFilePermissions;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
+import steadycog.number.Known;
 
 /** Where the program keeps what it remembers, by the custom of each system. */
 public final class MemoryFolder {
@@ -33,6 +35,11 @@ public final class MemoryFolder {
     }
   }
 
+  /** Makes the folder in which {@code file} lies. */
+  static void makeFor(Path file) throws IOException {
+    make(Objects.requireNonNull(file.toAbsolutePath().getParent(), "a file without a folder"));
+  }
+
   static Path path(Map<String, String> environment, String system, String home) {
     String override = environment.getOrDefault(OVERRIDE, "");
     if (!override.isBlank()) {
@@ -40,7 +47,7 @@ public final class MemoryFolder {
     }
     String name = system.toLowerCase(Locale.ROOT);
     if (name.contains("win") && environment.containsKey("LOCALAPPDATA")) {
-      return Path.of(environment.get("LOCALAPPDATA"), "Steady Cog");
+      return Path.of(Known.in(environment, "LOCALAPPDATA"), "Steady Cog");
     }
     if (name.contains("mac")) {
       return Path.of(home, "Library", "Application Support", "Steady Cog");

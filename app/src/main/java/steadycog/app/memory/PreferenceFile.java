@@ -58,7 +58,7 @@ public final class PreferenceFile {
     kept.setProperty("text-size", Double.toString(preferences.textSize()));
     StringWriter text = new StringWriter();
     kept.store(text, null);
-    MemoryFolder.make(file.getParent());
+    MemoryFolder.makeFor(file);
     JobFiles.write(file, text.toString());
   }
 }

@@ -39,7 +39,7 @@ public final class RecentFiles {
     Path whole = file.toAbsolutePath().normalize();
     files.remove(whole);
     files.addFirst(whole);
-    MemoryFolder.make(list.getParent());
+    MemoryFolder.makeFor(list);
     JobFiles.write(
         list, files.stream().limit(MOST).map(path -> path + "\n").collect(Collectors.joining()));
   }

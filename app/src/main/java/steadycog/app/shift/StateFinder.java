@@ -71,7 +71,7 @@ final class StateFinder {
     Search search = new Search();
     current = search;
     running.set(true);
-    searching.submit(
+    searching.execute(
         () -> {
           FoundStates result = StateHunt.of(asked, search);
           onScreen.accept(() -> end(search, result));

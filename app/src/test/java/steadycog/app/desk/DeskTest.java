@@ -54,7 +54,8 @@ class DeskTest {
   }
 
   private void typeKeys(String keys) {
-    for (char key : keys.toCharArray()) {
+    for (int i = 0; i < keys.length(); i++) {
+      char key = keys.charAt(i);
       desk.type(desk.sheet().text() + key);
     }
   }

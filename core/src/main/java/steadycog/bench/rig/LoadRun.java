@@ -65,12 +65,22 @@ public final class LoadRun extends Run {
     double voltage;
     double temperature;
     double noise;
-    RigReading first;
-    RigReading last;
+    private double began;
+    private double ended;
+    private long inputBegan;
+    private long inputEnded;
+    private long outputBegan;
+    private long outputEnded;
 
     void add(RigReading reading) {
-      first = n == 0 ? reading : first;
-      last = reading;
+      if (n == 0) {
+        began = reading.time();
+        inputBegan = reading.inputCounts();
+        outputBegan = reading.outputCounts();
+      }
+      ended = reading.time();
+      inputEnded = reading.inputCounts();
+      outputEnded = reading.outputCounts();
       n++;
       torque += reading.torque();
       current += reading.current();
@@ -80,7 +90,15 @@ public final class LoadRun extends Run {
     }
 
     double seconds() {
-      return n < 2 ? 0 : last.time() - first.time();
+      return ended - began;
+    }
+
+    long input() {
+      return inputEnded - inputBegan;
+    }
+
+    long output() {
+      return outputEnded - outputBegan;
     }
   }
 
@@ -194,11 +212,11 @@ public final class LoadRun extends Run {
   }
 
   private double inputTurns() {
-    return (double) (sum.last.inputCounts() - sum.first.inputCounts()) / rig.inputCounts();
+    return (double) sum.input() / rig.inputCounts();
   }
 
   private double outputTurns() {
-    return (double) (sum.last.outputCounts() - sum.first.outputCounts()) / rig.outputCounts();
+    return (double) sum.output() / rig.outputCounts();
   }
 
   private void end() {

@@ -179,7 +179,8 @@ public record Beginning(
     List<String> cells = new ArrayList<>();
     StringBuilder cell = new StringBuilder();
     boolean quoted = false;
-    for (char c : line.toCharArray()) {
+    for (int k = 0; k < line.length(); k++) {
+      char c = line.charAt(k);
       if (c == '"') {
         quoted = !quoted;
       } else if (c == separator && !quoted) {
@@ -259,7 +260,8 @@ public record Beginning(
               .map(hint -> hint.group(1).charAt(0))
               .findFirst();
       Parting best = new Parting(',', 0, 0);
-      for (char separator : SEPARATORS.toCharArray()) {
+      for (int k = 0; k < SEPARATORS.length(); k++) {
+        char separator = SEPARATORS.charAt(k);
         if (hinted.isPresent() && hinted.get() != separator) {
           continue;
         }
@@ -274,9 +276,9 @@ public record Beginning(
         }
         for (Map.Entry<Integer, Integer> one : widths.entrySet()) {
           if (one.getValue() > best.score
-              || one.getValue() == best.score
+              || (one.getValue() == best.score
                   && separator == best.separator
-                  && one.getKey() > best.width) {
+                  && one.getKey() > best.width)) {
             best = new Parting(separator, one.getKey(), one.getValue());
           }
         }
@@ -386,7 +388,7 @@ public record Beginning(
       }
       boolean fits =
           cells.size() == table.width
-              || cells.size() == table.width + 1 && cells.getLast().isBlank();
+              || (cells.size() == table.width + 1 && cells.getLast().isBlank());
       return fits
           ? Optional.of(cells.subList(0, table.width))
               .filter(c -> !c.stream().allMatch(String::isBlank))

@@ -6,6 +6,7 @@ import java.math.BigInteger;
 import java.math.RoundingMode;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
@@ -134,7 +135,10 @@ public final class BenchCsv {
       throw new UnreadableException(1, 1, "cannot be parted into columns: " + broken.getMessage());
     } catch (UncheckedIOException broken) {
       throw new UnreadableException(
-          1, 1, "cannot be parted into columns: " + broken.getCause().getMessage());
+          1,
+          1,
+          "cannot be parted into columns: "
+              + Objects.requireNonNull(broken.getCause()).getMessage());
     } catch (IllegalArgumentException broken) {
       throw new UnreadableException(1, 1, "heads of columns: " + broken.getMessage());
     }

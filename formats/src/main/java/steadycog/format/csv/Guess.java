@@ -207,8 +207,8 @@ public record Guess(Columns columns, List<String> said, List<Question> questions
               .map(Map.Entry::getKey)
               .toList();
       boolean other = words.stream().anyMatch(OTHER::contains);
-      if (in && out
-          || unit.isEmpty() && !heading.unit().isEmpty() && named.isEmpty() && !in && !out) {
+      if ((in && out)
+          || (unit.isEmpty() && !heading.unit().isEmpty() && named.isEmpty() && !in && !out)) {
         return Set.of();
       }
       Dimension dimension;
@@ -223,7 +223,7 @@ public record Guess(Columns columns, List<String> said, List<Question> questions
       }
       boolean contradicts = unit.isPresent() && !named.isEmpty() && !named.contains(dimension);
       Set<Channel> may = of(dimension, in, out);
-      if (contradicts && !may.isEmpty() || contradicts && named.contains(Dimension.TORQUE)) {
+      if ((contradicts && !may.isEmpty()) || (contradicts && named.contains(Dimension.TORQUE))) {
         String example =
             may.stream().findFirst().orElse(Channel.TORQUE).key() + "=" + (k + 1) + " or =none";
         questions.add(

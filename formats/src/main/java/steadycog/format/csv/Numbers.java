@@ -111,7 +111,7 @@ record Numbers(boolean comma) {
   private static boolean couldBe(String text) {
     for (int k = 0; k < text.length(); k++) {
       char c = text.charAt(k);
-      boolean fits = c >= '0' && c <= '9' || c == '.' || c == '-' || c == '+';
+      boolean fits = (c >= '0' && c <= '9') || c == '.' || c == '-' || c == '+';
       if (!fits && !(k > 0 && (c == 'e' || c == 'E'))) {
         return false;
       }
@@ -135,13 +135,13 @@ record Numbers(boolean comma) {
     boolean point = false;
     boolean either = false;
     for (String cell : cells) {
-      if (BY_POINTS.matcher(cell).matches() && cell.contains(",")
-          || COMMA.matcher(cell).matches() && !EITHER.matcher(cell).matches()) {
+      if ((BY_POINTS.matcher(cell).matches() && cell.contains(","))
+          || (COMMA.matcher(cell).matches() && !EITHER.matcher(cell).matches())) {
         comma = true;
-      } else if (BY_COMMAS.matcher(cell).matches() && !EITHER.matcher(cell).matches()
-          || PLAIN.matcher(cell).matches()
+      } else if ((BY_COMMAS.matcher(cell).matches() && !EITHER.matcher(cell).matches())
+          || (PLAIN.matcher(cell).matches()
               && cell.contains(".")
-              && !BY_POINTS.matcher(cell).matches()) {
+              && !BY_POINTS.matcher(cell).matches())) {
         point = true;
       } else {
         either |= EITHER.matcher(cell).matches();

@@ -18,6 +18,8 @@ public final class SheetCsv {
   private SheetCsv() {}
 
   /**
+   * The cut sheets of all trains, a value a line.
+   *
    * @param units in which each train is shown
    */
   public static String write(List<NamedStudy> trains, Function<NamedStudy, Units> units) {

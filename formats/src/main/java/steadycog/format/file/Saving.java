@@ -17,6 +17,7 @@ import java.nio.file.attribute.PosixFileAttributes;
 import java.nio.file.attribute.PosixFilePermission;
 import java.nio.file.attribute.PosixFilePermissions;
 import java.util.EnumSet;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
@@ -48,7 +49,7 @@ final class Saving {
     if (Files.isDirectory(target)) {
       throw new FileSystemException(file.toString(), null, "it is a folder");
     }
-    Path folder = target.getParent();
+    Path folder = folder(target);
     if (!Files.isDirectory(folder)) {
       throw new FileSystemException(
           file.toString(), null, "the folder " + folder + " does not exist");
@@ -93,11 +94,15 @@ final class Saving {
     }
   }
 
+  private static Path folder(Path file) {
+    return Objects.requireNonNullElse(file.getParent(), file);
+  }
+
   /** Rights to the owner alone until those of the file are known: it is never more open. */
   private static FileChannel create(Path beside, boolean ownerAlone) throws IOException {
     Set<StandardOpenOption> options =
         EnumSet.of(StandardOpenOption.CREATE_NEW, StandardOpenOption.WRITE);
-    return ownerAlone && posix(beside.getParent()).isPresent()
+    return ownerAlone && posix(folder(beside)).isPresent()
         ? FileChannel.open(beside, options, PosixFilePermissions.asFileAttribute(OWNER_ALONE))
         : FileChannel.open(beside, options);
   }

@@ -9,7 +9,6 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
-import org.jspecify.annotations.Nullable;
 import steadycog.bench.BenchBook;
 import steadycog.job.Job;
 import steadycog.job.Sheet;
@@ -48,7 +47,7 @@ final class JobReader extends JsonWalk {
     }
   }
 
-  private @Nullable Void checkHeader() throws IOException, UnreadableException {
+  private JobReader checkHeader() throws IOException, UnreadableException {
     expect(JsonToken.START_OBJECT, "a job: {\"format\": \"" + JobJson.FORMAT + "\", …}");
     boolean named = false;
     boolean numbered = false;
@@ -70,7 +69,7 @@ final class JobReader extends JsonWalk {
       throw new UnreadableException(
           1, 1, "not a Steady Cog job: \"" + (named ? "version" : "format") + "\" is missing");
     }
-    return null;
+    return this;
   }
 
   private void checkVersion(JsonToken value) throws IOException, UnreadableException {

@@ -22,6 +22,7 @@ import steadycog.bench.Chart;
 import steadycog.bench.Chart.Series;
 import steadycog.bench.Chart.Style;
 import steadycog.number.Figures;
+import steadycog.number.Known;
 import steadycog.number.Printable;
 import steadycog.piece.Region;
 import steadycog.report.Block;
@@ -333,7 +334,7 @@ final class Paper implements AutoCloseable {
         page,
         () -> {
           page.beginText();
-          page.setFont(fonts.get(face), size);
+          page.setFont(Known.in(fonts, face), size);
           page.setNonStrokingColor(colour[0], colour[1], colour[2]);
           page.newLineAtOffset(x, base);
           page.showText(known(Printable.of(text), face));
@@ -342,7 +343,7 @@ final class Paper implements AutoCloseable {
   }
 
   private float measure(String text, Typefaces face, float size) throws IOException {
-    return fonts.get(face).getStringWidth(known(text, face)) / 1000 * size;
+    return Known.in(fonts, face).getStringWidth(known(text, face)) / 1000 * size;
   }
 
   /** The text with what the typeface lacks replaced. */
@@ -360,7 +361,7 @@ final class Paper implements AutoCloseable {
 
   private boolean has(String one, Typefaces face) {
     try {
-      fonts.get(face).encode(one);
+      Known.in(fonts, face).encode(one);
       return true;
     } catch (IOException | IllegalArgumentException missing) {
       return false;
@@ -476,7 +477,6 @@ final class Paper implements AutoCloseable {
   /**
    * Regions drawn with material grey and lines in ink.
    *
-   * @param box least x, least y, greatest x, greatest y in mm
    * @param scale on paper over true size
    */
   void draw(Block.Drawing drawing, double scale) throws IOException {

@@ -19,6 +19,7 @@ import org.apache.pdfbox.pdmodel.documentinterchange.logicalstructure.PDStructur
 import org.apache.pdfbox.pdmodel.documentinterchange.logicalstructure.PDStructureTreeRoot;
 import org.apache.pdfbox.pdmodel.documentinterchange.taggedpdf.PDTableAttributeObject;
 import org.apache.pdfbox.pdmodel.interactive.viewerpreferences.PDViewerPreferences;
+import steadycog.number.Known;
 
 /**
  * What every piece of a document is, for those who have it read aloud: headings, paragraphs, tables
@@ -137,7 +138,7 @@ final class Tags {
   }
 
   private void mark(PDPage page, PDPageContentStream on) throws IOException {
-    COSArray own = parents.get(page);
+    COSArray own = Known.in(parents, page);
     PDStructureElement element = open.element();
     PDMarkedContentReference reference = new PDMarkedContentReference();
     reference.setPage(page);

@@ -14,6 +14,7 @@ import java.util.zip.ZipOutputStream;
 import javax.xml.stream.XMLOutputFactory;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamWriter;
+import steadycog.number.Known;
 import steadycog.number.Printable;
 import steadycog.piece.Piece;
 import steadycog.piece.Solid;
@@ -93,7 +94,7 @@ public final class ThreeMf {
     xml.writeStartElement("build");
     for (Solids.Standing one : solids.all()) {
       xml.writeEmptyElement("item");
-      xml.writeAttribute("objectid", Integer.toString(ids.get(one.laid().piece())));
+      xml.writeAttribute("objectid", Integer.toString(Known.in(ids, one.laid().piece())));
       double cos = Math.cos(one.laid().angle());
       double sin = Math.sin(one.laid().angle());
       xml.writeAttribute(

@@ -71,8 +71,11 @@ class BenchCsvTest {
     LoadTest read =
         (LoadTest)
             BenchCsv.read(
-                "Load [N],current [mA],Temperature (\u00b0F),outcome,mood\n"
-                    + "2,350,70,held,good\n3 kg,,,broke,bad\n",
+                """
+                Load [N],current [mA],Temperature (\u00b0F),outcome,mood
+                2,350,70,held,good
+                3 kg,,,broke,bad
+                """,
                 into);
     assertEquals(new Quantity(Exact.of(2, 1), Unit.N), read.steps().get(0).load());
     LoadStep first = read.steps().getFirst();

@@ -49,28 +49,39 @@ class RecordingCsvTest {
   @ParameterizedTest
   @ValueSource(
       strings = {
-        "time [s],input [deg],output [deg],torque [Nm]\n"
-            + "0,0,0,0.5\n"
-            + "0.1,36,3.6,0.5\n"
-            + "0.2,72,7.2,0.5\n",
-        "time_ms;input_turns;output_rev;torque_Nmm\n"
-            + "0;0;0;500\n"
-            + "100;0,1;0,01;500\n"
-            + "200;0,2;0,02;500\n",
-        "t\tin (rad)\tout (deg)\ttorque out (N\u00b7m)\n"
-            + "# stopped here\n"
-            + "0\t0\t0\t0.5\n"
-            + "0.1\t0.628318531\t3.6\t0.5\n\n"
-            + "0.2\t1.256637061\t7.2\t0.5\n",
-        "Time,Input,Output,Torque\n"
-            + "s,counts/1000,counts/500,kgf-cm\n"
-            + "0,0,0,5.098581\n"
-            + "0.1,100,5,5.098581\n"
-            + "0.2,200,10,5.098581\n",
-        "\ufefftime,input,output,torque\n"
-            + "0,0,0,0.5 Nm\n"
-            + "0.1,36,3.6 deg,500 Nmm\n"
-            + "0.2,0.2 turn,0.02 turn,0.5\n"
+        """
+        time [s],input [deg],output [deg],torque [Nm]
+        0,0,0,0.5
+        0.1,36,3.6,0.5
+        0.2,72,7.2,0.5
+        """,
+        """
+        time_ms;input_turns;output_rev;torque_Nmm
+        0;0;0;500
+        100;0,1;0,01;500
+        200;0,2;0,02;500
+        """,
+        """
+        t\tin (rad)\tout (deg)\ttorque out (N\u00b7m)
+        # stopped here
+        0\t0\t0\t0.5
+        0.1\t0.628318531\t3.6\t0.5
+
+        0.2\t1.256637061\t7.2\t0.5
+        """,
+        """
+        Time,Input,Output,Torque
+        s,counts/1000,counts/500,kgf-cm
+        0,0,0,5.098581
+        0.1,100,5,5.098581
+        0.2,200,10,5.098581
+        """,
+        """
+        \ufefftime,input,output,torque
+        0,0,0,0.5 Nm
+        0.1,36,3.6 deg,500 Nmm
+        0.2,0.2 turn,0.02 turn,0.5
+        """
       })
   void separatorsUnitsAndDecimalCommasAreUnderstood(String text) throws Exception {
     Recording recording = read(text);

@@ -1,5 +1,6 @@
 package steadycog.format.pdf;
 
+import static java.nio.charset.StandardCharsets.ISO_8859_1;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
@@ -133,7 +134,7 @@ class AccessibleReportTest {
     for (PDPage sheet : read.getPages()) {
       assertEquals(page, sheet.getStructParents());
       COSArray owners = (COSArray) numbers.getObject(2 * page + 1);
-      String content = new String(sheet.getContents().readAllBytes(), "ISO-8859-1");
+      String content = new String(sheet.getContents().readAllBytes(), ISO_8859_1);
       Matcher mark = Pattern.compile("/MCID (\\d+)").matcher(content);
       int marks = 0;
       while (mark.find()) {
