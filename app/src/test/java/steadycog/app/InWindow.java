@@ -40,7 +40,6 @@ abstract class InWindow {
         stage -> {
           Uncaught.watch();
           opened = SteadyCogApp.open(stage, dialogs, memory);
-          stage.sizeToScene(); // the test before may have left the window in another size
         });
     settle();
   }

@@ -15,9 +15,11 @@ import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.stream.Stream;
+import javafx.stage.Stage;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 import org.testfx.util.WaitForAsyncUtils;
+import steadycog.app.SteadyCogApp.Opened;
 
 /** The pictures of the documents show what the window shows now. */
 class ShotsTest extends InWindow {
@@ -33,11 +35,14 @@ class ShotsTest extends InWindow {
     Path fresh = Files.createDirectory(folder.resolve("shots"));
     StringWriter out = new StringWriter();
     AtomicBoolean done = new AtomicBoolean();
-    robot.interact(() -> new Shots(fresh, new PrintWriter(out)).take(opened, () -> done.set(true)));
+    Stage stage = ofFirstSize();
+    robot.interact(() -> take(stage, new Shots(fresh, new PrintWriter(out)), done));
     try {
       WaitForAsyncUtils.waitFor(5, TimeUnit.MINUTES, done::get);
     } catch (TimeoutException late) {
       throw new AssertionError("pictures taken until now: " + out, late);
+    } finally {
+      robot.interact(stage::close);
     }
     assertEquals(names(KEPT), names(fresh));
     List<String> stale = new ArrayList<>();
@@ -48,6 +53,18 @@ class ShotsTest extends InWindow {
       }
     }
     assertEquals(List.of(), stale, "take them again by ./steady-cog shots docs/screenshots");
+  }
+
+  /** The window of the tests may still have the size that the test before gave it. */
+  private Stage ofFirstSize() {
+    Stage[] stage = new Stage[1];
+    robot.interact(() -> stage[0] = new Stage());
+    return stage[0];
+  }
+
+  private void take(Stage stage, Shots shots, AtomicBoolean done) {
+    Opened shown = SteadyCogApp.open(stage, dialogs, folder.resolve("memory of pictures"));
+    shots.take(shown, () -> done.set(true));
   }
 
   private static List<String> names(Path folder) throws IOException {
