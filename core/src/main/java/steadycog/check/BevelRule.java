@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import steadycog.train.Bevel;
-import steadycog.train.Part;
 
 /** What is to be known of a right-angle pair: the side of its crown, its contact, its offset. */
 final class BevelRule implements Rule {
@@ -12,18 +11,16 @@ final class BevelRule implements Rule {
   @Override
   public List<Finding> check(Subject subject) {
     List<Finding> found = new ArrayList<>();
-    for (Part part : subject.train().parts()) {
-      if (part instanceof Bevel pair) {
-        found.add(side(pair));
-        found.add(
-            Finding.of("bevel-contact", Severity.NOTE, List.of(pair.pinionId(), pair.crownId())));
-        pair.offset()
-            .ifPresent(
-                offset ->
-                    found.add(
-                        Finding.of("hypoid", Severity.NOTE, List.of(pair.pinionId()))
-                            .with("offset", offset)));
-      }
+    for (Bevel pair : subject.train().parts(Bevel.class)) {
+      found.add(side(pair));
+      found.add(
+          Finding.of("bevel-contact", Severity.NOTE, List.of(pair.pinionId(), pair.crownId())));
+      pair.offset()
+          .ifPresent(
+              offset ->
+                  found.add(
+                      Finding.of("hypoid", Severity.NOTE, List.of(pair.pinionId()))
+                          .with("offset", offset)));
     }
     return found;
   }

@@ -18,7 +18,6 @@ import steadycog.train.Clearance.Gap;
 import steadycog.train.Cycloidal;
 import steadycog.train.Member;
 import steadycog.train.MemberId;
-import steadycog.train.Part;
 import steadycog.train.Train;
 
 /**
@@ -61,16 +60,14 @@ final class BoreRule implements Rule {
             .ifPresent(found::add);
       }
     }
-    for (Part part : train.parts()) {
-      if (part instanceof Cycloidal drive) {
-        MemberId id = drive.eccentricId();
-        CycloidGeometry geometry = new CycloidGeometry(drive);
-        double root = geometry.boreRadius() - geometry.eccentricity();
-        Blank.of(train, id)
-            .bore()
-            .flatMap(bore -> wall(train, id, bore, root, LEAST_CAM_WALL, "cam."))
-            .ifPresent(found::add);
-      }
+    for (Cycloidal drive : train.parts(Cycloidal.class)) {
+      MemberId id = drive.eccentricId();
+      CycloidGeometry geometry = new CycloidGeometry(drive);
+      double root = geometry.boreRadius() - geometry.eccentricity();
+      Blank.of(train, id)
+          .bore()
+          .flatMap(bore -> wall(train, id, bore, root, LEAST_CAM_WALL, "cam."))
+          .ifPresent(found::add);
     }
     return found;
   }

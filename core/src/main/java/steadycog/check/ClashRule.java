@@ -3,7 +3,6 @@ package steadycog.check;
 import java.util.ArrayList;
 import java.util.List;
 import steadycog.shape.FaceLayout;
-import steadycog.train.Parallel;
 
 /** Wheels of one plane that run into each other however the shafts are laid out. */
 final class ClashRule implements Rule {
@@ -23,8 +22,8 @@ final class ClashRule implements Rule {
               .with("b", clash.b())
               .with("overlap", PairRule.rounded(clash.depth(), 2));
       boolean movable =
-          subject.train().partOf(clash.a()) instanceof Parallel
-              && subject.train().partOf(clash.b()) instanceof Parallel;
+          subject.train().partOf(clash.a()).isChain()
+              && subject.train().partOf(clash.b()).isChain();
       found.add(
           clash.shaft()
               ? finding.worded(movable ? "shaft" : "fixed-shaft")

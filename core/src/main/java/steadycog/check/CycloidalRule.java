@@ -5,7 +5,6 @@ import java.util.List;
 import steadycog.number.Measured;
 import steadycog.shape.CycloidGeometry;
 import steadycog.train.Cycloidal;
-import steadycog.train.Part;
 import steadycog.train.Train;
 
 /** A rule that looks at one cycloidal drive at a time. */
@@ -14,10 +13,8 @@ abstract class CycloidalRule implements Rule {
   @Override
   public final List<Finding> check(Subject subject) {
     List<Finding> found = new ArrayList<>();
-    for (Part part : subject.train().parts()) {
-      if (part instanceof Cycloidal drive) {
-        found.addAll(check(subject.train(), drive, new CycloidGeometry(drive)));
-      }
+    for (Cycloidal drive : subject.train().parts(Cycloidal.class)) {
+      found.addAll(check(subject.train(), drive, new CycloidGeometry(drive)));
     }
     return found;
   }

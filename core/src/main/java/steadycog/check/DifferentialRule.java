@@ -5,7 +5,6 @@ import java.util.List;
 import java.util.Optional;
 import steadycog.train.Differential;
 import steadycog.train.MemberId;
-import steadycog.train.Part;
 import steadycog.train.Roles;
 
 /**
@@ -22,14 +21,12 @@ final class DifferentialRule implements Rule {
   @Override
   public List<Finding> check(Subject subject) {
     List<Finding> found = new ArrayList<>();
-    for (Part part : subject.train().parts()) {
-      if (part instanceof Differential sides) {
-        assembly(sides).ifPresent(found::add);
-        if (isLocked(subject.motion().mechanism().roles(), sides)) {
-          found.add(
-              Finding.of(
-                  "differential-locked", Severity.NOTE, List.of(sides.leftId(), sides.rightId())));
-        }
+    for (Differential sides : subject.train().parts(Differential.class)) {
+      assembly(sides).ifPresent(found::add);
+      if (isLocked(subject.motion().mechanism().roles(), sides)) {
+        found.add(
+            Finding.of(
+                "differential-locked", Severity.NOTE, List.of(sides.leftId(), sides.rightId())));
       }
     }
     return found;

@@ -6,7 +6,6 @@ import java.util.Optional;
 import steadycog.number.Measured;
 import steadycog.train.Member;
 import steadycog.train.MemberId;
-import steadycog.train.Part;
 import steadycog.train.Pitch;
 import steadycog.train.Planetary;
 import steadycog.train.Train;
@@ -16,11 +15,9 @@ abstract class PlanetaryRule implements Rule {
   @Override
   public final List<Finding> check(Subject subject) {
     List<Finding> found = new ArrayList<>();
-    for (Part part : subject.train().parts()) {
-      if (part instanceof Planetary set) {
-        for (int row = 0; row < set.rows().size(); row++) {
-          check(subject.train(), set, row).ifPresent(found::add);
-        }
+    for (Planetary set : subject.train().parts(Planetary.class)) {
+      for (int row = 0; row < set.rows().size(); row++) {
+        check(subject.train(), set, row).ifPresent(found::add);
       }
     }
     return found;

@@ -9,7 +9,6 @@ import steadycog.motion.MotionSolver;
 import steadycog.number.Figures;
 import steadycog.number.Ratio;
 import steadycog.train.Member;
-import steadycog.train.Part;
 import steadycog.train.Planetary;
 import steadycog.train.Teeth;
 import steadycog.train.Train;
@@ -34,8 +33,8 @@ final class SensitivityRule implements Rule {
   public List<Finding> check(Subject subject) {
     List<Finding> found = new ArrayList<>();
     Optional<Ratio> ratio = subject.motion().ratio();
-    for (Part part : subject.train().parts()) {
-      if (part instanceof Planetary set && set.stepped() && ratio.isPresent()) {
+    for (Planetary set : subject.train().parts(Planetary.class)) {
+      if (set.stepped() && ratio.isPresent()) {
         worst(subject.train(), set, ratio.get())
             .filter(worst -> worst.size > USUAL)
             .ifPresent(worst -> found.add(finding(worst, ratio.get())));

@@ -20,11 +20,7 @@ final class SharedCarrierRule implements Rule {
   public List<Finding> check(Subject subject) {
     Train train = subject.train();
     Axes shafts = Axes.ofShafts(train);
-    List<Planetary> sets =
-        train.parts().stream()
-            .filter(Planetary.class::isInstance)
-            .map(Planetary.class::cast)
-            .toList();
+    List<Planetary> sets = train.parts(Planetary.class);
     List<Finding> found = new ArrayList<>();
     for (int a = 0; a < sets.size(); a++) {
       for (int b = a + 1; b < sets.size(); b++) {

@@ -6,7 +6,6 @@ import java.util.Optional;
 import steadycog.number.Exact;
 import steadycog.number.Measured;
 import steadycog.shape.StrainGeometry;
-import steadycog.train.Part;
 import steadycog.train.StrainWave;
 import steadycog.train.Train;
 
@@ -21,13 +20,11 @@ final class StrainWaveRule implements Rule {
   @Override
   public List<Finding> check(Subject subject) {
     List<Finding> found = new ArrayList<>();
-    for (Part part : subject.train().parts()) {
-      if (part instanceof StrainWave drive) {
-        found.add(lobes(drive));
-        range(drive).ifPresent(found::add);
-        module(subject.train(), drive).ifPresent(found::add);
-        stress(subject.train(), drive).ifPresent(found::add);
-      }
+    for (StrainWave drive : subject.train().parts(StrainWave.class)) {
+      found.add(lobes(drive));
+      range(drive).ifPresent(found::add);
+      module(subject.train(), drive).ifPresent(found::add);
+      stress(subject.train(), drive).ifPresent(found::add);
     }
     return found;
   }

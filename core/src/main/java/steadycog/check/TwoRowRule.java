@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import steadycog.train.Member;
-import steadycog.train.Part;
 import steadycog.train.Planetary;
 import steadycog.train.Train;
 
@@ -14,8 +13,8 @@ abstract class TwoRowRule implements Rule {
   @Override
   public final List<Finding> check(Subject subject) {
     List<Finding> found = new ArrayList<>();
-    for (Part part : subject.train().parts()) {
-      if (part instanceof Planetary set && set.stepped()) {
+    for (Planetary set : subject.train().parts(Planetary.class)) {
+      if (set.stepped()) {
         check(subject.train(), set).ifPresent(found::add);
       }
     }

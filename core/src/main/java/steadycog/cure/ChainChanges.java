@@ -16,7 +16,6 @@ import steadycog.shape.PairGeometry;
 import steadycog.shape.PairShift;
 import steadycog.train.MemberId;
 import steadycog.train.Mesh;
-import steadycog.train.Parallel;
 import steadycog.train.Place;
 import steadycog.train.Teeth;
 import steadycog.train.Train;
@@ -64,7 +63,7 @@ final class ChainChanges {
           all.add(mesh.a());
           all.add(mesh.b());
         });
-    all.removeIf(wheel -> !(train.partOf(wheel) instanceof Parallel));
+    all.removeIf(wheel -> !train.partOf(wheel).isChain());
     wheels = all.stream().limit(MOST_WHEELS).toList();
     meshes = near.stream().filter(m -> wheels.contains(m.a()) && wheels.contains(m.b())).toList();
   }

@@ -11,7 +11,6 @@ import java.util.stream.Collectors;
 import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.number.Exact;
 import steadycog.train.MemberId;
-import steadycog.train.Parallel;
 import steadycog.train.Planetary;
 import steadycog.train.Roles;
 import steadycog.train.Teeth;
@@ -57,7 +56,7 @@ record Change(String words, Train train, int counts, boolean arranged, double ef
   /** {@code A 14 -> 15}; internal wheels of a chain with their {@code i}, as the card has them. */
   static String counted(Train train, MemberId wheel, Teeth now) {
     Teeth old = train.member(wheel).teeth().orElseThrow();
-    boolean marked = train.partOf(wheel) instanceof Parallel && old.internal();
+    boolean marked = train.partOf(wheel).isChain() && old.internal();
     String mark = marked ? "i" : "";
     return wheel + " " + old.count() + mark + " -> " + now.count() + mark;
   }

@@ -191,9 +191,7 @@ final class Proposals {
   }
 
   private List<MemberId> onFixedAxes(Finding finding) {
-    return finding.members().stream()
-        .filter(member -> train.partOf(member) instanceof Parallel)
-        .toList();
+    return finding.members().stream().filter(member -> train.partOf(member).isChain()).toList();
   }
 
   private Set<Part> parts(Finding finding) {

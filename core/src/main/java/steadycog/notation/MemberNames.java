@@ -5,7 +5,6 @@ import java.util.List;
 import steadycog.notation.Statement.BadStatement;
 import steadycog.train.MemberId;
 import steadycog.train.Part;
-import steadycog.train.Shaft;
 
 /**
  * Finds the member that a word on the card means: exact, else in any case, else by bare name, else
@@ -15,13 +14,13 @@ final class MemberNames {
   private static final int MOST_LISTED = 12;
 
   private final List<MemberId> all = new ArrayList<>();
-  private final List<Shaft> shafts = new ArrayList<>();
+  private final List<MemberId> alone = new ArrayList<>();
 
   MemberNames(List<Part> parts) {
     for (Part part : parts) {
       part.members().forEach(member -> all.add(member.id()));
-      if (part instanceof Shaft shaft) {
-        shafts.add(shaft);
+      if (part.members().size() == 1) {
+        alone.add(part.members().getFirst().id());
       }
     }
   }
@@ -33,12 +32,8 @@ final class MemberNames {
     List<MemberId> anyCase =
         all.stream().filter(id -> id.toString().equalsIgnoreCase(word)).toList();
     List<MemberId> bare = all.stream().filter(id -> id.name().equalsIgnoreCase(word)).toList();
-    List<MemberId> alone =
-        shafts.stream()
-            .filter(shaft -> shaft.name().equalsIgnoreCase(word))
-            .map(Shaft::id)
-            .toList();
-    for (List<MemberId> found : List.of(exact, anyCase, bare, alone)) {
+    List<MemberId> byPart = alone.stream().filter(id -> id.part().equalsIgnoreCase(word)).toList();
+    for (List<MemberId> found : List.of(exact, anyCase, bare, byPart)) {
       if (found.size() == 1) {
         return found.getFirst();
       }

@@ -10,12 +10,18 @@ import steadycog.notation.Statement.BadStatement;
 import steadycog.number.Exact;
 import steadycog.number.Quantity;
 import steadycog.number.Unit;
+import steadycog.train.Bevel;
+import steadycog.train.Cycloidal;
+import steadycog.train.Differential;
 import steadycog.train.MemberId;
 import steadycog.train.Mesh;
+import steadycog.train.Parallel;
 import steadycog.train.Part;
 import steadycog.train.Pitch;
 import steadycog.train.Planetary;
+import steadycog.train.Shaft;
 import steadycog.train.Sizes;
+import steadycog.train.StrainWave;
 import steadycog.train.WheelSize;
 
 /**
@@ -73,7 +79,7 @@ final class OwnPitches {
         wheel = Optional.of(names.read(statement));
       }
     }
-    boolean rows = part.filter(one -> one instanceof Planetary).isPresent() && wheel.isEmpty();
+    boolean rows = part.filter(OwnPitches::hasRows).isPresent() && wheel.isEmpty();
     List<Pitch> pitches = pitches(statement, diametral, rows);
     if (wheel.isPresent()) {
       if (pitches.size() > 1) {
@@ -85,6 +91,14 @@ final class OwnPitches {
       throw Statement.unexpected(at, "the part first, as module set 1/0.95 mm");
     }
     return of(part.get(), pitches, at);
+  }
+
+  /** Two numbers after a set are its two rows, after anything else a fraction. */
+  private static boolean hasRows(Part part) {
+    return switch (part) {
+      case Planetary _ -> true;
+      case Parallel _, Cycloidal _, StrainWave _, Bevel _, Differential _, Shaft _ -> false;
+    };
   }
 
   private static List<Pitch> pitches(Statement statement, boolean diametral, boolean rows)
@@ -146,21 +160,31 @@ final class OwnPitches {
       throw new BadStatement(
           at.problem("a module of a part without teeth of a module; leave it out"));
     }
-    if (pitches.size() > 1 && !(part instanceof Planetary set && set.rows().size() == 2)) {
+    if (pitches.size() > part.rowCount()) {
       throw new BadStatement(at.problem("two modules: only a set of two rows has them"));
     }
+    return switch (part) {
+      case Planetary set -> ofRows(set, pitches);
+      case Parallel _, Cycloidal _, StrainWave _, Bevel _, Differential _, Shaft _ ->
+          ofMeshes(part, pitches.getFirst());
+    };
+  }
+
+  private static Sizes ofRows(Planetary set, List<Pitch> pitches) {
     Sizes all = Sizes.UNSTATED;
-    if (part instanceof Planetary set) {
-      for (int row = 0; row < set.rows().size(); row++) {
-        Pitch pitch = pitches.get(Math.min(row, pitches.size() - 1));
-        all = all.with(set.planetIds(row).getFirst(), WheelSize.NONE.withPitch(Optional.of(pitch)));
-      }
-      return all;
+    for (int row = 0; row < set.rows().size(); row++) {
+      Pitch pitch = pitches.get(Math.min(row, pitches.size() - 1));
+      all = all.with(set.planetIds(row).getFirst(), WheelSize.NONE.withPitch(Optional.of(pitch)));
     }
+    return all;
+  }
+
+  private static Sizes ofMeshes(Part part, Pitch pitch) {
+    Sizes all = Sizes.UNSTATED;
     Set<MemberId> told = new HashSet<>();
     for (Mesh mesh : part.meshes()) {
       if (!told.contains(mesh.a()) && !told.contains(mesh.b())) {
-        all = all.with(mesh.a(), WheelSize.NONE.withPitch(Optional.of(pitches.getFirst())));
+        all = all.with(mesh.a(), WheelSize.NONE.withPitch(Optional.of(pitch)));
       }
       told.add(mesh.a());
       told.add(mesh.b());

@@ -70,7 +70,7 @@ public final class Levels {
   private static double bevels(Train train, MemberId id) {
     BevelPair pair = BevelPair.of(train, id).orElseThrow();
     double own = BevelBody.of(train, id).orElseThrow().mounting();
-    boolean differential = train.partOf(id) instanceof Differential;
+    boolean differential = train.partOf(id, Differential.class).isPresent();
     return own + (differential ? own : BevelBody.of(train, pair.one().id()).orElseThrow().radius());
   }
 

@@ -128,7 +128,7 @@ public final class Shafts {
   /** At the small end; the case of a differential is none that has teeth. */
   private static double bevelRoot(Train train, BevelPair pair, MemberId id) {
     boolean other = id.equals(pair.other().id());
-    if (other && train.partOf(id) instanceof Differential) {
+    if (other && train.partOf(id, Differential.class).isPresent()) {
       return 0;
     }
     BevelPair.Gear gear = other ? pair.other() : pair.one();

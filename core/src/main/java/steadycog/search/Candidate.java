@@ -95,8 +95,10 @@ public record Candidate(
                   stages(train),
                   size(train),
                   train.parts().stream().mapToDouble(part -> diameter(train, part)).max().orElse(0),
-                  train.parts().stream().mapToInt(Candidate::planets).max().orElse(0),
-                  train.parts().stream().mapToInt(part -> distortion(train, part)).sum(),
+                  train.parts(Planetary.class).stream().mapToInt(Planetary::count).max().orElse(0),
+                  train.parts(Planetary.class).stream()
+                      .mapToInt(set -> PlanetGeometry.of(train, set).distortion())
+                      .sum(),
                   findings.stream().anyMatch(f -> f.wording().equals("phasing.in-step")),
                   eachWay.orElseThrow(),
                   findings.isEmpty() ? Severity.OK : findings.getFirst().severity(),
@@ -197,13 +199,5 @@ public record Candidate(
       }
     }
     return largest;
-  }
-
-  private static int planets(Part part) {
-    return part instanceof Planetary set ? set.count() : 0;
-  }
-
-  private static int distortion(Train train, Part part) {
-    return part instanceof Planetary set ? PlanetGeometry.of(train, set).distortion() : 0;
   }
 }

@@ -7,11 +7,17 @@ import java.util.Map;
 import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.number.Exact;
 import steadycog.shape.BevelPair;
+import steadycog.train.Bevel;
+import steadycog.train.Cycloidal;
+import steadycog.train.Differential;
 import steadycog.train.Member;
 import steadycog.train.MemberId;
 import steadycog.train.Mesh;
 import steadycog.train.Parallel;
 import steadycog.train.Part;
+import steadycog.train.Planetary;
+import steadycog.train.Shaft;
+import steadycog.train.StrainWave;
 import steadycog.train.Teeth;
 import steadycog.train.Train;
 
@@ -58,10 +64,12 @@ final class ChainFit {
   private static Map<MemberId, BigFraction> shifts(Train train, int tenths, boolean inLine) {
     Map<MemberId, BigFraction> shifts = new LinkedHashMap<>();
     for (Part part : train.parts()) {
-      if (part instanceof Parallel chain) {
-        shift(chain, tenths, inLine, shifts);
+      switch (part) {
+        case Parallel chain -> shift(chain, tenths, inLine, shifts);
+        case Bevel _, Differential _ ->
+            shift(BevelPair.of(train, part).orElseThrow(), tenths, shifts);
+        case Planetary _, Cycloidal _, StrainWave _, Shaft _ -> {}
       }
-      BevelPair.of(train, part).ifPresent(pair -> shift(pair, tenths, shifts));
     }
     return shifts;
   }

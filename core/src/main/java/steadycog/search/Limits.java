@@ -2,7 +2,6 @@ package steadycog.search;
 
 import java.util.Optional;
 import steadycog.train.Mesh;
-import steadycog.train.Parallel;
 import steadycog.train.Part;
 import steadycog.train.Planetary;
 import steadycog.train.Teeth;
@@ -171,10 +170,10 @@ public record Limits(
 
   /** Of a chain every pair makes a step, and all have one centre distance if they are in line. */
   private boolean allowsSteps(Part part, Candidate candidate) {
-    if (part instanceof Parallel chain) {
-      return chain.meshes().stream()
+    if (part.isChain()) {
+      return part.meshes().stream()
               .allMatch(m -> allowsStep((double) m.teethB().count() / m.teethA().count()))
-          && (!coaxial || chain.meshes().stream().mapToInt(Mesh::span).distinct().count() == 1);
+          && (!coaxial || part.meshes().stream().mapToInt(Mesh::span).distinct().count() == 1);
     }
     boolean alone = candidate.train().parts().size() == 1;
     return !alone || allowsStep(candidate.ratio().reduction().doubleValue());

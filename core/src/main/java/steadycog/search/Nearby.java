@@ -228,13 +228,11 @@ public final class Nearby {
   /** With few changed counts all other planets are tried, with more only other places of them. */
   private static Stream<Train> adaptations(Train counted, boolean few) {
     List<Train> all = new ArrayList<>(List.of(counted));
-    for (Part part : counted.parts()) {
-      if (part instanceof Planetary set) {
-        for (Train before : List.copyOf(all)) {
-          numbers(set).stream()
-              .filter(other -> few || other.count() == set.count())
-              .forEach(other -> all.add(before.withPart(other)));
-        }
+    for (Planetary set : counted.parts(Planetary.class)) {
+      for (Train before : List.copyOf(all)) {
+        numbers(set).stream()
+            .filter(other -> few || other.count() == set.count())
+            .forEach(other -> all.add(before.withPart(other)));
       }
     }
     Stream<Train> shifted = all.stream().flatMap(Nearby::shifted);
@@ -244,14 +242,11 @@ public final class Nearby {
   /** With the least shifts that its sets ask for, its chains and its bevel gears. */
   private static Stream<Train> shifted(Train train) {
     Train shifted = train;
-    for (Part part : train.parts()) {
-      if (part instanceof Planetary set) {
-        shifted = fitted(shifted, set);
-      }
+    for (Planetary set : train.parts(Planetary.class)) {
+      shifted = fitted(shifted, set);
     }
     boolean pairs =
-        train.parts().stream()
-            .anyMatch(p -> p instanceof Parallel || BevelPair.of(train, p).isPresent());
+        train.parts().stream().anyMatch(p -> p.isChain() || BevelPair.of(train, p).isPresent());
     return pairs ? ChainFit.of(shifted).stream() : Stream.of(shifted);
   }
 
@@ -281,16 +276,14 @@ public final class Nearby {
   /** What other than counts differs from the train that there is. */
   private List<String> said(Train other) {
     List<String> words = new ArrayList<>();
-    for (Part part : other.parts()) {
-      Part before = train.parts().get(other.parts().indexOf(part));
-      if (part instanceof Planetary now && before instanceof Planetary old) {
-        String planet = now.planetIds().getFirst().toString();
-        if (now.count() != old.count()) {
-          words.add(planet + " x" + old.count() + " -> x" + now.count());
-        }
-        if (now.spacing() != old.spacing()) {
-          words.add(planet + " spaced " + now.spacing().name().toLowerCase(Locale.ROOT));
-        }
+    for (Planetary now : other.parts(Planetary.class)) {
+      Planetary old = train.partOf(now.carrierId(), Planetary.class).orElseThrow();
+      String planet = now.planetIds().getFirst().toString();
+      if (now.count() != old.count()) {
+        words.add(planet + " x" + old.count() + " -> x" + now.count());
+      }
+      if (now.spacing() != old.spacing()) {
+        words.add(planet + " spaced " + now.spacing().name().toLowerCase(Locale.ROOT));
       }
     }
     for (Member member : other.members()) {

@@ -11,7 +11,6 @@ import java.util.stream.Stream;
 import steadycog.train.Join;
 import steadycog.train.Member;
 import steadycog.train.MemberId;
-import steadycog.train.Parallel;
 import steadycog.train.Part;
 import steadycog.train.Teeth;
 import steadycog.train.Train;
@@ -169,10 +168,11 @@ public record Wheels(List<Integer> drivers, List<Integer> driven, Map<Teeth, Int
     MemberId at = train.rolesInForce().drives().getFirst().member();
     while (true) {
       in.add(at);
-      if (train.partOf(at) instanceof Parallel chain) {
-        boolean onwards = chain.members().getFirst().id().equals(at);
-        chain.keyed().forEach(shaft -> in.add(onwards ? shaft.b() : shaft.a()));
-        chain.keyed().forEach(shaft -> out.add(onwards ? shaft.a() : shaft.b()));
+      Part here = train.partOf(at);
+      if (here.isChain()) {
+        boolean onwards = here.members().getFirst().id().equals(at);
+        here.keyed().forEach(shaft -> in.add(onwards ? shaft.b() : shaft.a()));
+        here.keyed().forEach(shaft -> out.add(onwards ? shaft.a() : shaft.b()));
       }
       String part = at.part();
       Optional<Join> next =

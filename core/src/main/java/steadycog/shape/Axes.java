@@ -55,8 +55,7 @@ public final class Axes {
 
   private static boolean isCentral(Train train, MemberId member) {
     Part part = train.partOf(member);
-    boolean centred = part instanceof Shaft || !part.inLine().isEmpty();
-    return centred && part.shafts().contains(member);
+    return part.isCentred() && part.shafts().contains(member);
   }
 
   /** Members that share a shaft: keyed or joined. */
@@ -74,11 +73,7 @@ public final class Axes {
     Axes axes = new Axes(train);
     Set<MemberId> middles = new HashSet<>();
     for (Part part : train.parts()) {
-      for (Join pair : part.inLine()) {
-        if (!(part instanceof Differential sides) || !pair.touches(sides.leftId())) {
-          axes.tie(pair);
-        }
-      }
+      inDrawing(part).forEach(axes::tie);
       middles.addAll(middles(part));
     }
     List<Join> across = new ArrayList<>(train.joins());
@@ -89,6 +84,14 @@ public final class Axes {
       }
     }
     return axes.numbered(train);
+  }
+
+  private static List<Join> inDrawing(Part part) {
+    return switch (part) {
+      case Differential sides ->
+          sides.inLine().stream().filter(pair -> !pair.touches(sides.leftId())).toList();
+      case Parallel _, Planetary _, Cycloidal _, StrainWave _, Bevel _, Shaft _ -> part.inLine();
+    };
   }
 
   /** Members at the middle of what would hide, or be hidden by, another such part. */

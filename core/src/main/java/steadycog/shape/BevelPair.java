@@ -8,9 +8,14 @@ import steadycog.number.Quantity;
 import steadycog.shape.PlanetGeometry.Polar;
 import steadycog.train.Bevel;
 import steadycog.train.Clearance.Gap;
+import steadycog.train.Cycloidal;
 import steadycog.train.Differential;
 import steadycog.train.MemberId;
+import steadycog.train.Parallel;
 import steadycog.train.Part;
+import steadycog.train.Planetary;
+import steadycog.train.Shaft;
+import steadycog.train.StrainWave;
 import steadycog.train.Train;
 
 /**
@@ -147,7 +152,7 @@ public record BevelPair(Gear one, Gear other) {
                   sides.caseId(),
                   sides.spiderId().toString(),
                   sides.spider()));
-      default -> Optional.empty();
+      case Parallel _, Planetary _, Cycloidal _, StrainWave _, Shaft _ -> Optional.empty();
     };
   }
 

@@ -9,7 +9,6 @@ import steadycog.shape.Placed.Orbit;
 import steadycog.shape.PlanetGeometry.Polar;
 import steadycog.train.MemberId;
 import steadycog.train.Mesh;
-import steadycog.train.Part;
 import steadycog.train.Planetary;
 import steadycog.train.Train;
 
@@ -30,16 +29,14 @@ record Carried(List<PlacedWheel> first, List<PlacedWheel> copies, List<PlacedCar
     first.forEach(wheel -> known.put(wheel.id(), wheel));
     List<PlacedWheel> copies = new ArrayList<>();
     List<PlacedCarrier> carriers = new ArrayList<>();
-    for (Part part : train.parts()) {
-      if (part instanceof Planetary set) {
-        for (int k = 1; k < set.count(); k++) {
-          addCopy(train, set, k, known, copies);
-        }
-        Orbit middle = Known.in(known, set.planetIds().getFirst()).orbit().orElseThrow();
-        MemberId id = set.carrierId();
-        carriers.add(
-            carrier(train, set, axes.of(id), Known.in(planes, id)).at(middle.x(), middle.y()));
+    for (Planetary set : train.parts(Planetary.class)) {
+      for (int k = 1; k < set.count(); k++) {
+        addCopy(train, set, k, known, copies);
       }
+      Orbit middle = Known.in(known, set.planetIds().getFirst()).orbit().orElseThrow();
+      MemberId id = set.carrierId();
+      carriers.add(
+          carrier(train, set, axes.of(id), Known.in(planes, id)).at(middle.x(), middle.y()));
     }
     return new Carried(List.copyOf(first), List.copyOf(copies), List.copyOf(carriers));
   }

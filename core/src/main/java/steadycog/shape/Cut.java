@@ -1,11 +1,17 @@
 package steadycog.shape;
 
 import java.util.List;
+import steadycog.train.Bevel;
 import steadycog.train.Clearance.Gap;
+import steadycog.train.Cycloidal;
+import steadycog.train.Differential;
 import steadycog.train.MemberId;
 import steadycog.train.Mesh;
+import steadycog.train.Parallel;
 import steadycog.train.Planetary;
+import steadycog.train.Shaft;
 import steadycog.train.Sizes;
+import steadycog.train.StrainWave;
 import steadycog.train.Train;
 
 /**
@@ -30,9 +36,14 @@ public record Cut(BasicRack rack, double shift, double shortening) {
    * to close are shifted so that they do.
    */
   public static Cut of(Train train, MemberId wheel) {
-    if (train.partOf(wheel) instanceof Planetary set) {
-      return PlanetGeometry.of(train, set).cut(wheel);
-    }
+    return switch (train.partOf(wheel)) {
+      case Planetary set -> PlanetGeometry.of(train, set).cut(wheel);
+      case Parallel _, Cycloidal _, StrainWave _, Bevel _, Differential _, Shaft _ ->
+          asStated(train, wheel);
+    };
+  }
+
+  private static Cut asStated(Train train, MemberId wheel) {
     double shortening = 0;
     boolean shifted = !train.sizes().wheels().isEmpty();
     for (Mesh mesh : shifted ? train.partOf(wheel).meshes() : List.<Mesh>of()) {

@@ -122,7 +122,7 @@ public final class Drives {
           most = Math.max(most, left ? Bevels.sideRadius(sides) + 1 : 0);
           most = Math.max(most, middle ? Bevels.caseRadius(sides) : 0);
         }
-        default -> {
+        case Parallel _, Planetary _, Cycloidal _, StrainWave _, Shaft _ -> {
           boolean here = axes.of(part.members().getFirst().id()) == axis;
           most = Math.max(most, here ? radius(train, part) : 0);
         }

@@ -158,8 +158,9 @@ final class EdgeBodies {
   private void addCone(PlacedCone cone, int plane, double height) {
     double outer = cone.length() / 2 + middleOf(cone);
     double inner = outer - cone.length();
-    if (train.partOf(cone.id()) instanceof Bevel pair) {
-      double middle = facts.height(pair.crownId());
+    Optional<Bevel> pair = train.partOf(cone.id(), Bevel.class);
+    if (pair.isPresent()) {
+      double middle = facts.height(pair.get().crownId());
       cones.add(
           new EdgeCone(
               cone.id(),
@@ -187,7 +188,7 @@ final class EdgeBodies {
 
   /** How far the middle of a cone's teeth is from the axis that it points to. */
   private double middleOf(PlacedCone cone) {
-    MemberId about = train.partOf(cone.id()) instanceof Bevel pair ? pair.crownId() : cone.id();
+    MemberId about = train.partOf(cone.id(), Bevel.class).map(Bevel::crownId).orElse(cone.id());
     Placed axis =
         face.plates().stream()
             .filter(plate -> plate.id().equals(about) && plate instanceof PlacedPlate)

@@ -6,12 +6,17 @@ import java.util.Map;
 import steadycog.number.Known;
 import steadycog.shape.PlacedPlate.Kind;
 import steadycog.train.Bevel;
+import steadycog.train.Cycloidal;
 import steadycog.train.Differential;
 import steadycog.train.Element;
 import steadycog.train.Join;
 import steadycog.train.MemberId;
+import steadycog.train.Parallel;
+import steadycog.train.Part;
 import steadycog.train.Planetary;
 import steadycog.train.Role;
+import steadycog.train.Shaft;
+import steadycog.train.StrainWave;
 import steadycog.train.Train;
 
 /** What the side view needs to know of members: where they lie, and how they are hung. */
@@ -58,9 +63,8 @@ final class EdgeFacts {
 
   /** Whether a wheel lies in the second row of its set and is no part of a body in the first. */
   boolean isBehind(MemberId wheel) {
-    return train.partOf(wheel) instanceof Planetary set
-        && set.rowOf(wheel).orElse(0) > 0
-        && set.body(wheel).equals(wheel);
+    Part part = train.partOf(wheel);
+    return part.row(wheel) > 0 && part.body(wheel).equals(wheel);
   }
 
   /**
@@ -83,7 +87,8 @@ final class EdgeFacts {
     return switch (train.partOf(id)) {
       case Bevel pair -> pair.side() == Bevel.Side.RIGHT ? 1 : -1;
       case Differential sides -> id.equals(sides.leftId()) ? -1 : 1;
-      default -> throw new IllegalStateException("no bevel gear: " + id);
+      case Parallel _, Planetary _, Cycloidal _, StrainWave _, Shaft _ ->
+          throw new IllegalStateException("no bevel gear: " + id);
     };
   }
 
@@ -111,14 +116,13 @@ final class EdgeFacts {
 
   /** The bore of a ring: at the drive end of two rows the carrier's shaft comes out as well. */
   double bore(PlacedWheel ring) {
-    boolean withCarrier =
-        train.partOf(ring.id()) instanceof Planetary set && set.stepped() && !isBehind(ring.id());
+    boolean withCarrier = train.partOf(ring.id()).rowCount() > 1 && !isBehind(ring.id());
     return withCarrier ? OUTER_BORE : BORE;
   }
 
   /** Between two rows of planets there is no room for a plate: it goes to the drive end. */
   boolean isStepped(PlacedCarrier carrier) {
-    return train.partOf(carrier.id()) instanceof Planetary set && set.stepped();
+    return train.partOf(carrier.id()).rowCount() > 1;
   }
 
   static boolean isRing(Placed body) {

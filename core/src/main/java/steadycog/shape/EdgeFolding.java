@@ -42,9 +42,7 @@ final class EdgeFolding {
     this.train = train;
     lines = Axes.of(train);
     meshes =
-        train.meshes().stream()
-            .filter(mesh -> byInvolutes(mesh) || train.partOf(mesh.a()) instanceof Bevel)
-            .toList();
+        train.meshes().stream().filter(mesh -> Stand.of(train, mesh) != Stand.TOGETHER).toList();
     meshes.forEach(mesh -> mates.add(new Join(mesh.a(), mesh.b())));
     for (PlacedWheel wheel : face.wheels()) {
       if (wheel.copy() == 0) {
@@ -52,10 +50,6 @@ final class EdgeFolding {
         onLine.computeIfAbsent(lines.of(wheel.id()), none -> new ArrayList<>()).add(wheel);
       }
     }
-  }
-
-  private boolean byInvolutes(Mesh mesh) {
-    return train.partOf(mesh.a()).involute();
   }
 
   /** The height of every line of axes, in modules, up; numbered as by {@link Axes#of}. */
@@ -88,24 +82,27 @@ final class EdgeFolding {
     MemberId from = known(mesh.a()) ? mesh.a() : mesh.b();
     MemberId to = mesh.other(from);
     double start = Known.in(heights, lines.of(from));
-    if (train.partOf(from) instanceof Bevel pair) {
-      double away = Bevels.pinionReach(pair) + largestOn(lines.of(pair.pinionId()));
-      heights.put(lines.of(to), from.equals(pair.crownId()) ? start + away : start - away);
-      return;
-    }
-    if (mesh.carrier().isPresent()) {
-      heights.put(
-          lines.of(to), start - fromMiddle(Known.in(byId, from)) + fromMiddle(Known.in(byId, to)));
-      return;
-    }
-    double distance =
-        Math.abs(PairGeometry.in(train, mesh).centreDistance())
-            * train.moduleMm(mesh.a())
-            / train.moduleMm();
-    double down = start - distance;
-    double up = start + distance;
     int line = lines.of(to);
-    heights.put(line, cost(line, down) <= cost(line, up) ? down : up);
+    heights.put(
+        line,
+        switch (Stand.of(train, mesh)) {
+          case ACROSS -> {
+            Bevel pair = train.partOf(from, Bevel.class).orElseThrow();
+            double away = Bevels.pinionReach(pair) + largestOn(lines.of(pair.pinionId()));
+            yield from.equals(pair.crownId()) ? start + away : start - away;
+          }
+          case CARRIED -> start - fromMiddle(Known.in(byId, from)) + fromMiddle(Known.in(byId, to));
+          case APART -> {
+            double distance =
+                Math.abs(PairGeometry.in(train, mesh).centreDistance())
+                    * train.moduleMm(mesh.a())
+                    / train.moduleMm();
+            double down = start - distance;
+            double up = start + distance;
+            yield cost(line, down) <= cost(line, up) ? down : up;
+          }
+          case TOGETHER -> throw new IllegalStateException("one line: " + mesh);
+        });
   }
 
   private double largestOn(int line) {

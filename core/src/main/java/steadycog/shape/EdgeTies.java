@@ -77,7 +77,7 @@ final class EdgeTies {
 
   /** The case of a differential has a sleeve to be reached by. */
   private boolean isRing(MemberId member, List<EdgeWheel> wheels) {
-    return !(train.partOf(member) instanceof Differential)
+    return train.partOf(member, Differential.class).isEmpty()
         && wheels.stream().anyMatch(wheel -> wheel.id().equals(member) && wheel.isRing());
   }
 

@@ -1,8 +1,14 @@
 package steadycog.shape;
 
+import steadycog.train.Bevel;
 import steadycog.train.Clearance.Gap;
+import steadycog.train.Cycloidal;
+import steadycog.train.Differential;
 import steadycog.train.Mesh;
+import steadycog.train.Parallel;
 import steadycog.train.Planetary;
+import steadycog.train.Shaft;
+import steadycog.train.StrainWave;
 import steadycog.train.Teeth;
 import steadycog.train.Train;
 
@@ -51,9 +57,14 @@ public record PairGeometry(
 
   /** A mesh as it runs in {@code train}: shifted as the card or its set asks, where axes stand. */
   public static PairGeometry in(Train train, Mesh mesh) {
-    if (train.partOf(mesh.a()) instanceof Planetary set) {
-      return in(PlanetGeometry.of(train, set), mesh);
-    }
+    return switch (train.partOf(mesh.a())) {
+      case Planetary set -> in(PlanetGeometry.of(train, set), mesh);
+      case Parallel _, Cycloidal _, StrainWave _, Bevel _, Differential _, Shaft _ ->
+          asStated(train, mesh);
+    };
+  }
+
+  private static PairGeometry asStated(Train train, Mesh mesh) {
     Cut pinion = Cut.of(train, mesh.pinion());
     Cut gear = Cut.of(train, mesh.gear());
     int pinions = mesh.teeth(mesh.pinion()).count();

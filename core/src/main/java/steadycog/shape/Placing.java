@@ -15,7 +15,6 @@ import steadycog.shape.FaceLayout.Clash;
 import steadycog.shape.Placed.Orbit;
 import steadycog.shape.PlanetGeometry.Polar;
 import steadycog.train.Bevel;
-import steadycog.train.Differential;
 import steadycog.train.Join;
 import steadycog.train.Member;
 import steadycog.train.MemberId;
@@ -160,22 +159,23 @@ final class Placing {
 
   private boolean reaches(Mesh mesh) {
     return centres.containsKey(axes.of(mesh.a())) != centres.containsKey(axes.of(mesh.b()))
-        && !(train.partOf(mesh.a()) instanceof Differential);
+        && Stand.of(train, mesh) != Stand.TOGETHER;
   }
 
   private void placeAcross(Mesh mesh) {
-    if (mesh.carrier().isPresent()) {
-      placeOnCarrier(mesh);
-      return;
+    switch (Stand.of(train, mesh)) {
+      case CARRIED -> placeOnCarrier(mesh);
+      case ACROSS -> placeAtRightAngle(mesh);
+      case APART -> placeApart(mesh);
+      case TOGETHER -> throw new IllegalStateException("one axis: " + mesh);
     }
+  }
+
+  private void placeApart(Mesh mesh) {
     boolean fromA = centres.containsKey(axes.of(mesh.a()));
     int from = axes.of(fromA ? mesh.a() : mesh.b());
     int axis = axes.of(fromA ? mesh.b() : mesh.a());
     double[] start = Known.in(centres, from);
-    if (train.partOf(mesh.a()) instanceof Bevel pair) {
-      placeAtRightAngle(pair, axis, start);
-      return;
-    }
     double distance = scale(mesh.a()) * Math.abs(PairGeometry.in(train, mesh).centreDistance());
     Optional<Double> wanted = wantedDirection(mesh, fromA);
     if (wanted.isPresent()) {
@@ -200,7 +200,11 @@ final class Placing {
   }
 
   /** The pinion to the left of the crown, clear of it with all else that is on its shaft. */
-  private void placeAtRightAngle(Bevel pair, int axis, double[] start) {
+  private void placeAtRightAngle(Mesh mesh) {
+    Bevel pair = train.partOf(mesh.a(), Bevel.class).orElseThrow();
+    boolean fromA = centres.containsKey(axes.of(mesh.a()));
+    int axis = axes.of(fromA ? mesh.b() : mesh.a());
+    double[] start = Known.in(centres, axes.of(fromA ? mesh.a() : mesh.b()));
     int pinion = axes.of(pair.pinionId());
     double others = 0;
     for (PlacedWheel wheel : wheels(pinion, 0, 0)) {
@@ -234,9 +238,7 @@ final class Placing {
 
   /** The set in which {@code member} is a planet. */
   private Optional<Planetary> planetSet(MemberId member) {
-    return train.partOf(member) instanceof Planetary set && set.isPlanet(member)
-        ? Optional.of(set)
-        : Optional.empty();
+    return train.partOf(member, Planetary.class).filter(set -> set.isPlanet(member));
   }
 
   /** The direction in which its designer placed the new shaft, in radians, where that is said. */

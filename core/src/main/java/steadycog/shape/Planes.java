@@ -13,7 +13,6 @@ import steadycog.number.Known;
 import steadycog.train.Member;
 import steadycog.train.MemberId;
 import steadycog.train.Mesh;
-import steadycog.train.Planetary;
 import steadycog.train.Train;
 
 /**
@@ -81,11 +80,11 @@ final class Planes {
   }
 
   private int row(MemberId member) {
-    return train.partOf(member) instanceof Planetary set ? set.rowOf(member).orElse(0) : 0;
+    return train.partOf(member).row(member);
   }
 
   private int rows(MemberId member) {
-    return train.partOf(member) instanceof Planetary set ? set.rows().size() : 1;
+    return train.partOf(member).rowCount();
   }
 
   /** The first plane of the member's set or drive, where one of it has a plane already. */

@@ -3,11 +3,14 @@ package steadycog.shape;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.OptionalDouble;
+import steadycog.train.Bevel;
 import steadycog.train.Cycloidal;
+import steadycog.train.Differential;
 import steadycog.train.Join;
 import steadycog.train.MemberId;
 import steadycog.train.Parallel;
 import steadycog.train.Planetary;
+import steadycog.train.Shaft;
 import steadycog.train.StrainWave;
 import steadycog.train.Teeth;
 import steadycog.train.Train;
@@ -51,8 +54,10 @@ public final class Rims {
       Train train, MemberId wheel, MemberId ring, Map<MemberId, MemberId> rims) {
     OptionalDouble least = hollow(train, ring);
     if (least.isPresent()
-        && train.partOf(wheel) instanceof Parallel chain
-        && rootRadius(train, chain, wheel) >= least.getAsDouble()) {
+        && train
+            .partOf(wheel, Parallel.class)
+            .filter(chain -> rootRadius(train, chain, wheel) >= least.getAsDouble())
+            .isPresent()) {
       rims.put(wheel, ring);
     }
   }
@@ -77,7 +82,8 @@ public final class Rims {
           OptionalDouble.of(Drives.radius(train, drive));
       case StrainWave drive when drive.circularId().equals(ring) ->
           OptionalDouble.of(Drives.radius(train, drive));
-      default -> OptionalDouble.empty();
+      case Parallel _, Planetary _, Cycloidal _, StrainWave _, Bevel _, Differential _, Shaft _ ->
+          OptionalDouble.empty();
     };
   }
 

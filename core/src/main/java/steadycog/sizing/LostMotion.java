@@ -92,10 +92,8 @@ public record LostMotion(MemberId output, List<Share> shares) {
           all.addAll(here);
         }
       }
-      for (Part part : train.parts()) {
-        if (part instanceof Planetary set) {
-          pins(set, all);
-        }
+      for (Planetary set : train.parts(Planetary.class)) {
+        pins(set, all);
       }
       return Optional.of(all);
     }

@@ -198,8 +198,8 @@ public record Screening(List<ToothLoad> loads) {
 
     /** At the middle of the face, as a spur pair of the virtual counts (Tredgold). */
     private ToothLoad bevel(Mesh mesh, double torque, Part part) {
-      boolean sides = part instanceof Differential;
-      int contacts = part instanceof Differential differential ? differential.spiders() : 1;
+      Optional<Differential> sides = train.partOf(mesh.a(), Differential.class);
+      int contacts = sides.map(Differential::spiders).orElse(1);
       BevelPair pair = BevelPair.of(train, part).orElseThrow();
       double width = pair.faceMm(train);
       double mean = (1 + pair.toe(train)) / 2;
@@ -217,7 +217,8 @@ public record Screening(List<ToothLoad> loads) {
           speed(mesh, radius),
           width,
           Optional.of(bevel(mesh.a(), pair.one(), force, width, mean)),
-          Optional.of(bevel(mesh.b(), sides ? pair.one() : pair.other(), force, width, mean)),
+          Optional.of(
+              bevel(mesh.b(), sides.isPresent() ? pair.one() : pair.other(), force, width, mean)),
           Optional.of(hertz(mesh, force / Math.cos(angle) / width, bent)),
           contactAllowed(mesh));
     }

@@ -77,11 +77,13 @@ public record EpicyclicWorking(
    * empty for any other.
    */
   static Optional<EpicyclicWorking> of(Study study) {
-    if (study.train().parts().size() != 1
-        || !(study.train().parts().getFirst() instanceof Planetary set)
+    List<Planetary> sets = study.train().parts(Planetary.class);
+    if (sets.isEmpty()
+        || study.train().parts().size() != 1
         || study.motion().status() != Motion.Status.DETERMINED) {
       return Optional.empty();
     }
+    Planetary set = sets.getFirst();
     List<Given> given = given(study.motion());
     boolean atShafts = given.stream().allMatch(g -> set.shafts().contains(g.member));
     if (given.size() != 2 || !atShafts || !study.motion().mechanism().roles().locks().isEmpty()) {

@@ -223,9 +223,10 @@ public record KindChoice(
 
   /** A cycloidal drive is laid out in mm; its pins are to be two modules thick. */
   private static double pinScale(Train train) {
-    return train.parts().getFirst() instanceof Cycloidal drive
-        ? 2 * new CycloidGeometry(drive).pinRadius() / PIN_MODULES
-        : 1;
+    return train.parts(Cycloidal.class).stream()
+        .findFirst()
+        .map(drive -> 2 * new CycloidGeometry(drive).pinRadius() / PIN_MODULES)
+        .orElse(1.0);
   }
 
   private static int parts(Train train) {

@@ -120,11 +120,8 @@ public final class ChainEdit {
   }
 
   private static Parallel chain(Train train, MemberId member) {
-    return train.parts().stream()
-        .filter(part -> part.name().equals(member.part()))
-        .filter(Parallel.class::isInstance)
-        .map(Parallel.class::cast)
-        .findFirst()
+    return train
+        .partOf(member, Parallel.class)
         .orElseThrow(() -> new IllegalArgumentException("no chain with " + member));
   }
 }

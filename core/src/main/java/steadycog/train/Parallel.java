@@ -108,6 +108,11 @@ public record Parallel(String name, List<Teeth> wheels, List<Link> links) implem
   }
 
   @Override
+  public boolean isChain() {
+    return true;
+  }
+
+  @Override
   public boolean takesDistance() {
     return true;
   }

@@ -37,6 +37,29 @@ public sealed interface Part
   /** Members whose axes are in line without being one body. */
   List<Join> inLine();
 
+  /** Whether all that can be reached from outside is on one axis. */
+  default boolean isCentred() {
+    return !inLine().isEmpty();
+  }
+
+  /**
+   * Whether it is a chain of wheels on axes that stand apart: one that is lengthened, shortened and
+   * laid out wheel by wheel.
+   */
+  default boolean isChain() {
+    return false;
+  }
+
+  /** How many rows of wheels lie one behind the other on the same axes. */
+  default int rowCount() {
+    return 1;
+  }
+
+  /** The row in which {@code member} lies, from 0 at the drive end; 0 for what is in no row. */
+  default int row(MemberId member) {
+    return 0;
+  }
+
   /** Whether its teeth are of a module or diametral pitch. */
   default boolean takesModule() {
     return !meshes().isEmpty();

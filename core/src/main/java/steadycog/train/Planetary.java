@@ -152,6 +152,11 @@ public record Planetary(
     return row().paired();
   }
 
+  /** Whether a second row of planets can be added. */
+  public boolean takesRow() {
+    return !stepped() && !paired();
+  }
+
   /** The sun of a row; what it is called depends on the other row. */
   public MemberId sunId(int row) {
     boolean both = stepped() && rows.get(0).sun.isPresent() && rows.get(1).sun.isPresent();
@@ -209,6 +214,16 @@ public record Planetary(
   public OptionalInt rowOf(MemberId member) {
     Optional<Place> place = placeOf(member);
     return place.isPresent() ? OptionalInt.of(place.get().row) : OptionalInt.empty();
+  }
+
+  @Override
+  public int rowCount() {
+    return rows.size();
+  }
+
+  @Override
+  public int row(MemberId member) {
+    return rowOf(member).orElse(0);
   }
 
   /** The wheels of a row in the order in which they mesh, from the sun outwards. */

@@ -31,6 +31,11 @@ public record Shaft(String name) implements Part {
   }
 
   @Override
+  public boolean isCentred() {
+    return true;
+  }
+
+  @Override
   public List<MemberId> shafts() {
     return List.of(id());
   }

@@ -258,6 +258,16 @@ public record Train(
         .orElseThrow(() -> new IllegalArgumentException("no member " + member));
   }
 
+  /** Its parts of one kind, for what concerns that kind alone, in the order of the card. */
+  public <P extends Part> List<P> parts(Class<P> kind) {
+    return parts.stream().filter(kind::isInstance).map(kind::cast).toList();
+  }
+
+  /** The part that {@code member} belongs to where it is of that kind. */
+  public <P extends Part> Optional<P> partOf(MemberId member, Class<P> kind) {
+    return Optional.of(partOf(member)).filter(kind::isInstance).map(kind::cast);
+  }
+
   /** The same train with its teeth given a size. */
   public Train sized(Pitch changed) {
     return new Train(

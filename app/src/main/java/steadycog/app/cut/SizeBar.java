@@ -151,8 +151,7 @@ final class SizeBar extends VBox {
     Typed.show(angle, Exact.plain(rack.degrees()) + (rack.stub() ? " stub" : ""));
     Typed.show(sharing, Figures.significant(sizes.sharingInForce(), 3));
     Look.show(this.rack, !train.involuteWheels().isEmpty());
-    Look.show(
-        share, train.parts().stream().anyMatch(p -> p instanceof Planetary set && set.count() > 1));
+    Look.show(share, train.parts(Planetary.class).stream().anyMatch(set -> set.count() > 1));
     Optional<Process> process = sizes.clearance().process();
     for (int k = 0; k < chips.size(); k++) {
       boolean on =

@@ -473,23 +473,27 @@ public final class Desk {
 
   /** The part that a member of the train on the bench belongs to; empty where it has none such. */
   public Optional<Part> partOf(MemberId member) {
+    return partOf(member, Part.class);
+  }
+
+  /** The part of a member of the train on the bench where it is of that kind. */
+  public <P extends Part> Optional<P> partOf(MemberId member, Class<P> kind) {
     return bench
         .get()
         .map(Bench::card)
         .filter(card -> knows(Optional.of(card), member))
-        .map(card -> card.train().partOf(member));
+        .flatMap(card -> card.train().partOf(member, kind));
   }
 
   /** The planetary set that a member of the train in view belongs to. */
   public Optional<Planetary> setOf(MemberId member) {
-    return partOf(member).filter(Planetary.class::isInstance).map(Planetary.class::cast);
+    return partOf(member, Planetary.class);
   }
 
   /** Puts the crown of a right-angle pair on the other side of its pinion. */
   public void turnCrown(MemberId member) {
-    if (partOf(member).orElse(null) instanceof Bevel pair) {
-      changeTrain(train -> train.withPart(pair.onSide(pair.side().other())));
-    }
+    partOf(member, Bevel.class)
+        .ifPresent(pair -> changeTrain(train -> train.withPart(pair.onSide(pair.side().other()))));
   }
 
   /** Lets a carrier hold more or fewer planets, or an eccentric discs, within what it can. */

@@ -84,21 +84,22 @@ final class WheelWork {
 
   /** Without a wheel of a chain, or the sun or ring of a set, where that leaves a train. */
   static Edited without(Train train, MemberId member) {
-    return train.partOf(member) instanceof Planetary set
-        ? set.without(member)
-            .map(fewer -> replacing(train, set, fewer))
-            .orElseGet(() -> Edited.sameNames(train))
-        : inChain(
-            train,
-            member,
-            old -> ChainEdit.remove(old, member).orElseGet(() -> Edited.sameNames(old)));
+    Optional<Edited> fewer =
+        switch (train.partOf(member)) {
+          case Planetary set -> set.without(member).map(left -> replacing(train, set, left));
+          case Parallel _ -> ChainEdit.remove(train, member);
+          case Cycloidal _, StrainWave _, Bevel _, Differential _, Shaft _ -> Optional.empty();
+        };
+    return fewer.orElseGet(() -> Edited.sameNames(train));
   }
 
   /** A second row for the planets of {@code member}'s set, where it has single planets in one. */
   static Edited withRow(Train train, MemberId member) {
-    return train.partOf(member) instanceof Planetary set && !set.stepped() && !set.paired()
-        ? replacing(train, set, stepped(set))
-        : Edited.sameNames(train);
+    return train
+        .partOf(member, Planetary.class)
+        .filter(Planetary::takesRow)
+        .map(set -> replacing(train, set, stepped(set)))
+        .orElseGet(() -> Edited.sameNames(train));
   }
 
   /**
@@ -131,7 +132,7 @@ final class WheelWork {
   }
 
   private static Edited inChain(Train train, MemberId member, Function<Train, Edited> edit) {
-    return train.partOf(member) instanceof Parallel ? edit.apply(train) : Edited.sameNames(train);
+    return train.partOf(member).isChain() ? edit.apply(train) : Edited.sameNames(train);
   }
 
   /** More or fewer planets on a carrier, or discs on an eccentric, within what it can hold. */

@@ -3,6 +3,7 @@ package steadycog.app.find;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import steadycog.app.look.Sign;
 import steadycog.check.Severity;
 import steadycog.notation.Card;
@@ -33,12 +34,16 @@ final class Candidates {
 
   /** {@code m 1.25/1.5} of rows in two modules. */
   private static String modules(Train train) {
-    return train.hasOwnPitches() && train.parts().getFirst() instanceof Planetary set
-        ? set.rows().stream()
-            .map(row -> set.planetIds(set.rows().indexOf(row)).getFirst())
-            .map(planet -> Figures.significant(train.moduleMm(planet), 3))
-            .collect(Collectors.joining("/", "  m ", ""))
-        : "";
+    return train.parts(Planetary.class).stream()
+        .filter(set -> train.hasOwnPitches())
+        .limit(1)
+        .flatMap(
+            set ->
+                IntStream.range(0, set.rowCount()).mapToObj(row -> set.planetIds(row).getFirst()))
+        .map(planet -> Figures.significant(train.moduleMm(planet), 3))
+        .reduce((first, second) -> first + "/" + second)
+        .map(modules -> "  m " + modules)
+        .orElse("");
   }
 
   /** The same for a narrow column: sun, planets and ring by their places alone. */

@@ -23,12 +23,17 @@ import steadycog.shape.EdgeLayout.EdgeShaft;
 import steadycog.shape.EdgeLayout.EdgeWheel;
 import steadycog.study.PowerPicture;
 import steadycog.train.Bevel;
+import steadycog.train.Cycloidal;
 import steadycog.train.Differential;
 import steadycog.train.Element;
 import steadycog.train.Element.Brake;
 import steadycog.train.MemberId;
+import steadycog.train.Parallel;
 import steadycog.train.Part;
+import steadycog.train.Planetary;
 import steadycog.train.Role;
+import steadycog.train.Shaft;
+import steadycog.train.StrainWave;
 import steadycog.train.Train;
 
 /**
@@ -309,17 +314,20 @@ public final class EdgeView extends Pane {
   }
 
   private boolean isBevel(EdgeWheel wheel) {
-    return desk.partOf(wheel.id())
-        .filter(
-            part ->
-                part instanceof Bevel
-                    || (part instanceof Differential sides && !sides.caseId().equals(wheel.id())))
-        .isPresent();
+    return desk.partOf(wheel.id()).filter(part -> isBevel(part, wheel.id())).isPresent();
+  }
+
+  private static boolean isBevel(Part part, MemberId wheel) {
+    return switch (part) {
+      case Bevel _ -> true;
+      case Differential sides -> !sides.caseId().equals(wheel);
+      case Parallel _, Planetary _, Cycloidal _, StrainWave _, Shaft _ -> false;
+    };
   }
 
   /** A crown is named above itself, the sides of a differential below their case. */
   private void nameBevel(EdgeKey key, EdgeWheel wheel, Map<Integer, List<Double>> names) {
-    boolean crown = desk.partOf(wheel.id()).filter(Bevel.class::isInstance).isPresent();
+    boolean crown = desk.partOf(wheel.id(), Bevel.class).isPresent();
     double at = crown ? wheel.at() + 0.1 : wheel.at() - 0.22;
     double height = crown ? wheel.top() : wheel.bottom() - 0.8 * wheel.outer();
     names.computeIfAbsent(wheel.plane(), none -> new ArrayList<>());

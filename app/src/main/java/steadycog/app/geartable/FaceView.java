@@ -6,7 +6,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalInt;
 import javafx.beans.property.ReadOnlyDoubleProperty;
 import javafx.beans.property.ReadOnlyDoubleWrapper;
 import javafx.scene.Group;
@@ -277,14 +276,10 @@ final class FaceView extends Pane {
 
   /** Whether it lies in the row of its set that is not looked at: the second unless chosen. */
   private boolean isBehind(Bench bench, Placed body) {
+    Part part = bench.card().train().partOf(body.id());
     return body instanceof PlacedWheel
-        && bench.card().train().partOf(body.id()) instanceof Planetary set
-        && set.stepped()
-        && set.rowOf(body.id()).orElse(0) != frontRow(set);
-  }
-
-  private int frontRow(Planetary set) {
-    return desk.selection().map(set::rowOf).orElse(OptionalInt.empty()).orElse(0);
+        && part.rowCount() > 1
+        && part.row(body.id()) != desk.selection().map(part::row).orElse(0);
   }
 
   private static double sizeToEye(Bench bench, Placed body) {
@@ -340,22 +335,31 @@ final class FaceView extends Pane {
 
   /** Whether it is a planet that does not go in where it stands, or runs into the next one. */
   private static boolean isMisfit(Bench bench, BodyView view) {
-    if (view.placed() instanceof PlacedWheel wheel
+    return view.placed() instanceof PlacedWheel wheel
         && wheel.orbit().isPresent()
-        && bench.card().train().partOf(wheel.id()) instanceof Planetary set) {
-      int row = set.rowOf(wheel.id()).orElseThrow();
-      return new PlanetPlaces(set).misfit(row, wheel.copy()).signum() != 0
-          || PlanetGeometry.of(bench.card().train(), set).neighbourMargin(row) < 0;
-    }
-    return false;
+        && bench
+            .card()
+            .train()
+            .partOf(wheel.id(), Planetary.class)
+            .filter(set -> isMisfit(bench, set, wheel))
+            .isPresent();
+  }
+
+  private static boolean isMisfit(Bench bench, Planetary set, PlacedWheel planet) {
+    int row = set.row(planet.id());
+    return new PlanetPlaces(set).misfit(row, planet.copy()).signum() != 0
+        || PlanetGeometry.of(bench.card().train(), set).neighbourMargin(row) < 0;
   }
 
   /** How far a planet's second row is turned against its first compared with the first planet. */
   private static Optional<BigFraction> clocking(Bench bench, PlacedWheel wheel) {
-    return bench.card().train().partOf(wheel.id()) instanceof Planetary set && set.stepped()
-        ? Optional.of(new PlanetPlaces(set).clocking(wheel.copy()))
-            .filter(teeth -> set.isPlanet(wheel.id()) && teeth.signum() != 0)
-        : Optional.empty();
+    return bench
+        .card()
+        .train()
+        .partOf(wheel.id(), Planetary.class)
+        .filter(set -> set.stepped() && set.isPlanet(wheel.id()))
+        .map(set -> new PlanetPlaces(set).clocking(wheel.copy()))
+        .filter(teeth -> teeth.signum() != 0);
   }
 
   private static Optional<Teeth> teeth(BodyView view) {
@@ -420,8 +424,8 @@ final class FaceView extends Pane {
   private void showContacts(Bench bench) {
     Motion motion = bench.study().motion();
     int used = 0;
-    for (Part part : bench.card().train().parts()) {
-      if (part instanceof Cycloidal drive && views.containsKey(new Key(drive.ringId(), 0))) {
+    for (Cycloidal drive : bench.card().train().parts(Cycloidal.class)) {
+      if (views.containsKey(new Key(drive.ringId(), 0))) {
         BodyView ring = Known.in(views, new Key(drive.ringId(), 0));
         double ringTurns = turned(motion, drive.ringId()).orElse(0.0);
         double eccentricTurns = turned(motion, drive.eccentricId()).orElse(0.0);

@@ -33,8 +33,8 @@ import steadycog.app.look.Look;
 import steadycog.app.look.Sign;
 import steadycog.motion.Motion;
 import steadycog.number.Unit;
-import steadycog.train.Cycloidal;
 import steadycog.train.MemberId;
+import steadycog.train.Part;
 import steadycog.train.Train;
 
 /** The face view with what belongs round it: state, scale, role buttons, and first steps. */
@@ -223,7 +223,7 @@ public final class GearTable extends BorderPane {
   /** The length of the scale bar; a drive drawn from its sizes alone is in millimetres. */
   private String barLength(Bench bench, int modules) {
     Train train = bench.card().train();
-    boolean sized = train.parts().stream().allMatch(Cycloidal.class::isInstance);
+    boolean sized = train.parts().stream().noneMatch(Part::takesModule);
     if ((sized && train.pitch().isEmpty()) || train.hasOwnPitches()) {
       Unit unit = desk.preferences().length();
       return Sign.number(unit.fromBase(modules * train.moduleMm())) + " " + unit.symbol();

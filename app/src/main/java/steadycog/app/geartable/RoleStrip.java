@@ -2,6 +2,7 @@ package steadycog.app.geartable;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Consumer;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -14,18 +15,14 @@ import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import steadycog.app.desk.Desk;
+import steadycog.app.desk.PartTool;
 import steadycog.app.desk.Station;
 import steadycog.app.look.Glossary;
 import steadycog.app.look.Icon;
 import steadycog.app.look.Look;
 import steadycog.app.look.Sign;
 import steadycog.app.look.Typed;
-import steadycog.train.Bevel;
-import steadycog.train.Cycloidal;
 import steadycog.train.MemberId;
-import steadycog.train.Parallel;
-import steadycog.train.Part;
-import steadycog.train.Planetary;
 import steadycog.train.Teeth;
 
 /** What can be done with the chosen member, each with its key. */
@@ -143,22 +140,17 @@ final class RoleStrip extends FlowPane {
   /** The tools of the chosen member's kind; where roles are the work they step aside. */
   private void showTools() {
     boolean laying = desk.stationProperty().get() == Station.LAY_OUT;
-    Optional<Part> part =
+    Set<PartTool> tools =
         desk.selection()
             .or(() -> desk.bench().map(b -> b.card().train().members().getFirst().id()))
-            .flatMap(desk::partOf);
-    chainTools.forEach(
-        tool -> Look.show(tool, laying && part.filter(p -> !(p instanceof Parallel)).isEmpty()));
-    setTools.forEach(
-        tool -> Look.show(tool, laying && part.filter(Planetary.class::isInstance).isPresent()));
-    Look.show(
-        addRow,
-        laying
-            && part.filter(p -> p instanceof Planetary set && !set.stepped() && !set.paired())
-                .isPresent());
-    discTools.forEach(
-        tool -> Look.show(tool, laying && part.filter(Cycloidal.class::isInstance).isPresent()));
-    Look.show(turnCrown, laying && part.filter(Bevel.class::isInstance).isPresent());
+            .flatMap(desk::partOf)
+            .map(PartTool::of)
+            .orElse(Set.of(PartTool.WHEELS));
+    chainTools.forEach(tool -> Look.show(tool, laying && tools.contains(PartTool.WHEELS)));
+    setTools.forEach(tool -> Look.show(tool, laying && tools.contains(PartTool.PLANETS)));
+    Look.show(addRow, laying && tools.contains(PartTool.ROW));
+    discTools.forEach(tool -> Look.show(tool, laying && tools.contains(PartTool.DISCS)));
+    Look.show(turnCrown, laying && tools.contains(PartTool.CROWN));
     Look.show(remove, laying);
     Look.show(rim, laying && desk.selection().filter(desk::canHaveRim).isPresent());
     Look.show(parts, laying && desk.bench().isPresent());

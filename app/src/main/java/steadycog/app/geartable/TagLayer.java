@@ -13,10 +13,14 @@ import steadycog.app.geartable.TagPlaces.Disc;
 import steadycog.app.look.Sign;
 import steadycog.number.AngularSpeed;
 import steadycog.number.Known;
+import steadycog.train.Bevel;
 import steadycog.train.Cycloidal;
+import steadycog.train.Differential;
 import steadycog.train.MemberId;
+import steadycog.train.Parallel;
 import steadycog.train.Part;
 import steadycog.train.Planetary;
+import steadycog.train.Shaft;
 import steadycog.train.StrainWave;
 
 /**
@@ -93,9 +97,12 @@ final class TagLayer extends Group {
 
   /** Whether a part's name stands over it: those whose members are all round one axis. */
   static boolean isCaptioned(Part part) {
-    boolean set =
-        part instanceof Planetary || part instanceof Cycloidal || part instanceof StrainWave;
-    return set && !part.name().isEmpty();
+    boolean round =
+        switch (part) {
+          case Planetary _, Cycloidal _, StrainWave _ -> true;
+          case Parallel _, Bevel _, Differential _, Shaft _ -> false;
+        };
+    return round && !part.name().isEmpty();
   }
 
   private WheelTag added() {

@@ -69,12 +69,7 @@ final class DifferentialPanel extends VBox {
 
   private Optional<Differential> part() {
     return desk.bench()
-        .flatMap(
-            bench ->
-                bench.card().train().parts().stream()
-                    .filter(Differential.class::isInstance)
-                    .map(Differential.class::cast)
-                    .findFirst());
+        .flatMap(bench -> bench.card().train().parts(Differential.class).stream().findFirst());
   }
 
   private void show() {

@@ -18,8 +18,13 @@ import steadycog.study.Arrangements;
 import steadycog.study.Arrangements.Arrangement;
 import steadycog.study.Creep;
 import steadycog.study.Study;
+import steadycog.train.Bevel;
 import steadycog.train.Cycloidal;
+import steadycog.train.Differential;
+import steadycog.train.Parallel;
 import steadycog.train.Part;
+import steadycog.train.Planetary;
+import steadycog.train.Shaft;
 import steadycog.train.StrainWave;
 
 /**
@@ -70,15 +75,19 @@ final class DrivePanel extends VBox {
 
   private void fill(Study study) {
     for (Part part : study.train().parts()) {
-      if (part instanceof Cycloidal drive) {
-        addArrangements("Take it off at the disc or at the ring: they differ by one", part);
-        addCreep(study, drive);
-        addSizes(drive);
-      } else if (part instanceof StrainWave drive) {
-        addArrangements("A nominal ratio holds for one mounting only", part);
-        addNominal(drive);
-        addCreep(study, drive);
-        getChildren().add(exaggeration);
+      switch (part) {
+        case Cycloidal drive -> {
+          addArrangements("Take it off at the disc or at the ring: they differ by one", part);
+          addCreep(study, drive);
+          addSizes(drive);
+        }
+        case StrainWave drive -> {
+          addArrangements("A nominal ratio holds for one mounting only", part);
+          addNominal(drive);
+          addCreep(study, drive);
+          getChildren().add(exaggeration);
+        }
+        case Parallel _, Planetary _, Bevel _, Differential _, Shaft _ -> {}
       }
     }
   }

@@ -16,7 +16,6 @@ import steadycog.number.Unit;
 import steadycog.shape.PlanetPlaces;
 import steadycog.study.Study;
 import steadycog.train.MemberId;
-import steadycog.train.Part;
 import steadycog.train.Planetary;
 
 /** How planets turn on their pins, and by which rules of thumb a set would go together. */
@@ -41,13 +40,11 @@ final class SetPanel extends VBox {
   }
 
   private void fill(Study study) {
-    for (Part part : study.train().parts()) {
-      if (part instanceof Planetary set) {
-        addTurns(study, set);
-        for (int row = 0; row < set.rows().size() && set.count() > 1; row++) {
-          if (new PlanetPlaces(set).sum(row).isPresent()) {
-            addThumbRules(set, row);
-          }
+    for (Planetary set : study.train().parts(Planetary.class)) {
+      addTurns(study, set);
+      for (int row = 0; row < set.rows().size() && set.count() > 1; row++) {
+        if (new PlanetPlaces(set).sum(row).isPresent()) {
+          addThumbRules(set, row);
         }
       }
     }
