@@ -29,7 +29,7 @@ public final class AppWindow implements Window {
     return show(
         out,
         opened -> {
-          opened.desk().putDown(TernRock.job());
+          opened.desk().file().putDown(TernRock.job());
           out.println("Open: " + TernRock.job().title());
           out.flush();
         });
@@ -48,7 +48,7 @@ public final class AppWindow implements Window {
     SteadyCogApp.run(
         Files.createTempDirectory("steady-cog-picture"),
         opened -> {
-          opened.desk().putDown(new Job("", List.of(sheet)));
+          opened.desk().file().putDown(new Job("", List.of(sheet)));
           Picture.whenDrawn(
               () -> {
                 try {

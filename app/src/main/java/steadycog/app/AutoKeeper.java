@@ -43,7 +43,7 @@ final class AutoKeeper {
     this.notify = notify;
     writer.setExecuteExistingDelayedTasksAfterShutdownPolicy(false);
     desk.pageProperty().addListener((o, old, now) -> keepSoon(old, now));
-    desk.fileProperty().addListener(o -> keepSoon());
+    desk.file().pathProperty().addListener(o -> keepSoon());
   }
 
   /** What was logged on the bench is kept at once; what is typed a moment later. */
@@ -66,7 +66,8 @@ final class AutoKeeper {
   private record Kept(boolean unsaved, Job job, Optional<Path> file, Stamp stamp) {}
 
   private Kept now() {
-    return new Kept(desk.isUnsaved(), desk.job(), desk.fileProperty().get(), desk.stamp());
+    return new Kept(
+        desk.file().isUnsaved(), desk.job(), desk.file().pathProperty().get(), desk.file().stamp());
   }
 
   /** Writes what stands on the desk now, or drops the copy where nothing is unsaved. */

@@ -62,7 +62,7 @@ final class Head extends HBox {
     getChildren().addAll(fileMenu(), new ViewMenu(desk));
     add(plain("Keys", "?"), showKeys);
     desk.pageProperty().addListener(o -> refresh());
-    desk.fileProperty().addListener(o -> refresh());
+    desk.file().pathProperty().addListener(o -> refresh());
     refresh();
   }
 
@@ -104,11 +104,11 @@ final class Head extends HBox {
     trains
         .getItems()
         .setAll(
-            item("New train", desk::addTrain),
-            item("Try a variant: copy this train", desk::duplicateTrain),
+            item("New train", desk.trains()::add),
+            item("Try a variant: copy this train", desk.trains()::duplicate),
             item("Rename this train", this::rename),
             new SeparatorMenuItem(),
-            item("Remove this train", desk::removeTrain),
+            item("Remove this train", desk.trains()::remove),
             new SeparatorMenuItem());
     List<Sheet> sheets = desk.job().sheets();
     for (int k = 0; k < sheets.size(); k++) {
@@ -140,8 +140,8 @@ final class Head extends HBox {
   }
 
   void refresh() {
-    title.setText(JobKeeper.titleOf(desk) + (desk.isUnsaved() ? " \u2022" : ""));
-    title.setTooltip(desk.isUnsaved() ? unsaved : null);
+    title.setText(JobKeeper.titleOf(desk) + (desk.file().isUnsaved() ? " \u2022" : ""));
+    title.setTooltip(desk.file().isUnsaved() ? unsaved : null);
     undo.setDisable(!desk.canUndo());
     redo.setDisable(!desk.canRedo());
     List<String> names = desk.job().sheets().stream().map(Sheet::name).toList();
@@ -229,7 +229,7 @@ final class Head extends HBox {
   private void finishRename(String name) {
     if (shownTab() instanceof TextField) {
       shownNames = List.of();
-      desk.renameTrain(name);
+      desk.trains().rename(name);
       refresh();
     }
   }

@@ -59,14 +59,15 @@ final class JobKeeper {
     if (!title.isBlank()) {
       return title;
     }
-    return desk.fileProperty()
+    return desk.file()
+        .pathProperty()
         .get()
         .map(file -> JobFiles.plainName(file.getFileName().toString()))
         .orElse("New job");
   }
 
   void startNew() {
-    unlessUnsaved(desk::startNew);
+    unlessUnsaved(desk.file()::startNew);
   }
 
   void open() {
@@ -76,7 +77,7 @@ final class JobKeeper {
   /** Opens without asking; a file that cannot be read leaves the desk as it is. */
   void open(Path file) {
     try {
-      desk.open(file);
+      desk.file().open(file);
       notify.accept("");
       remember(file);
       tidy(file);
@@ -132,7 +133,7 @@ final class JobKeeper {
 
   /** Runs {@code action} at once, or after the person has settled what becomes of unsaved work. */
   void unlessUnsaved(Runnable action) {
-    if (!desk.isUnsaved()) {
+    if (!desk.file().isUnsaved()) {
       action.run();
       return;
     }
@@ -147,7 +148,7 @@ final class JobKeeper {
   }
 
   private void saveThen(Runnable next) {
-    Optional<Path> file = desk.fileProperty().get();
+    Optional<Path> file = desk.file().pathProperty().get();
     if (file.isEmpty()) {
       file = dialogs.askSave(titleOf(desk));
     }
@@ -155,7 +156,7 @@ final class JobKeeper {
   }
 
   private void write(Path file, Runnable next) {
-    if (desk.wouldDropTrains(file)) {
+    if (desk.file().wouldDropTrains(file)) {
       notify.accept(
           file.getFileName()
               + ": a card holds one train and this job has several. Save it as "
@@ -164,7 +165,7 @@ final class JobKeeper {
       return;
     }
     try {
-      if (desk.writtenByOthers(file)) {
+      if (desk.file().writtenByOthers(file)) {
         askAboutOthers(file, next);
       } else {
         save(file, next);
@@ -182,7 +183,7 @@ final class JobKeeper {
       notify.accept("Unsaved work cannot be kept safe (" + Trouble.words(unkept) + ").");
     }
     try {
-      desk.save(file);
+      desk.file().save(file);
       notify.accept("");
       remember(file);
       next.run();

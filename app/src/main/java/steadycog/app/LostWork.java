@@ -61,7 +61,7 @@ final class LostWork {
         .keeper()
         .unlessUnsaved(
             () -> {
-              desk.recover(lost.job(), lost.file(), lost.stamp());
+              desk.file().recover(lost.job(), lost.file(), lost.stamp());
               try {
                 auto.keepAtOnce();
                 drop(lost, rest);

@@ -132,21 +132,21 @@ final class Shots {
   }
 
   private static void domeRotator(Opened opened) {
-    opened.desk().putDown(TernRock.job());
+    opened.desk().file().putDown(TernRock.job());
     opened.desk().crank().turn(3);
     opened.desk().crank().tooth(5);
   }
 
   private static void cutSheet(Opened opened) {
     opened.desk().stationProperty().set(Station.CUT_SHEET);
-    opened.desk().putDown(TernRock.job());
+    opened.desk().file().putDown(TernRock.job());
     opened.desk().showSheet(FOCUSER);
     opened.desk().select(Optional.of(new MemberId("", "ring1")));
   }
 
   private static void benchBook(Opened opened) {
     opened.desk().stationProperty().set(Station.BENCH_BOOK);
-    opened.desk().putDown(TernRock.job());
+    opened.desk().file().putDown(TernRock.job());
     opened.desk().showSheet(FOCUSER);
     opened.desk().book().open(0, 2);
   }
@@ -154,18 +154,18 @@ final class Shots {
   private static void power(Opened opened) {
     opened.desk().preferencesProperty().set(Preferences.USUAL);
     opened.desk().stationProperty().set(Station.LAY_OUT);
-    opened.desk().putDown(TernRock.job());
+    opened.desk().file().putDown(TernRock.job());
     opened.desk().showSheet(FOCUSER);
     opened.desk().powerProperty().set(PowerShown.REAL);
   }
 
   private static void mistyped(Opened opened) {
     domeRotator(opened);
-    opened.desk().type(opened.desk().sheet().text().replace("~ 80", "~ 8o"));
+    opened.desk().train().type(opened.desk().sheet().text().replace("~ 80", "~ 8o"));
   }
 
   private static void filterWheel(Opened opened) {
-    opened.desk().putDown(TernRock.job());
+    opened.desk().file().putDown(TernRock.job());
     opened.desk().showSheet(FILTER_WHEEL);
     opened.desk().crank().tooth(10);
     opened.desk().select(Optional.of(new MemberId("", "ring")));
@@ -178,7 +178,7 @@ final class Shots {
   }
 
   private static void guiding(Opened opened) {
-    opened.desk().putDown(TernRock.job());
+    opened.desk().file().putDown(TernRock.job());
     opened.desk().showSheet(GUIDING);
     opened.desk().crank().tooth(16);
   }
@@ -196,7 +196,7 @@ final class Shots {
   }
 
   private static void drive(Opened opened, int sheet, int tenths) {
-    opened.desk().putDown(TernRock.job());
+    opened.desk().file().putDown(TernRock.job());
     opened.desk().showSheet(sheet);
     opened.desk().crank().drag(tenths / 100.0);
   }
@@ -213,14 +213,14 @@ final class Shots {
   }
 
   private static void findTeeth(Opened opened) {
-    opened.desk().putDown(TernRock.job());
+    opened.desk().file().putDown(TernRock.job());
     opened.desk().showSheet(SKY);
     opened.desk().stationProperty().set(Station.FIND_TEETH);
   }
 
   private static void shutter(Opened opened, Station station) {
     opened.desk().stationProperty().set(station);
-    opened.desk().putDown(TernRock.job());
+    opened.desk().file().putDown(TernRock.job());
     opened.desk().showSheet(SHUTTER);
     opened.desk().showState("low");
     opened.desk().crank().drag(0.1);
@@ -239,7 +239,7 @@ final class Shots {
   }
 
   private static void typed(Opened opened, String card) {
-    opened.desk().putDown(Job.empty());
-    opened.desk().type(card);
+    opened.desk().file().putDown(Job.empty());
+    opened.desk().train().type(card);
   }
 }

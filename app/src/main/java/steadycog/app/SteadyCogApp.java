@@ -52,7 +52,7 @@ public final class SteadyCogApp extends Application {
     stage.setMinWidth(960);
     stage.setMinHeight(640);
     desk.pageProperty().addListener(o -> setTitle(stage, desk));
-    desk.fileProperty().addListener(o -> setTitle(stage, desk));
+    desk.file().pathProperty().addListener(o -> setTitle(stage, desk));
     setTitle(stage, desk);
     stage.setOnCloseRequest(
         request -> {
@@ -97,7 +97,8 @@ public final class SteadyCogApp extends Application {
   }
 
   private static void setTitle(Stage stage, Desk desk) {
-    stage.setTitle(JobKeeper.titleOf(desk) + (desk.isUnsaved() ? " •" : "") + " \u2013 Steady Cog");
+    stage.setTitle(
+        JobKeeper.titleOf(desk) + (desk.file().isUnsaved() ? " •" : "") + " \u2013 Steady Cog");
   }
 
   /** Ends the toolkit and with it {@link #run}. */

@@ -86,7 +86,7 @@ class BenchWindowTest extends InWindow {
     settle();
     assertTrue(says("not found there"));
     assertFalse(says("has changed since this was built"));
-    robot.interact(() -> opened.desk().type(SET.replace("ring 54", "ring 57")));
+    robot.interact(() -> opened.desk().train().type(SET.replace("ring 54", "ring 57")));
     settle();
     assertEquals(SET, book().builds().getFirst().card().text());
     fire("#put-back");
@@ -232,7 +232,7 @@ class BenchWindowTest extends InWindow {
   void demoBuildsAreComparedAndReported() throws Exception {
     robot.interact(
         () -> {
-          opened.desk().putDown(TernRock.job());
+          opened.desk().file().putDown(TernRock.job());
           opened.desk().showSheet(6);
         });
     focusTable();

@@ -66,7 +66,7 @@ class CombinedWindowTest extends InWindow {
     settle();
     assertEquals("1.4\u2009:\u20091", text("#ratio"));
     // Roles given in a state are the state's.
-    robot.interact(() -> opened.desk().hold(new MemberId("b", "planet")));
+    robot.interact(() -> opened.desk().train().hold(new MemberId("b", "planet")));
     settle();
     assertTrue(card().contains("state 2: hold a.sun; hold b.planet"), card());
   }
@@ -75,7 +75,7 @@ class CombinedWindowTest extends InWindow {
   void whatAStateForbidsIsRefusedWithAReasonAndNothingIsLost() {
     putDown(TWO_SETS + "state low: hold b.carrier\nstate mid: hold a.sun\n");
     String before = card();
-    robot.interact(() -> opened.desk().take(new MemberId("a", "sun")));
+    robot.interact(() -> opened.desk().train().take(new MemberId("a", "sun")));
     settle();
     assertTrue(text("#notice").contains("in state mid a.sun has two roles"), text("#notice"));
     assertEquals(before, card());
@@ -106,7 +106,7 @@ class CombinedWindowTest extends InWindow {
     assertFalse(
         opened.desk().bench().orElseThrow().study().findings().stream()
             .anyMatch(finding -> finding.code().equals("clash")));
-    robot.interact(() -> opened.desk().removePart(new MemberId("rim", "A")));
+    robot.interact(() -> opened.desk().train().removePart(new MemberId("rim", "A")));
     settle();
     assertFalse(card().contains("rim"), card());
   }

@@ -26,7 +26,8 @@ class FindTeethTest extends InWindow {
   }
 
   private void want(Field field, String text) {
-    robot.interact(() -> opened.desk().want(opened.desk().sheet().wanted().with(field, text)));
+    robot.interact(
+        () -> opened.desk().trains().want(opened.desk().sheet().wanted().with(field, text)));
   }
 
   private void awaitStatus(String words) {
@@ -49,7 +50,7 @@ class FindTeethTest extends InWindow {
     want(Field.TARGET, "7");
     waitUntil(
         () -> !listed().isEmpty() && listed().getFirst().ratio().reduction().abs().intValue() == 7);
-    robot.interact(() -> opened.desk().addTrain());
+    robot.interact(() -> opened.desk().trains().add());
     settle();
     assertEquals("", find("#want-target", TextField.class).getText());
     robot.interact(() -> opened.desk().showSheet(0));

@@ -82,7 +82,7 @@ class FreshViewTest extends InWindow {
   @ValueSource(longs = {1, 5, 13})
   void anyWork(long seed) throws Exception {
     Random random = new Random(seed);
-    robot.interact(() -> opened.desk().putDown(TernRock.job()));
+    robot.interact(() -> opened.desk().file().putDown(TernRock.job()));
     List<String> done = new ArrayList<>();
     for (int round = 0; round < COMPARED; round++) {
       for (int k = 0; k < BETWEEN; k++) {
@@ -96,7 +96,7 @@ class FreshViewTest extends InWindow {
 
   @Test
   void pagingThroughTheDemoAtEveryStation() throws Exception {
-    robot.interact(() -> opened.desk().putDown(TernRock.job()));
+    robot.interact(() -> opened.desk().file().putDown(TernRock.job()));
     List<String> done = new ArrayList<>();
     for (int index = TernRock.job().sheets().size() - 1; index >= 0; index--) {
       int shown = index;
@@ -119,7 +119,7 @@ class FreshViewTest extends InWindow {
   /** All at once and in every view: none of the units left behind stands anywhere. */
   @Test
   void unitsChangeEverywhereAtOnce() throws Exception {
-    robot.interact(() -> opened.desk().putDown(TernRock.job()));
+    robot.interact(() -> opened.desk().file().putDown(TernRock.job()));
     List<String> done = new ArrayList<>();
     List<String> left = new ArrayList<>();
     for (int index = 0; index < TernRock.job().sheets().size(); index++) {
@@ -172,33 +172,33 @@ class FreshViewTest extends InWindow {
     int what = random.nextInt(18);
     switch (what) {
       case 0, 1 -> desk.showSheet(random.nextInt(desk.job().sheets().size()));
-      case 2 -> desk.type(CARDS.get(random.nextInt(CARDS.size())));
+      case 2 -> desk.train().type(CARDS.get(random.nextInt(CARDS.size())));
       case 3 -> desk.undo();
       case 4 -> desk.redo();
-      case 5 -> one.ifPresent(id -> desk.changeTeeth(id, random.nextBoolean() ? 1 : -1));
+      case 5 -> one.ifPresent(id -> desk.train().changeTeeth(id, random.nextBoolean() ? 1 : -1));
       case 6 -> desk.select(random.nextInt(4) == 0 ? Optional.empty() : one);
       case 7 ->
           one.ifPresent(
               id ->
                   List.<Runnable>of(
-                          () -> desk.drive(id),
-                          () -> desk.hold(id),
-                          () -> desk.take(id),
-                          () -> desk.free(id))
+                          () -> desk.train().drive(id),
+                          () -> desk.train().hold(id),
+                          () -> desk.train().take(id),
+                          () -> desk.train().free(id))
                       .get(random.nextInt(4))
                       .run());
       case 8 ->
           one.ifPresent(
               id ->
                   List.<Runnable>of(
-                          () -> desk.meshWheel(id),
-                          () -> desk.keyWheel(id),
-                          () -> desk.insertIdler(id),
-                          () -> desk.removeWheel(id),
-                          () -> desk.addRow(id))
+                          () -> desk.train().meshWheel(id),
+                          () -> desk.train().keyWheel(id),
+                          () -> desk.train().insertIdler(id),
+                          () -> desk.train().removeWheel(id),
+                          () -> desk.train().addRow(id))
                       .get(random.nextInt(5))
                       .run());
-      case 9 -> one.ifPresent(id -> desk.changePlanets(id, random.nextBoolean() ? 1 : -1));
+      case 9 -> one.ifPresent(id -> desk.train().changePlanets(id, random.nextBoolean() ? 1 : -1));
       case 10 -> desk.stationProperty().set(Station.values()[random.nextInt(6)]);
       case 11 -> desk.crank().tooth(random.nextInt(9) - 4);
       case 12 -> desk.crank().turn(random.nextInt(3) - 1);

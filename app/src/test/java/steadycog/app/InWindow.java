@@ -80,8 +80,8 @@ abstract class InWindow {
   void putDown(String card) {
     robot.interact(
         () -> {
-          opened.desk().putDown(Job.empty());
-          opened.desk().type(card);
+          opened.desk().file().putDown(Job.empty());
+          opened.desk().train().type(card);
         });
     settle();
   }

@@ -54,7 +54,7 @@ class LostWorkTest {
     WaitForAsyncUtils.waitForFxEvents();
     assertEquals("parallel 18 ~ 72 ~\n", opened.desk().sheet().text());
     assertEquals(1, opened.desk().problemsProperty().get().size());
-    assertTrue(opened.desk().isUnsaved());
+    assertTrue(opened.desk().file().isUnsaved());
   }
 
   /** A load test under way when the program is killed: every step until then is there. */
@@ -63,7 +63,7 @@ class LostWorkTest {
     start();
     robot.interact(
         () -> {
-          opened.desk().putDown(TernRock.job());
+          opened.desk().file().putDown(TernRock.job());
           opened.desk().showSheet(2);
           opened.desk().book().addBuild(LocalDate.of(2031, 5, 6));
           opened.desk().book().addLoad(LocalDate.of(2031, 5, 6));
@@ -100,11 +100,11 @@ class LostWorkTest {
   @Test
   void savedWorkLeavesNothingToRecover() throws Exception {
     start();
-    robot.interact(() -> opened.desk().putDown(TernRock.job()));
+    robot.interact(() -> opened.desk().file().putDown(TernRock.job()));
     robot.interact(opened.stage()::close);
     try (Recovery next = new Recovery(memory)) {
       assertTrue(next.find().isEmpty());
     }
-    assertEquals(Optional.empty(), opened.desk().fileProperty().get());
+    assertEquals(Optional.empty(), opened.desk().file().pathProperty().get());
   }
 }

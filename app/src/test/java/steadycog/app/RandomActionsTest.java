@@ -72,7 +72,7 @@ class RandomActionsTest extends InWindow {
   @Timeout(value = 3, unit = TimeUnit.HOURS)
   void nothingGoesUncaughtAndNothingHangs(long seed) throws Exception {
     Random random = new Random(seed);
-    robot.interact(() -> opened.desk().putDown(TernRock.job()));
+    robot.interact(() -> opened.desk().file().putDown(TernRock.job()));
     List<String> done = new ArrayList<>();
     List<Long> heap = new ArrayList<>();
     for (int k = 0; k < ACTIONS; k++) {
@@ -164,6 +164,7 @@ class RandomActionsTest extends InWindow {
               () ->
                   opened
                       .desk()
+                      .train()
                       .type(FreshViewTest.CARDS.get(random.nextInt(FreshViewTest.CARDS.size()))));
       default ->
           robot.interact(

@@ -55,7 +55,7 @@ class SafeWorkTest extends InWindow {
     openDemo();
     Job theirs = TernRock.job().with(1, TernRock.job().sheets().get(1).noting("theirs\n"));
     JobFiles.save(theirs, 0, file);
-    robot.interact(() -> opened.desk().note("mine\n"));
+    robot.interact(() -> opened.desk().trains().note("mine\n"));
     press(KeyCode.SHORTCUT, KeyCode.S);
     String lines = find(".question-lines", TextArea.class).getText();
     assertTrue(lines.contains("  + mine") && lines.contains("  \u2212 theirs"), lines);
@@ -67,8 +67,8 @@ class SafeWorkTest extends InWindow {
     settle();
     assertEquals(theirs, JobFiles.open(file));
     assertEquals(opened.desk().job(), JobFiles.open(folder.resolve("tern (2).cog.json")));
-    assertFalse(opened.desk().isUnsaved());
-    robot.interact(() -> opened.desk().note("more\n"));
+    assertFalse(opened.desk().file().isUnsaved());
+    robot.interact(() -> opened.desk().trains().note("more\n"));
     press(KeyCode.SHORTCUT, KeyCode.S);
     assertTrue(robot.lookup("#question").tryQuery().isEmpty(), "its own file by now");
   }
@@ -77,14 +77,14 @@ class SafeWorkTest extends InWindow {
   void writingOverTheirsIsAnAnswerAndADeletedFileIsSimplyWritten() throws Exception {
     openDemo();
     Files.writeString(file, "{ no job");
-    robot.interact(() -> opened.desk().note("mine\n"));
+    robot.interact(() -> opened.desk().trains().note("mine\n"));
     press(KeyCode.SHORTCUT, KeyCode.S);
     assertTrue(find(".question-lines", TextArea.class).getText().contains("no job any more"));
     robot.clickOn("Write over theirs");
     settle();
     assertEquals(opened.desk().job(), JobFiles.open(file));
     Files.delete(file);
-    robot.interact(() -> opened.desk().note("again\n"));
+    robot.interact(() -> opened.desk().trains().note("again\n"));
     press(KeyCode.SHORTCUT, KeyCode.S);
     assertEquals(opened.desk().job(), JobFiles.open(file));
   }
@@ -108,14 +108,14 @@ class SafeWorkTest extends InWindow {
         });
     settle();
     assertTrue(opened.window().lookup("#offer").isVisible());
-    robot.interact(() -> opened.desk().note("in between\n"));
+    robot.interact(() -> opened.desk().trains().note("in between\n"));
     robot.interact(() -> opened.window().keeper().save());
     robot.interact(() -> opened.window().tell("Something else"));
     settle();
     assertTrue(opened.window().lookup("#offer").getParent().isVisible());
     fireIn(opened.window(), "Bring it back");
     assertEquals(lost, opened.desk().job(), "the newest first");
-    assertTrue(opened.desk().isUnsaved());
+    assertTrue(opened.desk().file().isUnsaved());
     assertTrue(opened.window().lookup("#offer").getParent().isVisible(), "and one more");
     fireIn(opened.window(), "Drop it");
     assertFalse(opened.window().lookup("#offer").getParent().isVisible());
@@ -144,7 +144,7 @@ class SafeWorkTest extends InWindow {
     Files.writeString(card, "parallel 18 ~ 72\r\ndrive A\r\ntake B");
     robot.interact(() -> opened.window().keeper().open(card));
     settle();
-    assertFalse(opened.desk().isUnsaved());
+    assertFalse(opened.desk().file().isUnsaved());
     assertFalse(opened.desk().canUndo());
     assertEquals("4\u2009:\u20091", text("#ratio"));
   }
@@ -207,7 +207,7 @@ class SafeWorkTest extends InWindow {
     if (find("#notice", Labeled.class).getParent().isVisible()) {
       assertTrue(text("#notice").startsWith("Train 1, not changed: "), text("#notice"));
     }
-    robot.interact(() -> opened.desk().addTrain());
+    robot.interact(() -> opened.desk().trains().add());
     robot.interact(() -> opened.desk().undo());
     settle();
     assertFalse(
@@ -248,13 +248,13 @@ class SafeWorkTest extends InWindow {
   @Test
   void aLargeTrainIsWorkedOutAsideAndCanBeStopped() throws Exception {
     String wheels = "parallel 20" + " ~ 21 ~ 22".repeat(60);
-    robot.interact(() -> opened.desk().type(wheels + "\n"));
+    robot.interact(() -> opened.desk().train().type(wheels + "\n"));
     assertTrue(opened.desk().work().isWorking());
     assertTrue(opened.desk().bench().isEmpty(), "no other train stands there meanwhile");
     robot.interact(() -> opened.desk().work().stop());
     assertEquals("Stopped", text("#work-title"));
-    robot.interact(() -> opened.desk().type(wheels + " ~ 23\n"));
-    robot.interact(() -> opened.desk().type(wheels + " ~ 24\n"));
+    robot.interact(() -> opened.desk().train().type(wheels + " ~ 23\n"));
+    robot.interact(() -> opened.desk().train().type(wheels + " ~ 24\n"));
     WaitForAsyncUtils.waitFor(60, TimeUnit.SECONDS, () -> opened.desk().bench().isPresent());
     settle();
     assertEquals(new Status.Done(), opened.desk().work().statusProperty().get());
@@ -271,8 +271,8 @@ class SafeWorkTest extends InWindow {
   @Test
   void aNewJobIsAskedForAndTheOldOneIsNotTouched() throws Exception {
     openDemo();
-    robot.interact(() -> opened.desk().addTrain());
-    robot.interact(() -> opened.desk().type("parallel 9 ~ 18\n"));
+    robot.interact(() -> opened.desk().trains().add());
+    robot.interact(() -> opened.desk().train().type("parallel 9 ~ 18\n"));
     when(dialogs.askSave(any()))
         .thenReturn(Optional.of(folder.resolve("none").resolve("x.cog.json")));
     press(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.S);
@@ -293,10 +293,10 @@ class SafeWorkTest extends InWindow {
         new Job(
             "",
             List.of(sheet("Winch", "parallel 20 ~ 40\n"), sheet("Winch", "parallel 20 ~ 60\n")));
-    robot.interact(() -> opened.desk().putDown(job));
+    robot.interact(() -> opened.desk().file().putDown(job));
     robot.interact(() -> opened.desk().select(Optional.of(new MemberId("", "A"))));
     robot.interact(() -> opened.desk().crank().turn(3));
-    robot.interact(() -> opened.desk().renameTrain("Other"));
+    robot.interact(() -> opened.desk().trains().rename("Other"));
     assertEquals(3, opened.desk().crank().inputTurns().intValue(), "a name is not a train");
     assertTrue(opened.desk().selection().isPresent());
     robot.interact(() -> opened.desk().undo());

@@ -27,7 +27,7 @@ class SizesTest extends InWindow {
     int trains = TernRock.job().sheets().size();
     robot.interact(
         () -> {
-          opened.desk().putDown(TernRock.job());
+          opened.desk().file().putDown(TernRock.job());
           opened.desk().preferencesProperty().set(opened.desk().preferences().sized(text));
         });
     for (Station station : Station.values()) {
@@ -54,7 +54,7 @@ class SizesTest extends InWindow {
   @Test
   @Timeout(value = 2, unit = TimeUnit.MINUTES)
   void noHeightHangsTheDrawing() {
-    robot.interact(() -> opened.desk().putDown(TernRock.job()));
+    robot.interact(() -> opened.desk().file().putDown(TernRock.job()));
     robot.interact(
         () -> {
           Node table = opened.window().lookup("#gear-table");

@@ -24,19 +24,19 @@ public final class Victim {
   }
 
   private static void work(Opened opened, Path file, Random random) {
-    opened.desk().putDown(TernRock.job());
+    opened.desk().file().putDown(TernRock.job());
     new AnimationTimer() {
       private int edit;
 
       @Override
       public void handle(long now) {
         edit++;
-        opened.desk().note(edit + "\n");
+        opened.desk().trains().note(edit + "\n");
         say("edit " + edit);
         if (random.nextInt(20) == 0) {
           try {
             say("saving " + edit);
-            opened.desk().save(file);
+            opened.desk().file().save(file);
             say("saved " + edit);
           } catch (java.io.IOException failed) {
             say("failed " + failed);

@@ -31,7 +31,7 @@ final class WindowBenchmark {
   }
 
   private static void measure(Opened opened) {
-    opened.desk().type(TWELVE);
+    opened.desk().train().type(TWELVE);
     Picture.whenDrawn(() -> new Edits(opened).start());
   }
 
@@ -50,7 +50,7 @@ final class WindowBenchmark {
     @Override
     public void handle(long now) {
       start = System.nanoTime();
-      opened.desk().changeTeeth(new MemberId("", "F"), millis.size() % 2 == 0 ? 1 : -1);
+      opened.desk().train().changeTeeth(new MemberId("", "F"), millis.size() % 2 == 0 ? 1 : -1);
     }
 
     private void finish() {

@@ -161,13 +161,13 @@ class WindowTest extends InWindow {
 
   @Test
   void unsavedWorkIsAskedForAndABrokenFileIsRefused() throws Exception {
-    robot.interact(() -> opened.desk().putDown(TernRock.job()));
+    robot.interact(() -> opened.desk().file().putDown(TernRock.job()));
     type("# changed\n");
     press(KeyCode.SHORTCUT, KeyCode.N);
     assertTrue(robot.lookup("#question").tryQuery().isPresent());
     robot.clickOn("Cancel");
     settle();
-    assertTrue(opened.desk().isUnsaved());
+    assertTrue(opened.desk().file().isUnsaved());
     assertEquals("Tern Rock fitting-out", opened.desk().job().title());
     press(KeyCode.SHORTCUT, KeyCode.N);
     Path file = folder.resolve("kept.cog.json");
@@ -191,7 +191,7 @@ class WindowTest extends InWindow {
 
   @Test
   void trainsOfAJobAreSwitchedByTabAndKey() {
-    robot.interact(() -> opened.desk().putDown(TernRock.job()));
+    robot.interact(() -> opened.desk().file().putDown(TernRock.job()));
     settle();
     assertEquals("128\u2009:\u20091", text("#ratio"));
     robot.clickOn("Mirror-cover winch");
@@ -207,17 +207,17 @@ class WindowTest extends InWindow {
     type("parallel 18 ~ 72");
     robot.clickOn("#train-notes").write("spare wheels on shelf 3");
     settle();
-    robot.interact(() -> opened.desk().duplicateTrain());
+    robot.interact(() -> opened.desk().trains().duplicate());
     settle();
     robot.doubleClickOn("Train 1 2");
     robot.write("Variant\n");
     settle();
     assertEquals("Variant", opened.desk().sheet().name());
     assertEquals("spare wheels on shelf 3\n", opened.desk().sheet().notes());
-    robot.interact(() -> opened.desk().addTrain());
+    robot.interact(() -> opened.desk().trains().add());
     settle();
     assertEquals("\u2013", text("#ratio"));
-    robot.interact(() -> opened.desk().removeTrain());
+    robot.interact(() -> opened.desk().trains().remove());
     press(KeyCode.SHORTCUT, KeyCode.Z);
     press(KeyCode.SHORTCUT, KeyCode.Z);
     press(KeyCode.SHORTCUT, KeyCode.Z);
@@ -376,7 +376,7 @@ class WindowTest extends InWindow {
     robot.interact(
         () -> {
           var rooms = opened.desk().bench().orElseThrow().study().rooms();
-          opened.desk().tryVariant("compound", rooms.get(2).train());
+          opened.desk().trains().tryVariant("compound", rooms.get(2).train());
         });
     settle();
     assertEquals("Train 1, compound", opened.desk().sheet().name());
@@ -531,7 +531,7 @@ class WindowTest extends InWindow {
             "parallel 14 ~ 30 ~ 50\ndrive A\ntake C",
             "planetary sun 24 planet 15 x3 ring 54\ndrive sun\ndrive ring\ntake carrier",
             "strainwave nominal 80\nhold circular\ndrive wave\ntake flex")) {
-      robot.interact(() -> opened.desk().type(card + "\n"));
+      robot.interact(() -> opened.desk().train().type(card + "\n"));
       robot.interact(() -> opened.desk().stationProperty().set(Station.FIND_TEETH));
       robot.interact(() -> opened.desk().stationProperty().set(Station.DRIVE_AND_HOLD));
       shows("#findings", "");
@@ -567,7 +567,8 @@ class WindowTest extends InWindow {
     settle();
     assertTrue(opened.desk().sheet().text().contains("drive D\ntake B"));
     robot.interact(
-        () -> opened.desk().type("parallel 20" + " ~ 21".repeat(7) + "\ndrive A\ntake H\n"));
+        () ->
+            opened.desk().train().type("parallel 20" + " ~ 21".repeat(7) + "\ndrive A\ntake H\n"));
     settle();
     assertTrue(robot.lookup(".board-cell").queryAll().isEmpty());
     shows("#ratio-board", "8 shafts make too large a board to read");

@@ -270,7 +270,7 @@ public final class BoardView extends VBox {
     if (cell.isHidden()) {
       prediction.ask(cell, board.rows().stream().map(Row::configuration).toList());
     } else {
-      desk.configure(cell.row().configuration());
+      desk.train().configure(cell.row().configuration());
     }
   }
 

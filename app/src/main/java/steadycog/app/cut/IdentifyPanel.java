@@ -121,7 +121,7 @@ final class IdentifyPanel extends VBox {
       size.setMinWidth(USE_PREF_SIZE);
       Button use = Look.styled(new Button("use"), "cure");
       use.setTooltip(new Tooltip("Give the teeth of this train that size"));
-      use.setOnAction(e -> desk.size(guess.pitch()));
+      use.setOnAction(e -> desk.train().size(guess.pitch()));
       use.disableProperty().bind(desk.benchProperty().map(Optional::isEmpty));
       guesses.add(size, 0, k + 1);
       guesses.add(figure(String.valueOf(guess.teeth()), "sheet-figure"), 1, k + 1);

@@ -129,7 +129,7 @@ final class SizeBar extends VBox {
     chip.setOnAction(
         e -> {
           Clearance wanted = process.map(Clearance::of).orElse(Clearance.NONE);
-          desk.resize(train -> train.withSizes(train.sizes().withClearance(wanted)));
+          desk.train().resize(train -> train.withSizes(train.sizes().withClearance(wanted)));
           show(desk.bench().orElseThrow().card().train(), box);
         });
     chips.add(chip);
@@ -170,7 +170,7 @@ final class SizeBar extends VBox {
 
   private Optional<String> takePitch(String text) {
     Optional<Pitch> pitch = PitchText.read(text);
-    pitch.ifPresent(desk::size);
+    pitch.ifPresent(desk.train()::size);
     return pitch.isPresent()
         ? Optional.empty()
         : Optional.of("Teeth are sized as module 1.5 mm or dp 16.");
@@ -202,7 +202,7 @@ final class SizeBar extends VBox {
       return Optional.of(wrong);
     }
     try {
-      desk.resize(change.apply(Exact.parse(text)));
+      desk.train().resize(change.apply(Exact.parse(text)));
       return Optional.empty();
     } catch (IllegalArgumentException outOfRange) {
       return Optional.of(wrong);
@@ -230,7 +230,7 @@ final class SizeBar extends VBox {
                     + Figures.significant(most, 3)
                     + " mm.")
             : Optional.empty());
-    found.ifPresent(desk::size);
+    found.ifPresent(desk.train()::size);
     done(found.isPresent());
   }
 

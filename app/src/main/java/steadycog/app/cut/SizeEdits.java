@@ -76,7 +76,7 @@ final class SizeEdits {
     if (pitch.isEmpty() && !none) {
       return Optional.of("A module of its own is such as 1.25 mm, or dp 16.");
     }
-    desk.resize(train -> train.withPitch(wheel, pitch));
+    desk.train().resize(train -> train.withPitch(wheel, pitch));
     return Optional.empty();
   }
 
@@ -106,7 +106,7 @@ final class SizeEdits {
   private Optional<String> own(MemberId wheel, UnaryOperator<WheelSize> change) {
     try {
       WheelSize changed = change.apply(sizes().own(wheel));
-      desk.resize(train -> train.withSizes(train.sizes().with(wheel, changed)));
+      desk.train().resize(train -> train.withSizes(train.sizes().with(wheel, changed)));
       return Optional.empty();
     } catch (IllegalArgumentException outOfRange) {
       return Optional.of(sentence(outOfRange));
@@ -159,7 +159,7 @@ final class SizeEdits {
     }
     Sizes sizes = shifted.get().sized().sizes();
     Sizes unplaced = sizes.withDistance(mesh.mesh().a(), mesh.mesh().b(), Optional.empty());
-    desk.resize(now -> now.withSizes(unplaced));
+    desk.train().resize(now -> now.withSizes(unplaced));
     return Optional.empty();
   }
 
@@ -167,7 +167,7 @@ final class SizeEdits {
     Train train = desk.bench().orElseThrow().card().train();
     MemberId a = train.partOf(mesh.mesh().a()).body(mesh.mesh().a());
     MemberId b = train.partOf(mesh.mesh().b()).body(mesh.mesh().b());
-    desk.resize(now -> now.withSizes(now.sizes().withDistance(a, b, length)));
+    desk.train().resize(now -> now.withSizes(now.sizes().withDistance(a, b, length)));
     return Optional.empty();
   }
 
@@ -179,7 +179,7 @@ final class SizeEdits {
     }
     try {
       Clearance changed = sizes().clearance().with(gap, length);
-      desk.resize(train -> train.withSizes(train.sizes().withClearance(changed)));
+      desk.train().resize(train -> train.withSizes(train.sizes().withClearance(changed)));
       return Optional.empty();
     } catch (IllegalArgumentException outOfRange) {
       return Optional.of(sentence(outOfRange));

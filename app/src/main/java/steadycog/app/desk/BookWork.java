@@ -93,7 +93,7 @@ public final class BookWork {
           Build fresh = new Build(book().freeName(), date, "", List.of(), now, List.of());
           desk.endStrand();
           int at = book().builds().size();
-          desk.changeBook(book -> book.with(at, fresh), "");
+          desk.trains().changeBook(book -> book.with(at, fresh), "");
           open(at, -1);
         });
   }
@@ -104,15 +104,16 @@ public final class BookWork {
     build()
         .ifPresent(
             old ->
-                desk.changeBook(
-                    book -> book.with(at, change.apply(old)),
-                    strand.isEmpty() ? "" : "build " + at + strand));
+                desk.trains()
+                    .changeBook(
+                        book -> book.with(at, change.apply(old)),
+                        strand.isEmpty() ? "" : "build " + at + strand));
   }
 
   /** Takes a build out of the book with all its tests. */
   public void removeBuild(int index) {
     desk.endStrand();
-    desk.changeBook(book -> book.without(index), "");
+    desk.trains().changeBook(book -> book.without(index), "");
   }
 
   /** Adds a test to the build that is open, and opens it. */
@@ -177,7 +178,7 @@ public final class BookWork {
 
   public void removeTest(int build, int test) {
     desk.endStrand();
-    desk.changeBook(book -> book.with(build, book.builds().get(build).without(test)), "");
+    desk.trains().changeBook(book -> book.with(build, book.builds().get(build).without(test)), "");
   }
 
   /**
@@ -190,13 +191,14 @@ public final class BookWork {
     if (build >= builds.size() || test >= builds.get(build).tests().size()) {
       return false;
     }
-    desk.changeBook(book -> book.with(build, book.builds().get(build).with(test, logged)), "run");
+    desk.trains()
+        .changeBook(book -> book.with(build, book.builds().get(build).with(test, logged)), "run");
     return true;
   }
 
   /** Puts the card of the open build back on the bench. */
   public void putBack() {
-    build().ifPresent(build -> desk.putBack(build.card()));
+    build().ifPresent(build -> desk.trains().putBack(build.card()));
   }
 
   /** Whether the train is no longer what the open build was made from. */
@@ -208,16 +210,17 @@ public final class BookWork {
 
   /** Says how a finding was settled; nothing takes it back. */
   public void settle(Finding finding, String how) {
-    desk.changeBook(book -> book.settling(finding, how), "");
+    desk.trains().changeBook(book -> book.settling(finding, how), "");
   }
 
   /** Keeps what was stated of a configuration before it was looked at. */
   public void guess(LocalDate date, String words, Configuration asked, BigFraction guess) {
-    desk.changeBook(
-        book -> book.guessing(new Guess(date, words, guess, asked.ratio().reduction())), "");
+    desk.trains()
+        .changeBook(
+            book -> book.guessing(new Guess(date, words, guess, asked.ratio().reduction())), "");
   }
 
   public void forgetGuesses() {
-    desk.changeBook(BenchBook::withoutGuesses, "");
+    desk.trains().changeBook(BenchBook::withoutGuesses, "");
   }
 }

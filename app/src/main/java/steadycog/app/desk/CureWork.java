@@ -133,7 +133,7 @@ public final class CureWork {
       case Proposal.Seeking seeking -> {
         // It comes when it comes.
       }
-      case Proposal.Found found -> found.outcome().cure().ifPresent(desk::cure);
+      case Proposal.Found found -> found.outcome().cure().ifPresent(desk.train()::cure);
     }
   }
 

@@ -21,20 +21,23 @@ public final class PlanWork {
 
   /** Engages a brake or clutch in a state, or releases it, and shows that state. */
   public void toggle(String name, Element element) {
-    desk.changeShifts(
-        name,
-        plan ->
-            plan.state(name).map(old -> plan.replacing(name, old.toggling(element))).orElse(plan));
+    desk.train()
+        .changeShifts(
+            name,
+            plan ->
+                plan.state(name)
+                    .map(old -> plan.replacing(name, old.toggling(element)))
+                    .orElse(plan));
   }
 
   /** Puts a brake or clutch on the train, to be engaged by states. */
   public void add(Element element) {
-    desk.changeShifts(plan -> plan.declaring(element));
+    desk.train().changeShifts(plan -> plan.declaring(element));
   }
 
   /** Takes a brake or clutch off the train, and out of all states. */
   public void drop(Element element) {
-    desk.changeShifts(plan -> plan.dropping(element));
+    desk.train().changeShifts(plan -> plan.dropping(element));
   }
 
   /** Adds a state in which nothing is engaged yet, and shows it. */
@@ -43,22 +46,22 @@ public final class PlanWork {
         .ifPresent(
             now -> {
               String name = now.freeName(String.valueOf(now.states().size() + 1));
-              desk.changeShifts(name, plan -> plan.adding(new State(name, Roles.NONE)));
+              desk.train().changeShifts(name, plan -> plan.adding(new State(name, Roles.NONE)));
             });
   }
 
   /** Puts {@code states} in place of those there are. */
   public void keep(List<State> states) {
-    desk.changeShifts(plan -> new ShiftPlan(plan.elements(), states));
+    desk.train().changeShifts(plan -> new ShiftPlan(plan.elements(), states));
   }
 
   public void remove(String name) {
-    desk.changeShifts(plan -> plan.without(name));
+    desk.train().changeShifts(plan -> plan.without(name));
   }
 
   /** Moves a state up or down in the plan. */
   public void move(String name, int step) {
-    desk.changeShifts(plan -> plan.moving(name, step));
+    desk.train().changeShifts(plan -> plan.moving(name, step));
   }
 
   /** Gives a state another name, unless it is none or another state's. */
@@ -66,7 +69,8 @@ public final class PlanWork {
     Optional<State> old = plan().flatMap(plan -> plan.state(name));
     boolean free = plan().flatMap(plan -> plan.state(wanted)).isEmpty();
     if (State.isName(wanted) && free && old.isPresent()) {
-      desk.changeShifts(wanted, plan -> plan.replacing(name, new State(wanted, old.get().roles())));
+      desk.train()
+          .changeShifts(wanted, plan -> plan.replacing(name, new State(wanted, old.get().roles())));
     }
   }
 }

@@ -128,7 +128,7 @@ public final class Finder {
   }
 
   void want(Field field, String text) {
-    desk.want(wanted().with(field, text));
+    desk.trains().want(wanted().with(field, text));
   }
 
   /** What comes first in the list. */
@@ -283,7 +283,8 @@ public final class Finder {
 
   /** Brings a candidate to the bench as a train of its own; one step to undo. */
   void bring(Candidate candidate) {
-    desk.tryVariant(candidate.kind().word() + " " + Candidates.ratio(candidate), candidate.train());
+    desk.trains()
+        .tryVariant(candidate.kind().word() + " " + Candidates.ratio(candidate), candidate.train());
   }
 
   /** One search, watched. */

@@ -58,7 +58,7 @@ final class FaceHand {
         scroll -> {
           boolean chosen = desk.selection().filter(id::equals).isPresent();
           if (chosen && !scroll.isShortcutDown() && scroll.getDeltaY() != 0) {
-            desk.changeTeeth(id, scroll.getDeltaY() > 0 ? 1 : -1);
+            desk.train().changeTeeth(id, scroll.getDeltaY() > 0 ? 1 : -1);
             scroll.consume();
           }
         });
@@ -107,7 +107,8 @@ final class FaceHand {
             Math.atan2(
                 partner.getTranslateY() - mouse.getY(), mouse.getX() - partner.getTranslateX()));
     int snap = drag.isShiftDown() ? 1 : SNAP;
-    desk.place(steer.wheel, BigFraction.of(Math.floorMod(Math.round(degrees / snap) * snap, 360)));
+    desk.train()
+        .place(steer.wheel, BigFraction.of(Math.floorMod(Math.round(degrees / snap) * snap, 360)));
   }
 
   /** The wheel of the shaft that meshes with one before it on the card, else any that meshes. */

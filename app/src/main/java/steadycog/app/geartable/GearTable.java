@@ -190,7 +190,7 @@ public final class GearTable extends BorderPane {
           "strainwave nominal 80\nhold circular\ndrive wave\ntake flex"
         }) {
       Button example = Look.styled(new Button(card.lines().findFirst().orElseThrow()), "example");
-      example.setOnAction(e -> desk.type(card + "\n"));
+      example.setOnAction(e -> desk.train().type(card + "\n"));
       box.getChildren().add(example);
     }
     box.setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
@@ -285,25 +285,25 @@ public final class GearTable extends BorderPane {
         strip.cancelLock();
         desk.select(Optional.empty());
       }
-      case D -> chosen.ifPresent(desk::drive);
-      case H -> chosen.ifPresent(desk::hold);
-      case T -> chosen.ifPresent(desk::take);
-      case F -> chosen.ifPresent(desk::free);
+      case D -> chosen.ifPresent(desk.train()::drive);
+      case H -> chosen.ifPresent(desk.train()::hold);
+      case T -> chosen.ifPresent(desk.train()::take);
+      case F -> chosen.ifPresent(desk.train()::free);
       case L -> strip.startLock();
       case J -> strip.startJoin();
       case S -> StateBar.step(desk, 1);
       case E -> toggleEdge();
       case V -> nextPower();
-      case M -> chosen.ifPresent(desk::meshWheel);
-      case K -> chosen.ifPresent(desk::keyWheel);
-      case I -> chosen.ifPresent(desk::insertIdler);
-      case ADD, PLUS -> chosen.ifPresent(id -> desk.changeTeeth(id, 1));
-      case SUBTRACT, MINUS -> chosen.ifPresent(id -> desk.changeTeeth(id, -1));
-      case W -> chosen.ifPresent(desk::addRow);
-      case P -> chosen.ifPresent(id -> desk.changePlanets(id, 1));
-      case O -> chosen.ifPresent(id -> desk.changePlanets(id, -1));
-      case DELETE, BACK_SPACE -> chosen.ifPresent(desk::removeWheel);
-      case R -> desk.layOutAgain();
+      case M -> chosen.ifPresent(desk.train()::meshWheel);
+      case K -> chosen.ifPresent(desk.train()::keyWheel);
+      case I -> chosen.ifPresent(desk.train()::insertIdler);
+      case ADD, PLUS -> chosen.ifPresent(id -> desk.train().changeTeeth(id, 1));
+      case SUBTRACT, MINUS -> chosen.ifPresent(id -> desk.train().changeTeeth(id, -1));
+      case W -> chosen.ifPresent(desk.train()::addRow);
+      case P -> chosen.ifPresent(id -> desk.train().changePlanets(id, 1));
+      case O -> chosen.ifPresent(id -> desk.train().changePlanets(id, -1));
+      case DELETE, BACK_SPACE -> chosen.ifPresent(desk.train()::removeWheel);
+      case R -> desk.train().layOutAgain();
       case HOME -> face.fit();
       default -> {
         return handledText(text, chosen);
@@ -360,8 +360,8 @@ public final class GearTable extends BorderPane {
 
   private boolean handledText(String text, Optional<MemberId> chosen) {
     switch (text) {
-      case "+", "=" -> chosen.ifPresent(id -> desk.changeTeeth(id, 1));
-      case "-" -> chosen.ifPresent(id -> desk.changeTeeth(id, -1));
+      case "+", "=" -> chosen.ifPresent(id -> desk.train().changeTeeth(id, 1));
+      case "-" -> chosen.ifPresent(id -> desk.train().changeTeeth(id, -1));
       default -> {
         return false;
       }

@@ -35,12 +35,12 @@ final class PartMenu extends MenuButton {
             (name, part) -> {
               MenuItem item = new MenuItem(name);
               item.setId("part-" + part.name());
-              item.setOnAction(e -> desk.addPart(part));
+              item.setOnAction(e -> desk.train().addPart(part));
               getItems().add(item);
             });
     MenuItem away = new MenuItem("Take this part away");
     away.setId("remove-part");
-    away.setOnAction(e -> desk.selection().ifPresent(desk::removePart));
+    away.setOnAction(e -> desk.selection().ifPresent(desk.train()::removePart));
     getItems().addAll(new SeparatorMenuItem(), away);
     desk.selectionProperty().addListener((o, old, now) -> name(away, desk, now));
     desk.benchProperty().addListener(o -> name(away, desk, desk.selection()));

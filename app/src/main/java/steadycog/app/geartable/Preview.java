@@ -28,7 +28,7 @@ public final class Preview extends StackPane {
   /** Shows a train, or nothing. */
   public void show(Optional<Train> train) {
     Optional<Sheet> sheet = train.map(known -> Sheet.of("preview", Card.of(known)));
-    desk.putDown(sheet.map(one -> new Job("", List.of(one))).orElseGet(Job::empty));
+    desk.file().putDown(sheet.map(one -> new Job("", List.of(one))).orElseGet(Job::empty));
     run(wanted);
   }
 

@@ -52,15 +52,19 @@ final class RoleStrip extends FlowPane {
             chosen,
             teeth,
             button(
-                Icon.DRIVE, "drive", "D", "Turn this member from outside: the input", desk::drive),
+                Icon.DRIVE,
+                "drive",
+                "D",
+                "Turn this member from outside: the input",
+                desk.train()::drive),
             button(
                 Icon.HOLD,
                 "hold",
                 "H",
                 "Keep this member from turning: a brake or the housing",
-                desk::hold),
-            button(Icon.TAKE, "take off", "T", "Take the output off here", desk::take),
-            button(Icon.FREE, "free", "F", "Leave this member to itself", desk::free),
+                desk.train()::hold),
+            button(Icon.TAKE, "take off", "T", "Take the output off here", desk.train()::take),
+            button(Icon.FREE, "free", "F", "Leave this member to itself", desk.train()::free),
             button(
                 Icon.LOCKED,
                 "lock to …",
@@ -79,49 +83,62 @@ final class RoleStrip extends FlowPane {
                 "+ mesh",
                 "M",
                 "A new wheel meshing with this one; in mid-chain a branch",
-                desk::meshWheel),
-            build("+ keyed", "K", "A new wheel on this one's shaft", desk::keyWheel),
+                desk.train()::meshWheel),
+            build("+ keyed", "K", "A new wheel on this one's shaft", desk.train()::keyWheel),
             build(
                 "+ idler",
                 "I",
                 "A wheel between this one and the next: turns direction only",
-                desk::insertIdler));
+                desk.train()::insertIdler));
     setTools =
         List.of(
-            build("+ planet", "P", "One planet more on the carrier", m -> desk.changePlanets(m, 1)),
+            build(
+                "+ planet",
+                "P",
+                "One planet more on the carrier",
+                m -> desk.train().changePlanets(m, 1)),
             build(
                 "\u2212 planet",
                 "O",
                 "One planet fewer on the carrier",
-                m -> desk.changePlanets(m, -1)));
+                m -> desk.train().changePlanets(m, -1)));
     addRow =
         build(
             "+ row",
             "W",
             "A second row of teeth on every planet, with a ring of its own: for high ratios",
-            desk::addRow);
+            desk.train()::addRow);
     getChildren().addAll(chainTools);
     discTools =
         List.of(
-            build("+ disc", "P", "One disc more on the eccentric", m -> desk.changePlanets(m, 1)),
+            build(
+                "+ disc",
+                "P",
+                "One disc more on the eccentric",
+                m -> desk.train().changePlanets(m, 1)),
             build(
                 "\u2212 disc",
                 "O",
                 "One disc fewer on the eccentric",
-                m -> desk.changePlanets(m, -1)));
+                m -> desk.train().changePlanets(m, -1)));
     getChildren().addAll(setTools);
     getChildren().add(addRow);
     getChildren().addAll(discTools);
     turnCrown =
-        build("turn crown", "", "The crown on the other side of its pinion", desk::turnCrown);
+        build(
+            "turn crown", "", "The crown on the other side of its pinion", desk.train()::turnCrown);
     remove =
-        build("remove", "Del", "Take this wheel, or a set's sun or ring, out", desk::removeWheel);
+        build(
+            "remove",
+            "Del",
+            "Take this wheel, or a set's sun or ring, out",
+            desk.train()::removeWheel);
     rim =
         build(
             "+ rim",
             "M",
             "Teeth on the outside of this ring, carrier or disc, and a wheel that meshes with them",
-            desk::meshWheel);
+            desk.train()::meshWheel);
     parts = new PartMenu(desk);
     getChildren().addAll(rim, turnCrown, remove, parts);
     chosen.setMinWidth(Region.USE_PREF_SIZE);
@@ -152,7 +169,7 @@ final class RoleStrip extends FlowPane {
     discTools.forEach(tool -> Look.show(tool, laying && tools.contains(PartTool.DISCS)));
     Look.show(turnCrown, laying && tools.contains(PartTool.CROWN));
     Look.show(remove, laying);
-    Look.show(rim, laying && desk.selection().filter(desk::canHaveRim).isPresent());
+    Look.show(rim, laying && desk.selection().filter(desk.train()::canHaveRim).isPresent());
     Look.show(parts, laying && desk.bench().isPresent());
   }
 
@@ -215,7 +232,7 @@ final class RoleStrip extends FlowPane {
           "'" + text + "' is no tooth count: type one such as 18, or 60i for internal teeth");
     }
     Teeth wanted = new Teeth(Integer.parseInt(typed.group(1)), !typed.group(2).isEmpty());
-    return desk.setTeeth(wheel.get(), wanted)
+    return desk.train().setTeeth(wheel.get(), wanted)
         ? Optional.empty()
         : Optional.of("two internal wheels would have to mesh");
   }
@@ -229,9 +246,9 @@ final class RoleStrip extends FlowPane {
       MemberId from = tieFrom.get();
       tieFrom = Optional.empty();
       if (joining) {
-        desk.join(from, member.get());
+        desk.train().join(from, member.get());
       } else {
-        desk.lock(from, member.get());
+        desk.train().lock(from, member.get());
       }
     }
     boolean any = member.isPresent();

@@ -167,11 +167,12 @@ final class DifferentialPanel extends VBox {
   private void driveLeft() {
     Optional<Differential> part = part();
     if (part.isPresent() && left.isPresent()) {
-      desk.driveAlso(
-          new Drive(
-              part.get().leftId(),
-              Optional.of(new Quantity(left.get(), Unit.RPM)),
-              Optional.empty()));
+      desk.train()
+          .driveAlso(
+              new Drive(
+                  part.get().leftId(),
+                  Optional.of(new Quantity(left.get(), Unit.RPM)),
+                  Optional.empty()));
     }
   }
 

@@ -110,7 +110,7 @@ public final class FindingRow extends HBox {
     for (int k = 0; k < all.size(); k++) {
       Cure cure = all.get(k);
       buttons.get(k).setText(typeset(cure.change()) + ratio(cure));
-      buttons.get(k).setOnAction(e -> desk.cure(cure));
+      buttons.get(k).setOnAction(e -> desk.train().cure(cure));
     }
   }
 

@@ -53,7 +53,7 @@ final class KindPanel extends VBox {
     for (KindChoice one : kinds) {
       Button look = Look.styled(new Button("try it"), "cure");
       look.setTooltip(new Tooltip("Put it on the bench as a train of its own"));
-      look.setOnAction(e -> desk.tryVariant(words(one.kind()), one.train()));
+      look.setOnAction(e -> desk.trains().tryVariant(words(one.kind()), one.train()));
       Label cell = new Label("");
       cell.setGraphic(look);
       table.row(

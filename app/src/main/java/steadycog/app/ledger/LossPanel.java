@@ -97,7 +97,7 @@ final class LossPanel extends VBox {
                     + practice.word()));
     chip.setOnAction(
         e -> {
-          desk.lose(losses -> losses.with(practice));
+          desk.train().lose(losses -> losses.with(practice));
           show();
         });
     practices.add(chip);
@@ -302,7 +302,7 @@ final class LossPanel extends VBox {
     if (share.isEmpty() && !text.isEmpty()) {
       return Optional.of(BAD_SHARE);
     }
-    desk.lose(losses -> losses.with(a, b, share));
+    desk.train().lose(losses -> losses.with(a, b, share));
     Platform.runLater(this::show);
     return Optional.empty();
   }
@@ -318,7 +318,7 @@ final class LossPanel extends VBox {
     } catch (IllegalArgumentException outOfRange) {
       return Optional.of(BAD_FRICTION);
     }
-    desk.lose(losses -> losses.withFriction(mu));
+    desk.train().lose(losses -> losses.withFriction(mu));
     Platform.runLater(this::show);
     return Optional.empty();
   }

@@ -80,7 +80,7 @@ final class MotorPanel extends VBox {
     caution.setWrapText(true);
     run.setId("motor-run");
     run.setTooltip(new Tooltip("The drive's speed becomes that of the motor under this load"));
-    run.setOnAction(e -> point.ifPresent(at -> desk.run(at.running())));
+    run.setOnAction(e -> point.ifPresent(at -> desk.train().run(at.running())));
     HBox head = new HBox(8, ends, shelf, typed);
     head.setAlignment(Pos.CENTER_LEFT);
     HBox loaded = new HBox(8, loadWord, load, run);
@@ -196,8 +196,9 @@ final class MotorPanel extends VBox {
       return;
     }
     List<Shelved> all = MotorShelf.all();
-    desk.turnBy(
-        all.stream().filter(one -> one.name().equals(name)).map(Shelved::motor).findFirst());
+    desk.train()
+        .turnBy(
+            all.stream().filter(one -> one.name().equals(name)).map(Shelved::motor).findFirst());
     show();
   }
 
@@ -206,7 +207,7 @@ final class MotorPanel extends VBox {
     if (motor.isEmpty() && !text.isEmpty()) {
       return Optional.of("Not a motor: type stall torque and no-load speed, as 0.42 Nm 5200 rpm.");
     }
-    desk.turnBy(motor);
+    desk.train().turnBy(motor);
     Platform.runLater(this::show);
     return Optional.empty();
   }
@@ -219,7 +220,7 @@ final class MotorPanel extends VBox {
       return Optional.of(
           "Not a load: type a torque or a power, as 40 Nm or 50 W; left empty the drive decides.");
     }
-    desk.load(asked);
+    desk.train().load(asked);
     Platform.runLater(this::show);
     return Optional.empty();
   }

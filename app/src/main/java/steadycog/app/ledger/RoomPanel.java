@@ -70,7 +70,7 @@ final class RoomPanel extends VBox {
         field,
         text -> {
           Optional<Pitch> pitch = PitchText.read(text);
-          pitch.ifPresent(desk::size);
+          pitch.ifPresent(desk.train()::size);
           return pitch.isPresent()
               ? Optional.empty()
               : Optional.of("teeth are sized as module 1.5 mm or dp 16");

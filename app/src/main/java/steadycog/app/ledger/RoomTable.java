@@ -45,7 +45,7 @@ public final class RoomTable extends GridPane {
     if (room.kind() != Room.Kind.THIS) {
       Button look = Look.styled(new Button("try it"), "cure");
       look.setTooltip(new Tooltip("Put this arrangement on the bench as a train of its own"));
-      look.setOnAction(e -> desk.tryVariant(words(room.kind()), room.train()));
+      look.setOnAction(e -> desk.trains().tryVariant(words(room.kind()), room.train()));
       add(look, 5, row);
     }
   }

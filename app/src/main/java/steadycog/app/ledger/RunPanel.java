@@ -64,7 +64,7 @@ final class RunPanel extends VBox {
                 .secondForWanted()
                 .ifPresent(
                     rpm -> {
-                      desk.driveSecond(new Quantity(rpm, Unit.RPM));
+                      desk.train().driveSecond(new Quantity(rpm, Unit.RPM));
                       desk.endStrand();
                     }));
     run.setId("run-simulation");

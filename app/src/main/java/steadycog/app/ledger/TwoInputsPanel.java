@@ -204,6 +204,6 @@ final class TwoInputsPanel extends VBox {
         finest >= 1 ? BigFraction.ONE : Exact.of(1, Math.round(Math.min(1e9, 1 / finest)));
     BigFraction speed =
         step.multiply(Math.toIntExact(Math.round(slider.getValue() / step.doubleValue())));
-    desk.driveSecond(new Quantity(speed, unit));
+    desk.train().driveSecond(new Quantity(speed, unit));
   }
 }

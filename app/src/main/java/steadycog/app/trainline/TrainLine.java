@@ -108,9 +108,9 @@ public final class TrainLine extends VBox {
     getChildren().addAll(row, under);
     desk.selectionProperty().addListener(o -> showProblems());
     desk.benchProperty().addListener(o -> showProblems());
-    notes.textProperty().addListener((o, old, now) -> typed(() -> desk.note(closed(now))));
+    notes.textProperty().addListener((o, old, now) -> typed(() -> desk.trains().note(closed(now))));
     notes.addEventFilter(KeyEvent.KEY_PRESSED, this::leaveOnEscape);
-    text.textProperty().addListener((o, old, now) -> typed(() -> desk.type(closed(now))));
+    text.textProperty().addListener((o, old, now) -> typed(() -> desk.train().type(closed(now))));
     text.textProperty().addListener(o -> Platform.runLater(this::settle));
     text.addEventFilter(KeyEvent.KEY_PRESSED, this::leaveOnEscape);
     desk.pageProperty().addListener(o -> refresh());

@@ -34,7 +34,7 @@ class CureWorkTest {
   @Test
   void findingsStandAtOnceAndCuresFollow() throws InterruptedException {
     assertTrue(cures.isDone(), "an empty bench has nothing to look for");
-    desk.type("parallel 14 ~ 30");
+    desk.train().type("parallel 14 ~ 30");
     assertFalse(cures.isDone());
     assertEquals("interference", cures.advice().getFirst().finding().code());
     assertEquals(0, offered());
@@ -45,11 +45,11 @@ class CureWorkTest {
 
   @Test
   void anEditDropsWhatIsBeingLookedForAndWhatWasFound() throws InterruptedException {
-    desk.type("parallel 14 ~ 30");
-    desk.type("parallel 15 ~ 40");
+    desk.train().type("parallel 14 ~ 30");
+    desk.train().type("parallel 15 ~ 40");
     until(cures::isDone);
     assertEquals("undercut", cures.advice().getFirst().finding().code());
-    desk.type("parallel 16 ~ 40");
+    desk.train().type("parallel 16 ~ 40");
     assertFalse(cures.isDone());
     assertEquals(0, offered(), "a cure for another card would undo the edit");
     until(cures::isDone);
@@ -60,7 +60,7 @@ class CureWorkTest {
 
   @Test
   void aProposalIsShownThenTakenAndUndoneInOneStep() throws InterruptedException {
-    desk.type("planetary sun 24 planet 15 x3 ring 54\ndrive sun; hold ring; take carrier");
+    desk.train().type("planetary sun 24 planet 15 x3 ring 54\ndrive sun; hold ring; take carrier");
     String before = desk.sheet().text();
     cures.putRight();
     assertInstanceOf(Proposal.Seeking.class, cures.proposalProperty().get());
@@ -76,7 +76,7 @@ class CureWorkTest {
 
   @Test
   void aProposalGoesWithTheNextEditAndWhenItIsLeft() throws InterruptedException {
-    desk.type("parallel 15 ~ 40; drive A; take B");
+    desk.train().type("parallel 15 ~ 40; drive A; take B");
     cures.putRight();
     until(() -> cures.proposalProperty().get() instanceof Proposal.Found);
     cures.leave();
@@ -86,20 +86,21 @@ class CureWorkTest {
     assertInstanceOf(Proposal.None.class, cures.proposalProperty().get());
     until(cures::isDone);
     cures.putRight();
-    desk.type("parallel 15 ~ 41; drive A; take B");
+    desk.train().type("parallel 15 ~ 41; drive A; take B");
     assertInstanceOf(Proposal.None.class, cures.proposalProperty().get());
     until(cures::isDone);
   }
 
   @Test
   void inOneStateTheOthersStay() throws InterruptedException {
-    desk.type(
-        "planetary sun 17 planet 17 x4 ring 51\ndrive sun\n"
-            + "state low: hold ring; take carrier\nstate back: hold carrier; take ring");
+    desk.train()
+        .type(
+            "planetary sun 17 planet 17 x4 ring 51\ndrive sun\n"
+                + "state low: hold ring; take carrier\nstate back: hold carrier; take ring");
     desk.showState("back");
     until(cures::isDone);
     Advice worst = cures.advice().getFirst();
-    desk.cure(worst.cures().getFirst());
+    desk.train().cure(worst.cures().getFirst());
     assertTrue(desk.sheet().text().contains("state low: hold ring; take carrier"));
     assertEquals("back", desk.state().orElseThrow());
   }

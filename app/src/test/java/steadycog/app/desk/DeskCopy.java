@@ -6,10 +6,10 @@ public final class DeskCopy {
 
   public static void copy(Desk from, Desk to) {
     to.preferencesProperty().set(from.preferences());
-    if (from.isUnsaved()) {
-      to.recover(from.job(), from.fileProperty().get(), from.stamp());
+    if (from.file().isUnsaved()) {
+      to.file().recover(from.job(), from.file().pathProperty().get(), from.file().stamp());
     } else {
-      to.putDown(from.job());
+      to.file().putDown(from.job());
     }
     to.showSheet(from.pageProperty().get().index());
     to.stationProperty().set(from.stationProperty().get());

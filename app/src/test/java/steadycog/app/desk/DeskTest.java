@@ -56,7 +56,7 @@ class DeskTest {
   private void typeKeys(String keys) {
     for (int i = 0; i < keys.length(); i++) {
       char key = keys.charAt(i);
-      desk.type(desk.sheet().text() + key);
+      desk.train().type(desk.sheet().text() + key);
     }
   }
 
@@ -85,21 +85,21 @@ class DeskTest {
       desk.undo();
     }
     assertEquals(Job.empty(), desk.job());
-    assertFalse(desk.isUnsaved());
+    assertFalse(desk.file().isUnsaved());
   }
 
   @Test
   void rolesAreWrittenOnTheCardAndKeepItsComments() {
-    desk.type("# winch\nparallel 16 ~ 25 ~ 56 # counted\n");
-    desk.hold(id("B"));
+    desk.train().type("# winch\nparallel 16 ~ 25 ~ 56 # counted\n");
+    desk.train().hold(id("B"));
     assertEquals(Motion.Status.JAMMED, desk.bench().orElseThrow().study().motion().status());
-    desk.free(id("B"));
-    desk.drive(id("C"));
+    desk.train().free(id("B"));
+    desk.train().drive(id("C"));
     assertEquals(
         "# winch\nparallel 16 ~ 25 ~ 56 # counted\ndrive C\ntake A\n", desk.sheet().text());
     assertEquals("2/7", ratio());
-    desk.lock(id("A"), id("A"));
-    desk.changeTeeth(id("A"), 12);
+    desk.train().lock(id("A"), id("A"));
+    desk.train().changeTeeth(id("A"), 12);
     assertEquals("1/2", ratio());
     assertTrue(desk.sheet().text().contains("parallel 28 ~ 25 ~ 56 # counted"));
   }
@@ -107,11 +107,12 @@ class DeskTest {
   /** Another arrangement is compared with the same teeth, made in the same way. */
   @Test
   void aVariantIsMadeAsTheTrainThatItIsToReplace() throws Exception {
-    desk.putDown(Job.empty());
-    desk.type(
-        "parallel 20 ~ 60; module 1.5 mm; clearance printed; shift A 0.2; material B brass\n"
-            + "efficiency printed A-B 0.9; drive A 90 rpm; take B");
-    desk.tryVariant("smaller", Card.read("parallel 17 ~ 51").train());
+    desk.file().putDown(Job.empty());
+    desk.train()
+        .type(
+            "parallel 20 ~ 60; module 1.5 mm; clearance printed; shift A 0.2; material B brass\n"
+                + "efficiency printed A-B 0.9; drive A 90 rpm; take B");
+    desk.trains().tryVariant("smaller", Card.read("parallel 17 ~ 51").train());
     String text = desk.sheet().text();
     assertTrue(text.contains("module 1.5 mm"), text);
     assertTrue(text.contains("clearance printed"), text);
@@ -122,7 +123,7 @@ class DeskTest {
 
   @Test
   void anythingDoneCanBeUndoneAndDoneAgain() throws Exception {
-    desk.putDown(TernRock.job());
+    desk.file().putDown(TernRock.job());
     Random random = new Random(13);
     List<Page> pages = new ArrayList<>();
     pages.add(desk.pageProperty().get());
@@ -140,7 +141,7 @@ class DeskTest {
       assertInStep();
     }
     assertEquals(TernRock.job(), desk.job());
-    assertFalse(desk.isUnsaved());
+    assertFalse(desk.file().isUnsaved());
     while (desk.canRedo()) {
       desk.redo();
     }
@@ -154,29 +155,31 @@ class DeskTest {
     MemberId two = members.get(random.nextInt(members.size())).id();
     boolean small = members.size() < 14;
     switch (random.nextInt(28)) {
-      case 0 -> desk.drive(one);
-      case 1 -> desk.hold(one);
-      case 2 -> desk.take(one);
-      case 3, 4 -> desk.free(one);
-      case 5 -> desk.lock(one, two);
-      case 6 -> desk.changeTeeth(one, random.nextInt(-3, 4));
-      case 7 -> desk.type(desk.sheet().text() + (random.nextBoolean() ? "?" : "# note\n"));
-      case 8 -> desk.place(one, BigFraction.of(random.nextInt(24) * 15));
-      case 9 -> desk.layOutAgain();
-      case 10 -> build(small, () -> desk.insertIdler(one));
-      case 11, 12 -> desk.removeWheel(one);
-      case 13 -> build(small, () -> desk.meshWheel(one));
-      case 14 -> build(small, () -> desk.keyWheel(one));
-      case 15 -> desk.changePlanets(one, random.nextInt(-1, 2));
+      case 0 -> desk.train().drive(one);
+      case 1 -> desk.train().hold(one);
+      case 2 -> desk.train().take(one);
+      case 3, 4 -> desk.train().free(one);
+      case 5 -> desk.train().lock(one, two);
+      case 6 -> desk.train().changeTeeth(one, random.nextInt(-3, 4));
+      case 7 -> desk.train().type(desk.sheet().text() + (random.nextBoolean() ? "?" : "# note\n"));
+      case 8 -> desk.train().place(one, BigFraction.of(random.nextInt(24) * 15));
+      case 9 -> desk.train().layOutAgain();
+      case 10 -> build(small, () -> desk.train().insertIdler(one));
+      case 11, 12 -> desk.train().removeWheel(one);
+      case 13 -> build(small, () -> desk.train().meshWheel(one));
+      case 14 -> build(small, () -> desk.train().keyWheel(one));
+      case 15 -> desk.train().changePlanets(one, random.nextInt(-1, 2));
       case 16 -> configure(random);
       case 17 -> shift(random, one, two);
       case 18 -> desk.plan().add(new Element.Brake(one));
-      case 19 -> desk.join(one, two);
+      case 19 -> desk.train().join(one, two);
       case 20 ->
-          build(small, () -> desk.addPart(new Bevel("b", 11, 43, Side.LEFT, Optional.empty())));
-      case 21 -> desk.removePart(one);
+          build(
+              small,
+              () -> desk.train().addPart(new Bevel("b", 11, 43, Side.LEFT, Optional.empty())));
+      case 21 -> desk.train().removePart(one);
       case 22, 23 -> size(random, one);
-      case 24 -> desk.addRow(one);
+      case 24 -> desk.train().addRow(one);
       default -> desk.showSheet(random.nextInt(desk.job().sheets().size()));
     }
   }
@@ -209,22 +212,22 @@ class DeskTest {
       MemberId a = train.partOf(mesh.a()).body(mesh.a());
       MemberId b = train.partOf(mesh.b()).body(mesh.b());
       Optional<Quantity> length = Optional.of(Quantity.of("40", Unit.MM));
-      desk.lose(losses -> losses.with(a, b, Optional.of(Exact.of(97, 100))));
+      desk.train().lose(losses -> losses.with(a, b, Optional.of(Exact.of(97, 100))));
       if (train.partOf(a).takesDistance()) {
-        desk.resize(now -> now.withSizes(now.sizes().withDistance(a, b, length)));
+        desk.train().resize(now -> now.withSizes(now.sizes().withDistance(a, b, length)));
       }
     }
     WheelSize size = WheelSize.NONE.withWidth(Optional.of(Quantity.of("8", Unit.MM)));
     Optional<BigFraction> shift =
         train.partOf(wheel).takesShift(wheel) ? Optional.of(Exact.of(1, 5)) : Optional.empty();
-    desk.resize(now -> now.withSizes(now.sizes().with(wheel, size.withShift(shift))));
+    desk.train().resize(now -> now.withSizes(now.sizes().with(wheel, size.withShift(shift))));
   }
 
   private void configure(Random random) {
     RatioBoard board = RatioBoard.of(desk.bench().orElseThrow().card().train());
     if (!board.configurations().isEmpty()) {
       int any = random.nextInt(board.configurations().size());
-      desk.configure(board.configurations().get(any));
+      desk.train().configure(board.configurations().get(any));
     }
   }
 
@@ -249,27 +252,27 @@ class DeskTest {
 
   @Test
   void savesOpensAndRefusesWithoutTouchingTheOpenJob() throws Exception {
-    desk.type("parallel 18 ~ 72\n");
-    desk.type("parallel 18 ~ 72 ~\n");
+    desk.train().type("parallel 18 ~ 72\n");
+    desk.train().type("parallel 18 ~ 72 ~\n");
     Path file = folder.resolve("mine.cog.json");
-    assertTrue(desk.isUnsaved());
-    desk.save(file);
-    assertFalse(desk.isUnsaved());
+    assertTrue(desk.file().isUnsaved());
+    desk.file().save(file);
+    assertFalse(desk.file().isUnsaved());
     Desk tomorrow = new Desk();
-    tomorrow.open(file);
+    tomorrow.file().open(file);
     assertEquals(desk.job(), tomorrow.job());
     assertEquals("parallel 18 ~ 72 ~\n", tomorrow.sheet().text());
     assertEquals(1, tomorrow.problemsProperty().get().size());
     Path broken = folder.resolve("broken.cog.json");
     Files.writeString(broken, Files.readString(file).substring(0, 60));
-    assertThrows(UnreadableException.class, () -> tomorrow.open(broken));
+    assertThrows(UnreadableException.class, () -> tomorrow.file().open(broken));
     assertEquals(desk.job(), tomorrow.job());
-    assertEquals(Optional.of(file), tomorrow.fileProperty().get());
+    assertEquals(Optional.of(file), tomorrow.file().pathProperty().get());
   }
 
   @Test
   void theCrankCountsExactly() {
-    desk.type("parallel 18 ~ 72 = 20 ~ 80\ndrive A -10 rpm\ntake D\n");
+    desk.train().type("parallel 18 ~ 72 = 20 ~ 80\ndrive A -10 rpm\ntake D\n");
     Crank crank = desk.crank();
     crank.tooth(1);
     assertEquals("-1/18", Exact.text(crank.inputTurns()), "the way the drive turns");
@@ -289,7 +292,7 @@ class DeskTest {
     BigFraction before = crank.inputTurns();
     crank.advance(0.5);
     assertTrue(crank.inputTurns().compareTo(before) < 0, "it runs the way it is driven");
-    desk.hold(id("B"));
+    desk.train().hold(id("B"));
     crank.advance(0.5);
     assertFalse(crank.runningProperty().get(), "a jammed train stops the crank");
     BigFraction stuck = crank.inputTurns();
@@ -299,13 +302,13 @@ class DeskTest {
 
   @Test
   void selectionGoesRoundAndForgetsWhatIsGone() {
-    desk.type("parallel 18 ~ 72 ~ 20");
+    desk.train().type("parallel 18 ~ 72 ~ 20");
     desk.selectNext(-1);
     assertEquals(Optional.of(id("C")), desk.selection());
     desk.selectNext(1);
     assertEquals(Optional.of(id("A")), desk.selection());
     desk.selectNext(-1);
-    desk.type("parallel 18 ~ 72");
+    desk.train().type("parallel 18 ~ 72");
     assertEquals(Optional.empty(), desk.selection());
     desk.select(Optional.of(id("Q")));
     assertEquals(Optional.empty(), desk.selection());
@@ -313,7 +316,7 @@ class DeskTest {
 
   @Test
   void aDamagedFileNeverTouchesTheOpenJob() throws Exception {
-    desk.type("parallel 18 ~ 72\n");
+    desk.train().type("parallel 18 ~ 72\n");
     Job open = desk.job();
     Path file = folder.resolve("tern.cog.json");
     JobFiles.save(TernRock.job(), 0, file);
@@ -322,45 +325,50 @@ class DeskTest {
     for (int k = 0; k < 200; k++) {
       int at = random.nextInt(whole.length());
       Files.writeString(file, whole.substring(0, at) + (char) random.nextInt(33, 127));
-      assertThrows(UnreadableException.class, () -> desk.open(file));
+      assertThrows(UnreadableException.class, () -> desk.file().open(file));
       assertSame(open, desk.job());
     }
   }
 
   @Test
   void aSetLosesItsSunWithAllThatIsSaidAboutIt() {
-    desk.type("planetary sun 24 planet 15 x3 ring 54\ndrive sun 60 rpm\nhold ring\ntake carrier\n");
-    desk.removeWheel(id("sun"));
+    desk.train()
+        .type("planetary sun 24 planet 15 x3 ring 54\ndrive sun 60 rpm\nhold ring\ntake carrier\n");
+    desk.train().removeWheel(id("sun"));
     assertEquals("planetary planet 15 x3 ring 54\nhold ring\ntake carrier\n", desk.sheet().text());
-    desk.removeWheel(id("ring"));
+    desk.train().removeWheel(id("ring"));
     assertEquals("planetary planet 15 x3 ring 54\nhold ring\ntake carrier\n", desk.sheet().text());
     desk.undo();
-    desk.changePlanets(id("carrier"), 1);
-    desk.changePlanets(id("carrier"), 40);
+    desk.train().changePlanets(id("carrier"), 1);
+    desk.train().changePlanets(id("carrier"), 40);
     assertTrue(desk.sheet().text().startsWith("planetary sun 24 planet 15 x12 ring 54"));
     desk.undo();
     assertTrue(desk.sheet().text().startsWith("planetary sun 24 planet 15 x3"), "one strand");
     // What only chains have does nothing here.
     String before = desk.sheet().text();
     desk.select(Optional.of(id("planet")));
-    desk.meshWheel(id("planet"));
-    desk.keyWheel(id("sun"));
-    desk.insertIdler(id("ring"));
+    desk.train().meshWheel(id("planet"));
+    desk.train().keyWheel(id("sun"));
+    desk.train().insertIdler(id("ring"));
     assertEquals(before, desk.sheet().text());
     assertEquals(Optional.of(id("planet")), desk.selection(), "and leaves the choice alone");
   }
 
   @Test
   void theSecondDriveIsSetInOneStepAndSizesAreKept() {
-    desk.type(
-        "planetary sun 24 planet 15 x3 ring 54\ndrive sun 9 rpm\ndrive ring 1 rpm\ntake carrier\n");
+    desk.train()
+        .type(
+            "planetary sun 24 planet 15 x3 ring 54\n"
+                + "drive sun 9 rpm\n"
+                + "drive ring 1 rpm\n"
+                + "take carrier\n");
     for (int k = 1; k <= 4; k++) {
-      desk.driveSecond(new Quantity(BigFraction.of(-k), Unit.RPM));
+      desk.train().driveSecond(new Quantity(BigFraction.of(-k), Unit.RPM));
     }
     assertTrue(desk.bench().orElseThrow().study().motion().speed(id("carrier")).get().isZero());
     desk.undo();
     assertTrue(desk.sheet().text().contains("drive ring 1 rpm"));
-    desk.size(PitchText.read("dp 16").orElseThrow());
+    desk.train().size(PitchText.read("dp 16").orElseThrow());
     assertTrue(desk.sheet().text().contains("dp 16"));
     assertEquals(Optional.empty(), PitchText.read("large"));
     assertEquals(PitchText.read("1.5 mm"), PitchText.read("module 1.5 mm"));
