@@ -26,11 +26,12 @@ import steadycog.train.Mesh;
 import steadycog.train.Parallel;
 import steadycog.train.Parallel.Link;
 import steadycog.train.Part;
+import steadycog.train.PlanetRow;
 import steadycog.train.Planetary;
-import steadycog.train.Planetary.Row;
 import steadycog.train.Planetary.Spacing;
 import steadycog.train.Rack;
 import steadycog.train.Roles;
+import steadycog.train.SetEdit;
 import steadycog.train.ShiftPlan;
 import steadycog.train.Sizes;
 import steadycog.train.State;
@@ -79,7 +80,7 @@ public final class RandomTrains {
       int ring = sun + planet + outer + random.nextInt(Math.max(2, planet));
       return Planetary.oneRow(
           name,
-          new Row(
+          new PlanetRow(
               Optional.of(Teeth.external(sun)),
               List.of(Teeth.external(planet), Teeth.external(outer)),
               Optional.of(Teeth.internal(ring + 1))),
@@ -92,8 +93,8 @@ public final class RandomTrains {
     int stretch = random.nextInt(3) == 0 ? random.nextInt(-2, 3) : 0;
     Planetary set = Planetary.of(name, sun, planet, count, sun + 2 * planet + stretch);
     return switch (random.nextInt(6)) {
-      case 0 -> set.without(set.sunId(0)).orElseThrow();
-      case 1 -> set.without(set.ringId(0)).orElseThrow();
+      case 0 -> SetEdit.without(set, set.sunId(0)).orElseThrow();
+      case 1 -> SetEdit.without(set, set.ringId(0)).orElseThrow();
       default -> set;
     };
   }
@@ -108,17 +109,17 @@ public final class RandomTrains {
     int ring2 = span + two + random.nextInt(-1, 2);
     int sun2 = span - two;
     int shape = random.nextInt(sun2 > 10 ? 5 : 3);
-    Row first =
+    PlanetRow first =
         switch (shape) {
-          case 0 -> Row.of(0, one, ring1);
-          case 1, 3 -> Row.of(sun, one, 0);
-          default -> Row.of(sun, one, ring1);
+          case 0 -> PlanetRow.of(0, one, ring1);
+          case 1, 3 -> PlanetRow.of(sun, one, 0);
+          default -> PlanetRow.of(sun, one, ring1);
         };
-    Row second =
+    PlanetRow second =
         switch (shape) {
-          case 3 -> Row.of(sun2, two, 0);
-          case 4 -> Row.of(sun2, two, ring2);
-          default -> Row.of(0, two, ring2);
+          case 3 -> PlanetRow.of(sun2, two, 0);
+          case 4 -> PlanetRow.of(sun2, two, ring2);
+          default -> PlanetRow.of(0, two, ring2);
         };
     Planetary set = Planetary.twoRows(name, first, second, random.nextInt(1, 7));
     Planetary tied =

@@ -11,6 +11,7 @@ import steadycog.cure.Cure;
 import steadycog.cure.PutRight;
 import steadycog.cure.PutRight.Keep;
 import steadycog.cure.PutRight.Outcome;
+import steadycog.format.json.FindingJson;
 import steadycog.format.json.StudyJson;
 import steadycog.job.Job;
 import steadycog.job.Sheet;
@@ -58,7 +59,7 @@ final class CureCommand implements Callable<Integer> {
       Outcome outcome = PutRight.of(card.train(), keep, Pace.FREE);
       sound &= outcome.isSound();
       if (json) {
-        all.add(new TrainText(sheet.name(), StudyJson.cure(card, outcome)));
+        all.add(new TrainText(sheet.name(), FindingJson.cure(card, outcome)));
         continue;
       }
       if (outcome.isSound()) {

@@ -15,6 +15,7 @@ import steadycog.job.TrainText;
 import steadycog.number.Unit;
 import steadycog.number.Units;
 import steadycog.report.Cautions;
+import steadycog.sizing.SheetSummary;
 import steadycog.sizing.SheetTable;
 import steadycog.sizing.SheetTables;
 import steadycog.study.NamedStudy;
@@ -68,9 +69,10 @@ final class SheetCommand implements Callable<Integer> {
   private String text(NamedStudy train) {
     StringBuilder text = new StringBuilder();
     SheetTables tables = new SheetTables(train.study().train(), train.cutSheet(), units(train));
-    text.append("Teeth: ").append(tables.pitch()).append('\n');
-    text.append("Clearance: ").append(tables.clearance()).append('\n');
-    tables.summary().forEach(line -> text.append(line).append('\n'));
+    SheetSummary above = new SheetSummary(train.study().train(), train.cutSheet(), units(train));
+    text.append("Teeth: ").append(above.pitch()).append('\n');
+    text.append("Clearance: ").append(above.clearance()).append('\n');
+    above.lines(true).forEach(line -> text.append(line).append('\n'));
     tables.all().forEach(table -> text.append('\n').append(table(table)));
     return text.toString();
   }

@@ -12,7 +12,7 @@ import org.locationtech.jts.geom.Polygon;
 import org.locationtech.jts.operation.distance.IndexedFacetDistance;
 import steadycog.piece.BevelBody;
 import steadycog.piece.Piece;
-import steadycog.shape.PlanetGeometry.Polar;
+import steadycog.shape.Polar;
 
 /**
  * Two bevel gears that turn about axes at right angles, with one apex. All lines of their teeth go

@@ -4,8 +4,8 @@ import java.util.Optional;
 import steadycog.number.Exact;
 import steadycog.shape.PlanetGeometry;
 import steadycog.shape.PlanetPlaces;
+import steadycog.train.PlanetRow;
 import steadycog.train.Planetary;
-import steadycog.train.Planetary.Row;
 import steadycog.train.Train;
 
 /**
@@ -18,7 +18,7 @@ final class IdleSunRule extends PlanetaryRule {
 
   @Override
   Optional<Finding> check(Train train, Planetary set, int row) {
-    Row here = set.rows().get(row);
+    PlanetRow here = set.rows().get(row);
     if (!set.stepped() || here.sun().isPresent()) {
       return Optional.empty();
     }

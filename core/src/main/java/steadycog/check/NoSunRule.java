@@ -2,7 +2,6 @@ package steadycog.check;
 
 import java.util.Optional;
 import java.util.OptionalInt;
-import steadycog.shape.PlanetGeometry;
 import steadycog.train.Planetary;
 import steadycog.train.Train;
 
@@ -15,7 +14,7 @@ final class NoSunRule extends PlanetaryRule {
 
   @Override
   Optional<Finding> check(Train train, Planetary set, int row) {
-    OptionalInt virtual = new PlanetGeometry(set).virtualSun(row);
+    OptionalInt virtual = set.rows().get(row).virtualSun();
     boolean sun = set.rows().stream().anyMatch(r -> r.sun().isPresent());
     if (sun || virtual.isEmpty()) {
       return Optional.empty();

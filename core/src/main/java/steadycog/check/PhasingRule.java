@@ -7,8 +7,8 @@ import java.util.stream.Stream;
 import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.number.Exact;
 import steadycog.shape.PlanetPlaces;
+import steadycog.train.PlanetRow;
 import steadycog.train.Planetary;
-import steadycog.train.Planetary.Row;
 import steadycog.train.Train;
 
 /** Planets that all mesh in step are noisier than those that follow each other (Müller). */
@@ -20,7 +20,7 @@ final class PhasingRule extends PlanetaryRule {
     if (set.count() == 1 || !places.assembles(row)) {
       return Optional.empty();
     }
-    Row here = set.rows().get(row);
+    PlanetRow here = set.rows().get(row);
     Optional<List<String>> atSun =
         here.sun().map(teeth -> phases(places, set.count(), teeth.count()));
     Optional<List<String>> atRing =
@@ -42,7 +42,7 @@ final class PhasingRule extends PlanetaryRule {
             .worded(inStep ? "in-step" : "sequenced"));
   }
 
-  private static String where(Planetary set, Row row, int number) {
+  private static String where(Planetary set, PlanetRow row, int number) {
     String wheels =
         row.sun().isEmpty() ? "the ring" : row.ring().isEmpty() ? "the sun" : "sun and ring";
     return wheels + (set.stepped() ? " of row " + (number + 1) : "");

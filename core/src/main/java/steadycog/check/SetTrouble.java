@@ -58,7 +58,7 @@ final class SetTrouble {
     }
     return Math.abs(geometry.stretch().orElse(0)) <= MOST_DISTORTION
         && geometry.reaches()
-        && geometry.virtualSun(0).orElse(1) > 0
+        && set.row().virtualSun().orElse(1) > 0
         && (!set.paired() || geometry.pairMargin() >= 0);
   }
 

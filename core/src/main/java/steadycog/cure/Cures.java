@@ -11,6 +11,7 @@ import steadycog.check.Inspection;
 import steadycog.check.Severity;
 import steadycog.number.Pace;
 import steadycog.train.State;
+import steadycog.train.StateEdit;
 import steadycog.train.Train;
 
 /**
@@ -59,7 +60,8 @@ public final class Cures {
 
   /** For a train in one of its states: the cures' trains have all of them. */
   public static Cures of(Train train, State state) {
-    return new Cures(Inspection.of(train.in(state)), cured -> train.adopting(state, cured));
+    return new Cures(
+        Inspection.of(train.in(state)), cured -> StateEdit.adopting(train, state, cured));
   }
 
   /** Whether cures are looked for in {@code train}: it may be too large for that. */

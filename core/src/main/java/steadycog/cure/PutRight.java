@@ -16,6 +16,7 @@ import steadycog.number.Pace;
 import steadycog.train.Member;
 import steadycog.train.Part;
 import steadycog.train.State;
+import steadycog.train.StateEdit;
 import steadycog.train.Train;
 
 /**
@@ -132,7 +133,7 @@ public final class PutRight {
         }
         if (one.cure().isPresent()) {
           again = true;
-          Optional<Train> adopted = now.adopting(state, one.cure().get().train());
+          Optional<Train> adopted = StateEdit.adopting(now, state, one.cure().get().train());
           if (adopted.isEmpty()) {
             return Outcome.stuck(worst(now));
           }

@@ -18,6 +18,7 @@ import steadycog.sizing.Identify;
 import steadycog.train.Member;
 import steadycog.train.MemberId;
 import steadycog.train.Pitch;
+import steadycog.train.PlanetRow;
 import steadycog.train.Planetary;
 import steadycog.train.Planetary.Spacing;
 import steadycog.train.Sizes;
@@ -148,9 +149,9 @@ final class SetChanges {
     int[] planets = {one, two};
     PlanetGeometry geometry = new PlanetGeometry(set);
     int shared = sun + (set.row().sun().isPresent() ? one : two);
-    List<Planetary.Row> rows = new ArrayList<>();
+    List<PlanetRow> rows = new ArrayList<>();
     for (int k = 0; k < set.rows().size(); k++) {
-      Planetary.Row row = set.rows().get(k);
+      PlanetRow row = set.rows().get(k);
       int planet = row.inner().count() + planets[k];
       int own = row.sun().map(teeth -> teeth.count() + shared - planets[rows.size()]).orElse(0);
       int ring =
@@ -167,7 +168,7 @@ final class SetChanges {
       if (!can) {
         return Optional.empty();
       }
-      rows.add(Planetary.Row.of(own, planet, ring));
+      rows.add(PlanetRow.of(own, planet, ring));
     }
     return Optional.of(set.withRows(rows));
   }

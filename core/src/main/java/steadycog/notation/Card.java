@@ -1,5 +1,6 @@
 package steadycog.notation;
 
+import java.util.List;
 import java.util.stream.Stream;
 import steadycog.train.Edited;
 import steadycog.train.Train;
@@ -15,6 +16,16 @@ public record Card(String text, Train train) {
   /** Reads a card. Linear in its length. */
   public static Card read(String text) throws CardException {
     return new Card(text, new CardReader().read(text));
+  }
+
+  /** What cannot be read of a text; nothing where it is a card. */
+  public static List<CardProblem> problemsOf(String text) {
+    try {
+      read(text);
+      return List.of();
+    } catch (CardException unreadable) {
+      return unreadable.problems();
+    }
   }
 
   /** The canonical card of a train. */

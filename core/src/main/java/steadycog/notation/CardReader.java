@@ -32,16 +32,9 @@ import steadycog.train.Train;
 /** Reads a card: first its parts, since they name the members, then what is said about them. */
 final class CardReader {
   private static final Pattern NAME = Pattern.compile("[A-Za-z][A-Za-z0-9_-]*");
-  private static final String VERBS =
-      "drive, hold, take, lock, join, coaxial, brake, clutch, state, place, efficiency, friction,"
-          + " module, dp, "
-          + String.join(", ", SizeText.VERBS.subList(0, SizeText.VERBS.size() - 1))
-          + " or "
-          + SizeText.VERBS.getLast();
 
   private static final Set<String> ROLES = Set.of("drive", "hold", "take", "lock");
   private static final String STATE_NAME = "a name for the state: letters, digits, - or _";
-  private static final Set<String> VERBS_KNOWN = Set.of(VERBS.split(", | or "));
 
   private final List<CardProblem> problems = new ArrayList<>();
   private final List<PlacedItem> items = new ArrayList<>();
@@ -77,7 +70,7 @@ final class CardReader {
       // Last, since what holds in every state may stand behind them.
       states.forEach(tokens -> attempt(tokens, statement -> readState(statement, names)));
     } else {
-      others.stream().filter(tokens -> !isVerb(tokens.getFirst())).forEach(this::addUnknown);
+      others.stream().filter(tokens -> !Verbs.isVerb(tokens.getFirst())).forEach(this::addUnknown);
     }
     if (!problems.isEmpty()) {
       problems.sort(
@@ -106,40 +99,24 @@ final class CardReader {
     return PartText.Kind.of(tokens.getFirst()).isPresent()
         || (tokens.size() > 2
             && tokens.get(1).is(":")
-            && (!isVerb(tokens.getFirst()) || PartText.Kind.of(tokens.get(2)).isPresent()));
+            && (!Verbs.isVerb(tokens.getFirst()) || PartText.Kind.of(tokens.get(2)).isPresent()));
   }
 
   private static boolean isState(List<Token> tokens) {
     return tokens.getFirst().is(Tokens.STATE);
   }
 
-  private static boolean isVerb(Token token) {
-    return VERBS_KNOWN.contains(token.text().toLowerCase(Locale.ROOT));
-  }
-
   private void addMissingPart(List<List<Token>> others) {
-    if (others.stream().allMatch(tokens -> isVerb(tokens.getFirst()))) {
+    if (others.stream().allMatch(tokens -> Verbs.isVerb(tokens.getFirst()))) {
       problems.add(
           new CardProblem(1, 1, 0, "no part on the card, expected one such as: parallel 18 ~ 72"));
     } else {
-      others.stream().filter(tokens -> !isVerb(tokens.getFirst())).forEach(this::addUnknown);
+      others.stream().filter(tokens -> !Verbs.isVerb(tokens.getFirst())).forEach(this::addUnknown);
     }
   }
 
   private void addUnknown(List<Token> tokens) {
-    problems.add(unknown(tokens.getFirst()).problem);
-  }
-
-  private static BadStatement unknown(Token token) {
-    return Statement.unexpected(token, "a part (" + kinds() + ") or " + VERBS);
-  }
-
-  private static String kinds() {
-    List<String> all = new ArrayList<>();
-    for (PartText.Kind kind : PartText.Kind.values()) {
-      all.add(kind.keyword());
-    }
-    return String.join(", ", all);
+    problems.add(Verbs.unknown(tokens.getFirst()).problem);
   }
 
   private List<Part> parts() {
@@ -158,7 +135,7 @@ final class CardReader {
     Token word = statement.next();
     Optional<PartText.Kind> kind = PartText.Kind.of(word);
     if (kind.isEmpty()) {
-      throw Statement.unexpected(word, "a kind of part: " + kinds());
+      throw Statement.unexpected(word, "a kind of part: " + Verbs.kinds());
     }
     return new Item.OfPart(kind.get().read(name, statement));
   }
@@ -264,7 +241,7 @@ final class CardReader {
     if (SizeText.isSize(statement.peek())) {
       return readSizes(statement, names);
     }
-    throw unknown(statement.peek());
+    throw Verbs.unknown(statement.peek());
   }
 
   private Item readSizes(Statement statement, MemberNames names) throws BadStatement {

@@ -11,8 +11,8 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import steadycog.notation.Statement.BadStatement;
 import steadycog.number.Known;
+import steadycog.train.PlanetRow;
 import steadycog.train.Planetary;
-import steadycog.train.Planetary.Row;
 import steadycog.train.Planetary.Spacing;
 import steadycog.train.Teeth;
 
@@ -58,7 +58,7 @@ final class PlanetaryText {
 
   static String print(Planetary part) {
     StringBuilder text = new StringBuilder("planetary");
-    text.append(central("sun", part, Row::sun, part.sunsTied()));
+    text.append(central("sun", part, PlanetRow::sun, part.sunsTied()));
     text.append(" planet ").append(part.row().inner().count());
     if (part.paired()) {
       text.append('~').append(part.row().outer().count());
@@ -71,11 +71,11 @@ final class PlanetaryText {
         part.spacing() == Spacing.EQUAL
             ? ""
             : " " + part.spacing().name().toLowerCase(Locale.ROOT));
-    return text.append(central("ring", part, Row::ring, part.ringsTied())).toString();
+    return text.append(central("ring", part, PlanetRow::ring, part.ringsTied())).toString();
   }
 
   private static String central(
-      String word, Planetary part, Function<Row, Optional<Teeth>> wheel, boolean tied) {
+      String word, Planetary part, Function<PlanetRow, Optional<Teeth>> wheel, boolean tied) {
     if (part.rows().stream().map(wheel).allMatch(Optional::isEmpty)) {
       return "";
     }
@@ -150,11 +150,11 @@ final class PlanetaryText {
             .map(Teeth::external)
             .toList();
     return Planetary.oneRow(
-        name, new Row(central("sun", 0), planets, central("ring", 0)), count, spacing);
+        name, new PlanetRow(central("sun", 0), planets, central("ring", 0)), count, spacing);
   }
 
   private Planetary twoRows(String name, Statement statement) throws BadStatement {
-    List<Row> rows = new ArrayList<>();
+    List<PlanetRow> rows = new ArrayList<>();
     for (int row = 0; row < 2; row++) {
       Optional<Teeth> planet = Known.in(wheels, "planet").in(row, Teeth::external);
       Optional<Teeth> sun = central("sun", row);
@@ -163,7 +163,7 @@ final class PlanetaryText {
         throw new BadStatement(
             statement.peek().problem("row " + (row + 1) + " has no sun and no ring: add one"));
       }
-      rows.add(new Row(sun, List.of(planet.orElseThrow()), ring));
+      rows.add(new PlanetRow(sun, List.of(planet.orElseThrow()), ring));
     }
     return new Planetary(name, rows, isTied("sun"), isTied("ring"), count, spacing);
   }

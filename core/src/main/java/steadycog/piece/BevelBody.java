@@ -18,7 +18,7 @@ import steadycog.number.Known;
 import steadycog.shape.BevelPair;
 import steadycog.shape.BevelPair.Gear;
 import steadycog.shape.Outline;
-import steadycog.shape.PlanetGeometry.Polar;
+import steadycog.shape.Polar;
 import steadycog.train.Bore;
 import steadycog.train.Clearance.Gap;
 import steadycog.train.MemberId;

@@ -13,7 +13,7 @@ import steadycog.shape.CycloidGeometry;
 import steadycog.shape.FaceLayout;
 import steadycog.shape.Outline;
 import steadycog.shape.Placed;
-import steadycog.shape.PlanetGeometry.Polar;
+import steadycog.shape.Polar;
 import steadycog.train.Cycloidal;
 import steadycog.train.MemberId;
 import steadycog.train.Train;

@@ -9,7 +9,7 @@ import steadycog.shape.Drives;
 import steadycog.shape.FaceLayout;
 import steadycog.shape.Placed;
 import steadycog.shape.PlacedWheel;
-import steadycog.shape.PlanetGeometry.Polar;
+import steadycog.shape.Polar;
 import steadycog.shape.Rims;
 import steadycog.train.Clearance.Gap;
 import steadycog.train.MemberId;

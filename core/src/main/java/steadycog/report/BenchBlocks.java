@@ -33,7 +33,6 @@ import steadycog.train.Train;
 public final class BenchBlocks {
   private static final int COLUMNS = 7;
   private static final int DIGITS = 4;
-  private static final String NONE = "\u2013";
 
   private final Units units;
 
@@ -204,7 +203,7 @@ public final class BenchBlocks {
     List<List<String>> rows = new ArrayList<>();
     for (LoadResult.Row row : result.rows()) {
       List<String> cells = new ArrayList<>(List.of(row.step().load().toString()));
-      used.forEach(column -> cells.add(column.cell.apply(row).orElse(NONE)));
+      used.forEach(column -> cells.add(column.cell.apply(row).orElse(Table.NONE)));
       rows.add(cells);
     }
     return new Table("Loads, and what was read at each", heads, rows, COLUMNS);
@@ -284,11 +283,13 @@ public final class BenchBlocks {
   }
 
   private static String outcome(Optional<LoadResult.Row> row) {
-    return row.map(one -> one.step().outcome().word()).orElse(NONE);
+    return row.map(one -> one.step().outcome().word()).orElse(Table.NONE);
   }
 
   private static String percent(Optional<LoadResult.Row> row) {
-    return row.flatMap(LoadResult.Row::efficiency).map(e -> Figures.percent(e, 1)).orElse(NONE);
+    return row.flatMap(LoadResult.Row::efficiency)
+        .map(e -> Figures.percent(e, 1))
+        .orElse(Table.NONE);
   }
 
   private static String number(double torque, Unit unit) {
@@ -296,10 +297,10 @@ public final class BenchBlocks {
   }
 
   private static String shown(Optional<Double> value) {
-    return value.map(v -> Figures.typeset(Figures.significant(v, 6))).orElse(NONE);
+    return value.map(v -> Figures.typeset(Figures.significant(v, 6))).orElse(Table.NONE);
   }
 
   private static String signed(Optional<Double> value, int decimals) {
-    return value.map(v -> Figures.typeset(Figures.signed(v, decimals))).orElse(NONE);
+    return value.map(v -> Figures.typeset(Figures.signed(v, decimals))).orElse(Table.NONE);
   }
 }

@@ -42,6 +42,12 @@ public sealed interface Block {
    */
   record Table(String caption, List<String> heads, List<List<String>> rows, int most)
       implements Block {
+    /** What stands where there is no value. */
+    static final String NONE = "\u2013";
+
+    /** Usual columns of numbers beside each other. */
+    static final int COLUMNS = 8;
+
     public Table {
       heads = List.copyOf(heads);
       rows = List.copyOf(rows);

@@ -6,8 +6,8 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import steadycog.shape.PairGeometry;
 import steadycog.train.MemberId;
+import steadycog.train.PlanetRow;
 import steadycog.train.Planetary;
-import steadycog.train.Planetary.Row;
 import steadycog.train.Planetary.Spacing;
 import steadycog.train.Roles;
 import steadycog.train.Teeth;
@@ -138,17 +138,22 @@ record SetShape(
 
   Planetary set(int planets) {
     if (paired()) {
-      Row row =
-          new Row(
+      PlanetRow row =
+          new PlanetRow(
               Optional.of(Teeth.external(sun1)),
               List.of(Teeth.external(planet1), Teeth.external(outer)),
               Optional.of(Teeth.internal(ring1)));
       return Planetary.oneRow("", row, planets, Spacing.EQUAL);
     }
-    Row first = Row.of(sun1, planet1, ring1);
+    PlanetRow first = PlanetRow.of(sun1, planet1, ring1);
     return stepped()
         ? new Planetary(
-            "", List.of(first, Row.of(sun2, planet2, ring2)), tied, false, planets, Spacing.EQUAL)
+            "",
+            List.of(first, PlanetRow.of(sun2, planet2, ring2)),
+            tied,
+            false,
+            planets,
+            Spacing.EQUAL)
         : Planetary.oneRow("", first, planets, Spacing.EQUAL);
   }
 

@@ -5,7 +5,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.DoubleStream;
 import steadycog.number.Quantity;
-import steadycog.shape.PlanetGeometry.Polar;
 import steadycog.train.Bevel;
 import steadycog.train.Clearance.Gap;
 import steadycog.train.Cycloidal;

@@ -6,7 +6,6 @@ import java.util.List;
 import java.util.Map;
 import steadycog.number.Known;
 import steadycog.shape.Placed.Orbit;
-import steadycog.shape.PlanetGeometry.Polar;
 import steadycog.train.MemberId;
 import steadycog.train.Mesh;
 import steadycog.train.Planetary;

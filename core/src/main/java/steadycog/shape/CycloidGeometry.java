@@ -2,10 +2,7 @@ package steadycog.shape;
 
 import java.util.ArrayList;
 import java.util.List;
-import org.locationtech.jts.algorithm.Distance;
-import org.locationtech.jts.geom.Coordinate;
 import steadycog.number.Quantity;
-import steadycog.shape.PlanetGeometry.Polar;
 import steadycog.train.Cycloidal;
 
 /**
@@ -36,11 +33,6 @@ public final class CycloidGeometry {
 
   /** Material of the ring outside its pins and its wall, in radii of a pin. */
   private static final double RING_RIM = 1.6;
-
-  /** A lobe is first cut into so many steps, each of which is halved while it is too coarse. */
-  private static final int STEPS_A_LOBE = 8;
-
-  private static final int MOST_HALVINGS = 12;
 
   private final Cycloidal part;
   private final double circleRadius;
@@ -100,7 +92,7 @@ public final class CycloidGeometry {
   }
 
   /** Pins that a disc of these lobes meshes with: one more. */
-  private int meshingPins() {
+  int meshingPins() {
     return part.lobes() + 1;
   }
 
@@ -287,74 +279,7 @@ public final class CycloidGeometry {
    * @param clearance in mm taken off all round, at right angles to the outline
    */
   public Outline disc(double chord, double clearance) {
-    double offset = pinRadius + clearance;
-    double lobe = 2 * Math.PI / part.lobes();
-    List<double[]> first = new ArrayList<>();
-    for (int k = 0; k < STEPS_A_LOBE; k++) {
-      double from = lobe * k / STEPS_A_LOBE;
-      double to = lobe * (k + 1) / STEPS_A_LOBE;
-      double[] start = point(from, offset);
-      first.add(start);
-      refine(first, from, start, to, point(to, offset), offset, chord, MOST_HALVINGS);
-    }
-    int each = first.size();
-    double[] x = new double[each * part.lobes()];
-    double[] y = new double[each * part.lobes()];
-    for (int k = 0; k < x.length; k++) {
-      // The lobes are alike.
-      int which = k / each;
-      double turn = lobe * which;
-      double[] at = first.get(k % each);
-      x[k] = at[0] * Math.cos(turn) - at[1] * Math.sin(turn);
-      y[k] = at[0] * Math.sin(turn) + at[1] * Math.cos(turn);
-    }
-    return new Outline(x, y);
-  }
-
-  /** Adds points between two until no quarter of a step leaves its chord by more than allowed. */
-  private void refine(
-      List<double[]> points,
-      double from,
-      double[] start,
-      double to,
-      double[] end,
-      double offset,
-      double chord,
-      int halvings) {
-    double middle = (from + to) / 2;
-    double[] half = point(middle, offset);
-    double sag =
-        Math.max(
-            away(half, start, end),
-            Math.max(
-                away(point((from + middle) / 2, offset), start, end),
-                away(point((middle + to) / 2, offset), start, end)));
-    if (sag <= chord || halvings == 0) {
-      return;
-    }
-    refine(points, from, start, middle, half, offset, chord, halvings - 1);
-    points.add(half);
-    refine(points, middle, half, to, end, offset, chord, halvings - 1);
-  }
-
-  private static double away(double[] point, double[] from, double[] to) {
-    return Distance.pointToSegment(
-        new Coordinate(point[0], point[1]),
-        new Coordinate(from[0], from[1]),
-        new Coordinate(to[0], to[1]));
-  }
-
-  /** The outline at parameter {@code angle}, counter-clockwise, {@code offset} off the path. */
-  private double[] point(double angle, double offset) {
-    int z = meshingPins();
-    double t = -angle;
-    double psi =
-        Math.atan2(
-            Math.sin((1 - z) * t), circleRadius / (eccentricity * z) - Math.cos((1 - z) * t));
-    return new double[] {
-      circleRadius * Math.cos(t) - offset * Math.cos(t + psi) - eccentricity * Math.cos(z * t),
-      -circleRadius * Math.sin(t) + offset * Math.sin(t + psi) + eccentricity * Math.sin(z * t)
-    };
+    return new CycloidDisc(this, part.lobes()).outline(chord, clearance);
   }
 
   /** How far the outline of disc {@code k} is turned against its holes, radians. */

@@ -9,13 +9,13 @@ import steadycog.number.Known;
 import steadycog.shape.Placed.Orbit;
 import steadycog.shape.PlacedPlate.Circle;
 import steadycog.shape.PlacedPlate.Kind;
-import steadycog.shape.PlanetGeometry.Polar;
 import steadycog.train.Bevel;
 import steadycog.train.Cycloidal;
 import steadycog.train.Differential;
 import steadycog.train.MemberId;
 import steadycog.train.Parallel;
 import steadycog.train.Part;
+import steadycog.train.PlanetRow;
 import steadycog.train.Planetary;
 import steadycog.train.Shaft;
 import steadycog.train.StrainWave;
@@ -97,7 +97,7 @@ public final class Drives {
   private static double reach(Train train, Planetary set) {
     PlanetGeometry geometry = PlanetGeometry.of(train, set);
     double most = 0;
-    for (Planetary.Row row : set.rows()) {
+    for (PlanetRow row : set.rows()) {
       double scale = scale(train, set.planetIds(set.rows().indexOf(row)).getFirst());
       most = Math.max(most, geometry.innerRadius() + scale * (row.inner().count() / 2.0 + 1));
       most = Math.max(most, geometry.outerRadius() + scale * (row.outer().count() / 2.0 + 1));

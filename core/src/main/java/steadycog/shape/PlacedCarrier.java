@@ -18,7 +18,7 @@ public record PlacedCarrier(
     double x,
     double y,
     int planets,
-    List<PlanetGeometry.Polar> pins,
+    List<Polar> pins,
     double bodyRadius)
     implements Placed {
 

@@ -90,7 +90,7 @@ public record PlacedWheel(
   }
 
   /** Copy {@code number} of this wheel, carried round the axis of {@code about}. */
-  PlacedWheel carried(int number, Orbit about, PlanetGeometry.Polar axisAt) {
+  PlacedWheel carried(int number, Orbit about, Polar axisAt) {
     return new PlacedWheel(
         id,
         number,

@@ -1,19 +1,16 @@
 package steadycog.shape;
 
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.TreeMap;
 import steadycog.number.Known;
 import steadycog.number.Pace;
 import steadycog.shape.FaceLayout.Clash;
 import steadycog.shape.Placed.Orbit;
-import steadycog.shape.PlanetGeometry.Polar;
 import steadycog.train.Bevel;
 import steadycog.train.Join;
 import steadycog.train.Member;
@@ -32,7 +29,7 @@ final class Placing {
   private static final double CLEARANCE = 0.5;
 
   /** No shaft is thinner than this when nothing is said about it, in modules. */
-  private static final double SHAFT_RADIUS = 1.5;
+  static final double SHAFT_RADIUS = 1.5;
 
   /** Between pieces of a train that nothing ties, in modules. */
   private static final double PIECE_GAP = 4;
@@ -116,45 +113,8 @@ final class Placing {
         }
       }
     }
-    Map<Integer, List<PlacedWheel>> shafts = shafts();
-    placed.forEach(wheel -> addShaftClashes(wheel, shafts, found));
+    found.addAll(new ShaftClashes(placed, this::meshing).all());
     return List.copyOf(found);
-  }
-
-  /** Shafts that pass through the plane of {@code wheel}, having wheels on both sides of it. */
-  private void addShaftClashes(
-      PlacedWheel wheel, Map<Integer, List<PlacedWheel>> shafts, List<Clash> found) {
-    shafts.forEach(
-        (axis, shaft) -> {
-          boolean before = shaft.getFirst().plane() < wheel.plane();
-          boolean behind = shaft.getLast().plane() > wheel.plane();
-          if (axis != wheel.axis() && before && behind && touchesNone(wheel, shaft)) {
-            double depth = bodyOverShaft(wheel, shaft.getFirst());
-            if (depth > 0) {
-              found.add(new Clash(wheel.id(), shaft.getFirst().id(), depth, true));
-            }
-          }
-        });
-  }
-
-  /** The wheels on every axis, by their planes. */
-  private Map<Integer, List<PlacedWheel>> shafts() {
-    Map<Integer, List<PlacedWheel>> shafts = new TreeMap<>();
-    placed.forEach(
-        wheel -> shafts.computeIfAbsent(wheel.axis(), none -> new ArrayList<>()).add(wheel));
-    shafts.values().forEach(shaft -> shaft.sort(Comparator.comparingInt(PlacedWheel::plane)));
-    return shafts;
-  }
-
-  private boolean touchesNone(PlacedWheel wheel, List<PlacedWheel> shaft) {
-    return shaft.stream().noneMatch(other -> meshing(wheel.id(), other.id()));
-  }
-
-  /** How far a shaft stands in a wheel's body; a ring leaves room inside. */
-  private static double bodyOverShaft(PlacedWheel wheel, PlacedWheel onShaft) {
-    double distance = wheel.distanceTo(onShaft);
-    double outside = wheel.bodyRadius() + SHAFT_RADIUS - distance;
-    return hollow(wheel) > 0 ? Math.min(outside, distance + SHAFT_RADIUS - hollow(wheel)) : outside;
   }
 
   private boolean reaches(Mesh mesh) {
@@ -407,7 +367,7 @@ final class Placing {
   }
 
   /** Radius of the room inside a ring or rim; 0 for what has none. */
-  private static double hollow(PlacedWheel wheel) {
+  static double hollow(PlacedWheel wheel) {
     return wheel.teeth().internal() ? wheel.tipRadius() : wheel.hollow();
   }
 

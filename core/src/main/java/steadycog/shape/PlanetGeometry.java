@@ -10,7 +10,6 @@ import steadycog.train.Clearance.Gap;
 import steadycog.train.MemberId;
 import steadycog.train.Mesh;
 import steadycog.train.Planetary;
-import steadycog.train.Planetary.Row;
 import steadycog.train.Sizes;
 import steadycog.train.Teeth;
 import steadycog.train.Train;
@@ -37,25 +36,15 @@ public final class PlanetGeometry {
   /** Steeper ones press the bearings apart and leave pointed teeth. */
   private static final double MOST_WORKING = Math.toRadians(30);
 
-  /** A point about the carrier's axis: radius in modules, angle in radians from the right. */
-  public record Polar(double radius, double angle) {
-    double x() {
-      return radius * Math.cos(angle);
-    }
-
-    double y() {
-      return radius * Math.sin(angle);
-    }
-  }
-
   private final Planetary part;
   private final List<List<Mesh>> rows = new ArrayList<>();
+  private final PlanetShifts shifts;
   private final Sizes sizes;
   private final double moduleMm;
   private final BasicRack rack;
   private final double radius;
 
-  private final Memo<MemberId, Cut> cuts = Memo.of(16, this::cutOf);
+  private final Memo<MemberId, Cut> cuts;
 
   /** The module of each row over that of the train. */
   private final double[] scales;
@@ -113,6 +102,8 @@ public final class PlanetGeometry {
     for (int row = 0; row < part.rows().size(); row++) {
       rows.add(part.meshes(row));
     }
+    this.shifts = new PlanetShifts(this, part, rows, sizes, rack);
+    this.cuts = Memo.of(16, shifts::cut);
     this.radius = part.paired() ? pairRadius() : statedRadius().orElseGet(this::freeRadius);
   }
 
@@ -172,14 +163,6 @@ public final class PlanetGeometry {
   public OptionalInt stretch() {
     boolean closed = !part.stepped() && !part.paired() && rows.getFirst().size() == 2;
     return closed ? OptionalInt.of(stretch(rows.getFirst().getLast())) : OptionalInt.empty();
-  }
-
-  /** A row's ring teeth less twice the planet's: the sun that would fit. Empty for pairs. */
-  public OptionalInt virtualSun(int row) {
-    Row here = part.rows().get(row);
-    return here.ring().isPresent() && !here.paired()
-        ? OptionalInt.of(count(here.ring()) - 2 * here.inner().count())
-        : OptionalInt.empty();
   }
 
   /** The rack that cuts all wheels of the set. */
@@ -252,7 +235,7 @@ public final class PlanetGeometry {
   }
 
   /** The distance at which the wheels of a mesh are cut to run without play, in their modules. */
-  private double tight(Mesh mesh) {
+  double tight(Mesh mesh) {
     boolean sunny = part.rows().stream().anyMatch(row -> row.sun().isPresent());
     return (mesh.internal() ? radius + (sunny ? 0 : apart) : radius - apart) / scale(mesh);
   }
@@ -341,7 +324,7 @@ public final class PlanetGeometry {
   public double neighbourMargin(int row) {
     double least = Double.POSITIVE_INFINITY;
     List<Teeth> planets = part.rows().get(row).planets();
-    double addendum = rack.addendum() + planetShift(row) - shortening(row);
+    double addendum = rack.addendum() + shifts.planet(row) - shifts.shortening(row);
     List<Polar> first = new ArrayList<>();
     for (int k = 0; k < part.count(); k++) {
       List<Polar> next = axes(k);
@@ -371,82 +354,22 @@ public final class PlanetGeometry {
         : Math.acos(standard * Math.cos(angle) / tight(mesh));
   }
 
-  /** Sum (of an internal pair difference) of profile shifts that the working angle asks for. */
-  private double shiftOf(Mesh mesh) {
-    double angle = rack.pressureAngle();
-    double turns = BasicRack.involute(workingAngle(mesh)) - BasicRack.involute(angle);
-    return mesh.span() * turns / (2 * Math.tan(angle));
-  }
-
-  /** Sun and planet of a row share what their pair asks for; planets cut in one are alike. */
-  private double planetShift(int row) {
-    MemberId planet = part.planetIds(row).getFirst();
-    if (!part.stepped() || sizes.shift(planet).isPresent()) {
-      return Cut.shift(sizes, planet);
-    }
-    int from = part.rows().get(row).sun().isPresent() ? row : 1 - row;
-    Row sunny = part.rows().get(from);
-    boolean alike = sunny.inner().equals(part.rows().get(row).inner());
-    if (alike && sizes.shift(part.planetIds(1 - row).getFirst()).isPresent()) {
-      return Cut.shift(sizes, part.planetIds(1 - row).getFirst());
-    }
-    return sunny.sun().isPresent() && alike ? finite(shiftOf(rows.get(from).getFirst()) / 2) : 0;
-  }
-
   /**
    * The profile shift of a wheel, in modules, outwards positive; zero where it needs none and where
    * none would do.
    */
   public double shift(MemberId wheel) {
-    OptionalInt row = part.rowOf(wheel);
-    if (row.isEmpty() || part.paired()) {
-      return 0;
-    }
-    double planet = planetShift(row.getAsInt());
-    if (part.isPlanet(wheel)) {
-      return planet;
-    }
-    if (part.takesShift(wheel)) {
-      return Cut.shift(sizes, wheel);
-    }
-    Mesh mesh =
-        rows.get(row.getAsInt()).stream().filter(m -> m.touches(wheel)).findFirst().orElseThrow();
-    return finite(mesh.internal() ? shiftOf(mesh) + planet : shiftOf(mesh) - planet);
+    return shifts.shift(wheel);
   }
 
-  /**
-   * What is taken off the tips of a row's sun and planets, in modules, so that shifted teeth keep
-   * their clearance (ISO 21771, tip alteration).
-   */
-  private double shortening(int row) {
-    if (part.paired() || part.rows().get(row).sun().isEmpty()) {
-      return 0;
-    }
-    Mesh mesh = rows.get(row).getFirst();
-    if (Double.isNaN(workingAngle(mesh))) {
-      return 0;
-    }
-    double sum = shift(part.sunId(row)) + planetShift(row);
-    return Math.max(0, finite(sum - (tight(mesh) - mesh.span() / 2.0)));
-  }
-
-  private static double finite(double shift) {
-    return Double.isNaN(shift) ? 0 : shift;
+  /** The module of a row, mm. */
+  double moduleMm(int row) {
+    return moduleMm * scales[row];
   }
 
   /** How a wheel of the set is cut. */
   public Cut cut(MemberId wheel) {
     return cuts.get(wheel);
-  }
-
-  private Cut cutOf(MemberId wheel) {
-    OptionalInt row = part.rowOf(wheel);
-    if (row.isEmpty()) {
-      return Cut.STANDARD;
-    }
-    double shortening = part.ringIds().contains(wheel) ? 0 : shortening(row.getAsInt());
-    double tipGap = sizes.clearance().mm(Gap.TIP) / moduleMm / scales[row.getAsInt()];
-    return new Cut(rack, shift(wheel), shortening + tipGap);
   }
 
   /**
@@ -470,6 +393,6 @@ public final class PlanetGeometry {
       return true;
     }
     double working = workingAngle(mesh);
-    return part.stepped() ? working <= MOST_WORKING : Math.abs(shiftOf(mesh)) <= 1;
+    return part.stepped() ? working <= MOST_WORKING : Math.abs(shifts.of(mesh)) <= 1;
   }
 }

@@ -6,8 +6,8 @@ import java.util.List;
 import java.util.OptionalInt;
 import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.number.Exact;
+import steadycog.train.PlanetRow;
 import steadycog.train.Planetary;
-import steadycog.train.Planetary.Row;
 import steadycog.train.Planetary.Spacing;
 
 /**
@@ -22,7 +22,7 @@ public record PlanetPlaces(Planetary part) {
 
   /** S + R of a row, R - S for pairs; empty where the row lacks one of the two. */
   public OptionalInt sum(int row) {
-    Row here = part.rows().get(row);
+    PlanetRow here = part.rows().get(row);
     if (here.sun().isEmpty() || here.ring().isEmpty()) {
       return OptionalInt.empty();
     }
@@ -36,7 +36,7 @@ public record PlanetPlaces(Planetary part) {
    * both rows have one.
    */
   private int circle(int row) {
-    Row here = part.rows().get(row);
+    PlanetRow here = part.rows().get(row);
     boolean rings = part.rows().stream().allMatch(r -> r.ring().isPresent());
     return rings || here.sun().isEmpty()
         ? -here.ring().orElseThrow().count()

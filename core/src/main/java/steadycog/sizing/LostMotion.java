@@ -8,7 +8,7 @@ import steadycog.piece.Blank;
 import steadycog.shape.BevelPair;
 import steadycog.shape.CycloidGeometry;
 import steadycog.shape.PlanetGeometry;
-import steadycog.shape.PlanetGeometry.Polar;
+import steadycog.shape.Polar;
 import steadycog.shape.StrainGeometry;
 import steadycog.torque.Torques;
 import steadycog.train.Clearance.Gap;

@@ -20,7 +20,12 @@ import java.util.OptionalInt;
  * @param spacing how they are made to go in
  */
 public record Planetary(
-    String name, List<Row> rows, boolean sunsTied, boolean ringsTied, int count, Spacing spacing)
+    String name,
+    List<PlanetRow> rows,
+    boolean sunsTied,
+    boolean ringsTied,
+    int count,
+    Spacing spacing)
     implements Part {
   public static final int MOST_PLANETS = 12;
   private static final String SUN = "sun";
@@ -38,79 +43,12 @@ public record Planetary(
     CLOCKED
   }
 
-  /**
-   * The wheels of one plane.
-   *
-   * @param sun external teeth; empty where there is none
-   * @param planets the planet, or inner and outer planet, external
-   * @param ring internal teeth; empty where there is none, but only if there is a sun
-   */
-  public record Row(Optional<Teeth> sun, List<Teeth> planets, Optional<Teeth> ring) {
-    public Row {
-      planets = planets.stream().map(teeth -> Teeth.external(teeth.count())).toList();
-      if (sun.isEmpty() && ring.isEmpty()) {
-        throw new IllegalArgumentException("a planetary set needs a sun or a ring in every row");
-      }
-      if (planets.isEmpty() || planets.size() > 2) {
-        throw new IllegalArgumentException("one planet, or an inner and an outer one");
-      }
-      sun = sun.map(teeth -> Teeth.external(teeth.count()));
-      ring = ring.map(teeth -> Teeth.internal(teeth.count()));
-    }
-
-    /** A row of single planets; a count of 0 leaves the sun or the ring out. */
-    public static Row of(int sun, int planet, int ring) {
-      return new Row(
-          sun == 0 ? Optional.empty() : Optional.of(Teeth.external(sun)),
-          List.of(Teeth.external(planet)),
-          ring == 0 ? Optional.empty() : Optional.of(Teeth.internal(ring)));
-    }
-
-    /** Whether an inner and an outer planet run between sun and ring. */
-    public boolean paired() {
-      return planets.size() == 2;
-    }
-
-    /** The planet, or the one that meshes with the sun. */
-    public Teeth inner() {
-      return planets.getFirst();
-    }
-
-    /** The planet, or the one that meshes with the ring. */
-    public Teeth outer() {
-      return planets.getLast();
-    }
-
-    private Row with(Place place, Teeth teeth) {
-      List<Teeth> changed = new ArrayList<>(planets);
-      switch (place.kind) {
-        case PLANET -> changed.set(place.index, teeth);
-        case SUN -> {
-          return new Row(Optional.of(teeth), planets, ring);
-        }
-        case RING -> {
-          return new Row(sun, planets, Optional.of(teeth));
-        }
-      }
-      return new Row(sun, changed, ring);
-    }
-  }
-
-  private enum Kind {
-    SUN,
-    PLANET,
-    RING
-  }
-
-  /** Where a wheel sits: its row, and of paired planets which. */
-  private record Place(int row, Kind kind, int index) {}
-
   public Planetary {
     rows = List.copyOf(rows);
     if (rows.isEmpty() || rows.size() > 2) {
       throw new IllegalArgumentException("one row of planets or two");
     }
-    if (rows.size() == 2 && rows.stream().anyMatch(Row::paired)) {
+    if (rows.size() == 2 && rows.stream().anyMatch(PlanetRow::paired)) {
       throw new IllegalArgumentException("paired planets have one row");
     }
     if (rows.size() == 1 && spacing == Spacing.CLOCKED) {
@@ -119,27 +57,27 @@ public record Planetary(
     if (count < 1 || count > MOST_PLANETS) {
       throw new IllegalArgumentException("planets x" + count + ": expected x1 to x" + MOST_PLANETS);
     }
-    sunsTied = sunsTied && rows.size() == 2 && rows.stream().allMatch(r -> r.sun.isPresent());
-    ringsTied = ringsTied && rows.size() == 2 && rows.stream().allMatch(r -> r.ring.isPresent());
+    sunsTied = sunsTied && rows.size() == 2 && rows.stream().allMatch(r -> r.sun().isPresent());
+    ringsTied = ringsTied && rows.size() == 2 && rows.stream().allMatch(r -> r.ring().isPresent());
   }
 
   /** A set of sun, single planets and ring, evenly spaced. */
   public static Planetary of(String name, int sun, int planet, int count, int ring) {
-    return oneRow(name, Row.of(sun, planet, ring), count, Spacing.EQUAL);
+    return oneRow(name, PlanetRow.of(sun, planet, ring), count, Spacing.EQUAL);
   }
 
   /** A set with one row. */
-  public static Planetary oneRow(String name, Row row, int count, Spacing spacing) {
+  public static Planetary oneRow(String name, PlanetRow row, int count, Spacing spacing) {
     return new Planetary(name, List.of(row), false, false, count, spacing);
   }
 
   /** A set with two rows of evenly spaced planets, its suns and rings bodies of their own. */
-  public static Planetary twoRows(String name, Row first, Row second, int count) {
+  public static Planetary twoRows(String name, PlanetRow first, PlanetRow second, int count) {
     return new Planetary(name, List.of(first, second), false, false, count, Spacing.EQUAL);
   }
 
   /** The row that every set has. */
-  public Row row() {
+  public PlanetRow row() {
     return rows.getFirst();
   }
 
@@ -159,13 +97,13 @@ public record Planetary(
 
   /** The sun of a row; what it is called depends on the other row. */
   public MemberId sunId(int row) {
-    boolean both = stepped() && rows.get(0).sun.isPresent() && rows.get(1).sun.isPresent();
+    boolean both = stepped() && rows.get(0).sun().isPresent() && rows.get(1).sun().isPresent();
     return central(SUN, row, both, sunsTied);
   }
 
   /** The ring of a row; what it is called depends on the other row. */
   public MemberId ringId(int row) {
-    boolean both = stepped() && rows.get(0).ring.isPresent() && rows.get(1).ring.isPresent();
+    boolean both = stepped() && rows.get(0).ring().isPresent() && rows.get(1).ring().isPresent();
     return central(RING, row, both, ringsTied);
   }
 
@@ -199,7 +137,7 @@ public record Planetary(
   public List<MemberId> ringIds() {
     List<MemberId> all = new ArrayList<>();
     for (int row = 0; row < rows.size(); row++) {
-      if (rows.get(row).ring.isPresent()) {
+      if (rows.get(row).ring().isPresent()) {
         all.add(ringId(row));
       }
     }
@@ -212,8 +150,8 @@ public record Planetary(
 
   /** The row in which a wheel lies; empty for the carrier and for members of other parts. */
   public OptionalInt rowOf(MemberId member) {
-    Optional<Place> place = placeOf(member);
-    return place.isPresent() ? OptionalInt.of(place.get().row) : OptionalInt.empty();
+    Optional<WheelPlace> place = placeOf(member);
+    return place.isPresent() ? OptionalInt.of(place.get().row()) : OptionalInt.empty();
   }
 
   @Override
@@ -236,63 +174,63 @@ public record Planetary(
     if (!stepped()) {
       return wheels(0);
     }
-    List<Place> all = new ArrayList<>(places());
-    all.sort(Comparator.comparing(Place::kind));
+    List<WheelPlace> all = new ArrayList<>(places());
+    all.sort(Comparator.comparing(WheelPlace::kind));
     return members(all);
   }
 
-  private List<Member> members(List<Place> places) {
+  private List<Member> members(List<WheelPlace> places) {
     List<Member> all = new ArrayList<>();
     places.forEach(place -> all.add(member(place)));
     return all;
   }
 
   /** Every wheel's place, row by row, each from the sun outwards. */
-  private List<Place> places() {
-    List<Place> all = new ArrayList<>();
+  List<WheelPlace> places() {
+    List<WheelPlace> all = new ArrayList<>();
     for (int row = 0; row < rows.size(); row++) {
       all.addAll(places(row));
     }
     return all;
   }
 
-  private List<Place> places(int row) {
-    Row here = rows.get(row);
-    List<Place> all = new ArrayList<>();
-    if (here.sun.isPresent()) {
-      all.add(new Place(row, Kind.SUN, 0));
+  private List<WheelPlace> places(int row) {
+    PlanetRow here = rows.get(row);
+    List<WheelPlace> all = new ArrayList<>();
+    if (here.sun().isPresent()) {
+      all.add(new WheelPlace(row, WheelPlace.Kind.SUN, 0));
     }
-    for (int k = 0; k < here.planets.size(); k++) {
-      all.add(new Place(row, Kind.PLANET, k));
+    for (int k = 0; k < here.planets().size(); k++) {
+      all.add(new WheelPlace(row, WheelPlace.Kind.PLANET, k));
     }
-    if (here.ring.isPresent()) {
-      all.add(new Place(row, Kind.RING, 0));
+    if (here.ring().isPresent()) {
+      all.add(new WheelPlace(row, WheelPlace.Kind.RING, 0));
     }
     return all;
   }
 
-  private MemberId idAt(Place place) {
-    return switch (place.kind) {
-      case SUN -> sunId(place.row);
-      case PLANET -> planetIds(place.row).get(place.index);
-      case RING -> ringId(place.row);
+  MemberId idAt(WheelPlace place) {
+    return switch (place.kind()) {
+      case SUN -> sunId(place.row());
+      case PLANET -> planetIds(place.row()).get(place.index());
+      case RING -> ringId(place.row());
     };
   }
 
-  private Member member(Place place) {
-    Row row = rows.get(place.row);
+  private Member member(WheelPlace place) {
+    PlanetRow row = rows.get(place.row());
     Teeth teeth =
-        switch (place.kind) {
-          case SUN -> row.sun.orElseThrow();
-          case PLANET -> row.planets.get(place.index);
-          case RING -> row.ring.orElseThrow();
+        switch (place.kind()) {
+          case SUN -> row.sun().orElseThrow();
+          case PLANET -> row.planets().get(place.index());
+          case RING -> row.ring().orElseThrow();
         };
     return new Member(idAt(place), Optional.of(teeth));
   }
 
-  private Optional<Place> placeOf(MemberId member) {
+  Optional<WheelPlace> placeOf(MemberId member) {
     if (member.part().equals(name)) {
-      for (Place place : places()) {
+      for (WheelPlace place : places()) {
         if (idAt(place).equals(member)) {
           return Optional.of(place);
         }
@@ -377,7 +315,7 @@ public record Planetary(
       }
     }
     if (all.size() == 1) {
-      boolean ringOnly = row().sun.isEmpty();
+      boolean ringOnly = row().sun().isEmpty();
       all.add(ringOnly ? 0 : 1, ringOnly ? planetIds().getFirst() : planetIds(0).getLast());
     }
     all.add(carrierId());
@@ -424,10 +362,10 @@ public record Planetary(
 
   @Override
   public Planetary withTeeth(MemberId member, Teeth teeth) {
-    Place place =
+    WheelPlace place =
         placeOf(member).orElseThrow(() -> new IllegalArgumentException(member + " has no teeth"));
-    List<Row> changed = new ArrayList<>(rows);
-    changed.set(place.row, rows.get(place.row).with(place, teeth));
+    List<PlanetRow> changed = new ArrayList<>(rows);
+    changed.set(place.row(), rows.get(place.row()).with(place, teeth));
     return withRows(changed);
   }
 
@@ -441,48 +379,8 @@ public record Planetary(
   }
 
   /** The same set with other wheels in its rows, or with another number of rows. */
-  public Planetary withRows(List<Row> changed) {
+  public Planetary withRows(List<PlanetRow> changed) {
     Spacing kept = changed.size() == 1 && spacing == Spacing.CLOCKED ? Spacing.EQUAL : spacing;
     return new Planetary(name, changed, sunsTied, ringsTied, count, kept);
-  }
-
-  /**
-   * The same set without a sun or a ring, and without its row where nothing else is left in that;
-   * empty where {@code member} cannot be spared.
-   */
-  public Optional<Planetary> without(MemberId member) {
-    Optional<Place> place = placeOf(member).filter(p -> p.kind != Kind.PLANET);
-    if (place.isEmpty()) {
-      return Optional.empty();
-    }
-    int at = place.get().row;
-    Row row = rows.get(at);
-    List<Row> left = new ArrayList<>(rows);
-    boolean sun = place.get().kind == Kind.SUN;
-    if (sun ? row.ring.isPresent() : row.sun.isPresent()) {
-      left.set(
-          at,
-          new Row(
-              sun ? Optional.empty() : row.sun, row.planets, sun ? row.ring : Optional.empty()));
-    } else {
-      left.remove(at);
-    }
-    return left.isEmpty() ? Optional.empty() : Optional.of(withRows(left));
-  }
-
-  /**
-   * What the wheel {@code member} is called in {@code changed}, a set with rows added behind or
-   * with wheels taken out; empty where it is gone. With a row gone the first one is what is left.
-   */
-  public Optional<MemberId> renamedIn(Planetary changed, MemberId member) {
-    if (member.equals(carrierId())) {
-      return Optional.of(changed.carrierId());
-    }
-    boolean firstGone =
-        rows.size() > changed.rows.size() && !row().planets.equals(changed.row().planets);
-    return placeOf(member)
-        .map(place -> new Place(place.row - (firstGone ? 1 : 0), place.kind, place.index))
-        .filter(changed.places()::contains)
-        .map(changed::idAt);
   }
 }

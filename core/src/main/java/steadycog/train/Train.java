@@ -319,46 +319,6 @@ public record Train(
         sizes);
   }
 
-  /**
-   * The same train with what is changed in {@code inState}, which it was as it runs in {@code
-   * state}: parts and sizes in every state, other roles in this one. Empty where a new role is at
-   * odds with one that its member has in another state.
-   */
-  public Optional<Train> adopting(State state, Train inState) {
-    Train adopted = inState.withRoles(roles).withShifts(shifts);
-    if (inState.roles.equals(in(state).roles)) {
-      return Optional.of(adopted);
-    }
-    try {
-      return Optional.of(adopted.changing(state, now -> inState.roles));
-    } catch (IllegalArgumentException atOdds) {
-      return Optional.empty();
-    }
-  }
-
-  /**
-   * The same train with the roles in {@code state} changed. What held in every state before stays
-   * so; a drive or take-off stays where it was stated; new holds and locks are the state's.
-   */
-  public Train changing(State state, UnaryOperator<Roles> change) {
-    Roles after = change.apply(roles.and(state.roles()));
-    Roles base =
-        new Roles(
-            state.roles().drives().isEmpty() ? after.drives() : List.of(),
-            after.holds().stream().filter(roles.holds()::contains).toList(),
-            state.roles().take().isEmpty() ? after.take() : Optional.empty(),
-            after.locks().stream().filter(roles.locks()::contains).toList());
-    Roles own =
-        new Roles(
-            state.roles().drives().isEmpty() ? List.of() : after.drives(),
-            after.holds().stream().filter(held -> !roles.holds().contains(held)).toList(),
-            state.roles().take().isEmpty() ? Optional.empty() : after.take(),
-            after.locks().stream().filter(lock -> !roles.locks().contains(lock)).toList());
-    return withShifts(ShiftPlan.NONE)
-        .withRoles(base)
-        .withShifts(shifts.replacing(state.name(), new State(state.name(), own)));
-  }
-
   /** The same train with {@code part} in place of the one of that name. */
   public Train withPart(Part part) {
     return new Train(
@@ -371,42 +331,6 @@ public record Train(
         shifts,
         losses,
         sizes);
-  }
-
-  /**
-   * The same train with {@code changed} in place of {@code old}: members called anew by {@code
-   * rename}, and without whatever is said about members that do not stay, or pairs that no longer
-   * mesh.
-   */
-  public Train replacing(
-      Part old, Part changed, UnaryOperator<MemberId> rename, Predicate<MemberId> stays) {
-    List<Part> now = parts.stream().map(part -> part.equals(old) ? changed : part).toList();
-    return new Train(
-        now,
-        Join.renamed(joins, rename, stays),
-        Join.renamed(coaxials, rename, stays),
-        places.stream()
-            .filter(place -> stays.test(place.member()))
-            .map(place -> new Place(rename.apply(place.member()), place.degrees()))
-            .toList(),
-        pitch,
-        roles.renamed(rename, stays),
-        shifts.renamed(rename, stays),
-        losses.renamed(rename, stays).ofPairs((a, b) -> isMesh(now, a, b)),
-        sizes.renamed(rename, stays).ofPairs((a, b) -> isMesh(now, a, b)));
-  }
-
-  /** Whether two bodies mesh: what is said of a pair holds only as long as they do. */
-  private static boolean isMesh(List<Part> parts, MemberId a, MemberId b) {
-    for (Part part : parts) {
-      for (Mesh mesh : part.meshes()) {
-        Join pair = new Join(part.body(mesh.a()), part.body(mesh.b()));
-        if (pair.touches(a) && pair.touches(b)) {
-          return true;
-        }
-      }
-    }
-    return false;
   }
 
   /** The same train without one of its parts and whatever is said about its members. */

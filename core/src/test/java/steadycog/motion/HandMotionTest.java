@@ -22,8 +22,8 @@ import steadycog.train.Member;
 import steadycog.train.MemberId;
 import steadycog.train.Parallel;
 import steadycog.train.Part;
+import steadycog.train.PlanetRow;
 import steadycog.train.Planetary;
-import steadycog.train.Planetary.Row;
 import steadycog.train.Shaft;
 import steadycog.train.StrainWave;
 import steadycog.train.Teeth;
@@ -114,7 +114,7 @@ class HandMotionTest {
     }
   }
 
-  private void row(Planetary set, Row row, int number) {
+  private void row(Planetary set, PlanetRow row, int number) {
     Optional<MemberId> carrier = Optional.of(set.carrierId());
     MemberId inner = set.planetIds(number).getFirst();
     MemberId outer = set.planetIds(number).getLast();

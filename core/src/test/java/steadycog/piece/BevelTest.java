@@ -17,7 +17,7 @@ import steadycog.number.Pace;
 import steadycog.shape.BevelPair;
 import steadycog.shape.FaceLayout;
 import steadycog.shape.PairGeometry;
-import steadycog.shape.PlanetGeometry.Polar;
+import steadycog.shape.Polar;
 import steadycog.train.Teeth;
 import steadycog.train.Train;
 

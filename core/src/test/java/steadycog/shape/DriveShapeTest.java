@@ -15,7 +15,6 @@ import org.locationtech.jts.geom.LinearRing;
 import steadycog.number.Exact;
 import steadycog.number.Quantity;
 import steadycog.number.Unit;
-import steadycog.shape.PlanetGeometry.Polar;
 import steadycog.train.Cycloidal;
 import steadycog.train.StrainWave;
 

@@ -6,8 +6,8 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 import steadycog.RandomTrains;
+import steadycog.train.PlanetRow;
 import steadycog.train.Planetary;
-import steadycog.train.Planetary.Row;
 import steadycog.train.Planetary.Spacing;
 
 /**
@@ -28,7 +28,7 @@ class HandPlacesTest {
   private static boolean goesIn(Planetary set, double turn) {
     int teeth = set.row().inner().count();
     // Turned so far that row 1 meets its first central wheel, then on by whole teeth of row 1.
-    Row first = set.row();
+    PlanetRow first = set.row();
     double start =
         first.sun().isPresent()
             ? turn + turn * first.sun().get().count() / teeth
@@ -36,7 +36,7 @@ class HandPlacesTest {
     for (int tooth = 0; tooth < teeth; tooth++) {
       double rotation = start + (double) tooth / teeth;
       boolean fits = true;
-      for (Row row : set.rows()) {
+      for (PlanetRow row : set.rows()) {
         double own = row.inner().count() * (rotation - turn);
         fits &= row.sun().isEmpty() || isWhole(own - row.sun().get().count() * turn);
         fits &= row.ring().isEmpty() || isWhole(own + row.ring().get().count() * turn);

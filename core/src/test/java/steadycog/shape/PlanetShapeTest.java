@@ -22,6 +22,7 @@ import steadycog.notation.CardException;
 import steadycog.number.Exact;
 import steadycog.train.MemberId;
 import steadycog.train.Planetary;
+import steadycog.train.SetEdit;
 import steadycog.train.Train;
 
 /** Drawn planets against the rules: teeth that the rules let in mesh, others visibly clash. */
@@ -123,7 +124,7 @@ class PlanetShapeTest {
     Planetary set = Planetary.of("", sun, planet, random.nextInt(2, 6), sun + 2 * planet + stretch);
     return switch (random.nextInt(5)) {
       case 0 -> set.spaced(Planetary.Spacing.UNEVEN);
-      case 1 -> set.without(set.sunId(0)).orElseThrow();
+      case 1 -> SetEdit.without(set, set.sunId(0)).orElseThrow();
       default -> set;
     };
   }

@@ -42,6 +42,7 @@ import steadycog.piece.Piece;
 import steadycog.piece.UnmakeableException;
 import steadycog.report.Report;
 import steadycog.report.Section;
+import steadycog.sizing.SheetSummary;
 import steadycog.sizing.SheetTables;
 import steadycog.study.ConfigurationBoard;
 import steadycog.study.NamedStudy;
@@ -117,8 +118,9 @@ class OutputFuzzTest {
   }
 
   private static String tables(Train train, NamedStudy study) {
+    SheetSummary above = new SheetSummary(train, study.cutSheet(), Units.USUAL);
     SheetTables tables = new SheetTables(train, study.cutSheet(), Units.USUAL);
-    return tables.summary() + " " + tables.all();
+    return above.lines(true) + " " + tables.all();
   }
 
   private static String sameAgain(Job job) throws UnreadableException {

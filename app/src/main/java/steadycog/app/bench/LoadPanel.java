@@ -2,10 +2,8 @@ package steadycog.app.bench;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
-import java.util.function.BiConsumer;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import javafx.geometry.Pos;
@@ -20,7 +18,6 @@ import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
-import steadycog.app.bench.EntryGrid.Column;
 import steadycog.app.desk.BookWork;
 import steadycog.app.desk.Desk;
 import steadycog.app.look.Look;
@@ -46,7 +43,7 @@ import steadycog.train.Train;
 /** A load test: how it is loaded, the plan, what was read step by step, and what that says. */
 final class LoadPanel extends VBox {
   private static final double CHART_HEIGHT = 174;
-  private static final int DIGITS = 4;
+  static final int DIGITS = 4;
   private static final double USUAL_ARM = 100;
 
   private final Desk desk;
@@ -82,7 +79,7 @@ final class LoadPanel extends VBox {
     grid =
         new EntryGrid<>(
             "steps",
-            columns(),
+            new LoadColumns(desk, () -> test, this::changeStep).all(),
             row -> book.changeLoad(old -> without(old, row)),
             this::say,
             desk.textSize());
@@ -262,97 +259,8 @@ final class LoadPanel extends VBox {
 
   // ---- what is read
 
-  private List<Column<LoadResult.Row>> columns() {
-    List<Column<LoadResult.Row>> all = new ArrayList<>();
-    all.add(
-        Column.field(
-            "load",
-            "load",
-            "A weight, a force or a torque, with its unit",
-            8,
-            row -> row.step().load().toString(),
-            (row, text) -> changeStep(row, step -> step.under(test.rigging().readLoad(text)))));
-    all.add(
-        Column.follows(
-            "torque",
-            "torque out",
-            "At the output, in the unit of torque",
-            row -> torque(row.torque())));
-    for (Measure measure : Measure.values()) {
-      all.add(
-          Column.field(
-              measure.key(),
-              head(measure),
-              measure.help() + ", " + measure.usual().symbol(),
-              4,
-              row -> row.step().of(measure).map(value -> shown(measure, value)).orElse(""),
-              take(measure)));
-    }
-    all.add(
-        new Column<>(
-            "outcome",
-            "outcome",
-            "How the step ended",
-            0,
-            row -> row.step().outcome().word(),
-            Optional.of(
-                (row, word) -> changeStep(row, step -> step.ended(Outcome.of(word).orElseThrow()))),
-            Arrays.stream(Outcome.values()).map(Outcome::word).toList()));
-    all.add(
-        Column.follows(
-            "efficiency",
-            "eff.",
-            "(torque out / torque in) / i",
-            row -> row.efficiency().map(e -> Sign.percent(e, 1)).orElse(Sign.DASH)));
-    all.add(
-        Column.follows(
-            "factor",
-            "factor",
-            "Stress allowed over stress of the tooth that gives way first, as screened",
-            row -> row.factor().map(f -> Figures.significant(f.factor(), 3)).orElse(Sign.DASH)));
-    all.add(
-        Column.field(
-            "where",
-            "where, and what was seen",
-            "Where it gave way, what it sounded like",
-            13,
-            row -> row.step().where(),
-            (row, text) -> changeStep(row, step -> step.at(text))));
-    return all;
-  }
-
-  private static String head(Measure measure) {
-    return switch (measure) {
-      case CURRENT -> "A";
-      case VOLTAGE -> "V";
-      case SPEED -> "rpm in";
-      case TORQUE_IN -> "Nmm in";
-      case TEMPERATURE -> "\u00b0C";
-      case NOISE -> "dB";
-      case BACKLASH -> "play \u2032";
-    };
-  }
-
-  /** A bare number in the usual unit, else with its own. */
-  private static String shown(Measure measure, Quantity value) {
-    return value.unit() == measure.usual() ? Exact.plain(value.value()) : value.toString();
-  }
-
-  private BiConsumer<Integer, String> take(Measure measure) {
-    return (row, text) ->
-        changeStep(
-            row,
-            step ->
-                step.with(
-                    measure, text.isEmpty() ? Optional.empty() : Optional.of(measure.read(text))));
-  }
-
   private void changeStep(int row, UnaryOperator<LoadStep> change) {
     book.changeLoad(old -> old.with(row, change.apply(old.steps().get(row))));
-  }
-
-  private String torque(double nm) {
-    return Figures.typeset(Figures.significant(nm / desk.preferences().torque().inBase(), DIGITS));
   }
 
   private void say(String words) {

@@ -5,7 +5,6 @@ import java.util.List;
 import java.util.Optional;
 import javafx.application.Platform;
 import javafx.beans.Observable;
-import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.geometry.VPos;
 import javafx.scene.Node;
@@ -21,18 +20,16 @@ import javafx.scene.layout.VBox;
 import steadycog.app.desk.Bench;
 import steadycog.app.desk.Desk;
 import steadycog.app.files.AskFile;
-import steadycog.app.ledger.FindingRow;
 import steadycog.app.ledger.RoomTable;
 import steadycog.app.look.Later;
 import steadycog.app.look.Look;
 import steadycog.app.look.Sign;
-import steadycog.cure.Advice;
 import steadycog.report.Cautions;
 import steadycog.shape.Drives;
 import steadycog.sizing.CutSheet;
 import steadycog.sizing.Identify;
 import steadycog.sizing.MeshFigures;
-import steadycog.sizing.MeshPlay;
+import steadycog.sizing.SheetSummary;
 import steadycog.sizing.SheetTable;
 import steadycog.sizing.SheetTable.Field;
 import steadycog.sizing.SheetTables;
@@ -51,40 +48,11 @@ import steadycog.train.Train;
  * made, magnified; a first look at strength; files for the shop; and a gear in hand identified.
  */
 public final class CutStation extends HBox {
-  private static final PseudoClass ALARM = PseudoClass.getPseudoClass("alarm");
   private static final double RIGHT_WIDTH = 372;
   private static final double RIGHT_SHARE = 0.42;
 
   /** The bar beside the tables and the room round them. */
   private static final double SCROLL_ROOM = 40;
-
-  private static final double MESH_HEIGHT = 206;
-
-  /** Findings that sizes bring about or cure. */
-  private static final List<String> CODES =
-      List.of(
-          "collision",
-          "unmade",
-          "least-play",
-          "binding",
-          "bore-wall",
-          "shaft-steps",
-          "output-holes",
-          "ring-wall",
-          "threading",
-          "fillet",
-          "planet-room",
-          "ring-rim",
-          "tooth-strength",
-          "undercut",
-          "bevel-face",
-          "one-module",
-          "row-closure",
-          "contact-ratio",
-          "interference",
-          "internal-interference",
-          "reverted-closure",
-          "tall-planet");
 
   private final Desk desk;
   private final SizeEdits edits;
@@ -103,20 +71,16 @@ public final class CutStation extends HBox {
   private final SheetGrid bearings = new SheetGrid("sheet-bearings", new SheetGrid.Hand() {});
   private final CheckBox shifting = new CheckBox("shift teeth to a distance typed over");
   private final Label screening = Look.label(Cautions.SCREENING, "caution");
-  private final VBox findings = new VBox(4);
+  private final SizeFindings findings;
   private final Label roomTitle = Look.label("", "caption");
   private final RoomTable rooms;
   private final VBox room;
-  private final MeshView view = new MeshView();
-  private final Label viewTitle = Look.label("", "caption");
   private final FilesPanel files;
   private final VBox meshBox;
-  private final VBox teeth;
+  private final MeshLook teeth;
   private final VBox tables;
   private Optional<Shown> shown = Optional.empty();
   private List<List<MemberId>> columns = List.of();
-  private Optional<MemberId> seen = Optional.empty();
-  private int mesh;
 
   /** What is in view. */
   private record Shown(Study study, CutSheet sheet) {}
@@ -129,6 +93,7 @@ public final class CutStation extends HBox {
     sizes = new SizeBar(desk, edits);
     files = new FilesPanel(desk, ask);
     rooms = new RoomTable(desk);
+    findings = new SizeFindings(desk);
     room = new VBox(3, roomTitle, rooms);
     empty.setWrapText(true);
     screening.setWrapText(true);
@@ -161,9 +126,7 @@ public final class CutStation extends HBox {
     VBox left = new VBox(8, sizes, empty, scroll);
     HBox.setHgrow(left, Priority.ALWAYS);
     left.setMinWidth(0);
-    view.setPrefHeight(MESH_HEIGHT);
-    view.setMinHeight(MESH_HEIGHT);
-    teeth = Look.styled(new VBox(4, viewTitle, view), "panel", "working");
+    teeth = new MeshLook(desk);
     VBox right = new VBox(8, teeth, files, new IdentifyPanel(desk));
     ScrollPane side = Look.styled(new ScrollPane(right), "side-scroll");
     side.setFitToWidth(true);
@@ -171,12 +134,7 @@ public final class CutStation extends HBox {
     desk.preferencesProperty().subscribe(preferences -> share(side));
     widthProperty().subscribe(now -> share(side));
     getChildren().addAll(left, side);
-    desk.inViewProperty()
-        .addListener(
-            o -> {
-              mesh = 0;
-              seen = Optional.empty();
-            });
+    desk.inViewProperty().addListener(o -> teeth.forget());
     Later later = Later.nextFrame(this::show);
     desk.benchProperty().addListener(o -> later.ask());
     desk.cures().knownProperty().addListener(o -> later.ask());
@@ -231,13 +189,14 @@ public final class CutStation extends HBox {
   private void fill(Shown now) {
     Train train = now.study.train();
     SheetTables all = new SheetTables(train, now.sheet, desk.preferences().units());
+    SheetSummary above = new SheetSummary(train, now.sheet, desk.preferences().units());
     sizes.show(desk.bench().orElseThrow().card().train(), Optional.of(now.sheet.box()));
-    chooseMesh(now);
+    teeth.choose(now.sheet);
     summary.getChildren().clear();
     if (!standardTeeth(train)) {
-      summary.getChildren().add(new Label("Teeth: " + all.pitch()));
+      summary.getChildren().add(new Label("Teeth: " + above.pitch()));
     }
-    for (String line : all.summary()) {
+    for (String line : above.lines(true)) {
       Label label = new Label(line);
       label.setWrapText(true);
       summary.getChildren().add(label);
@@ -247,14 +206,15 @@ public final class CutStation extends HBox {
     int wheel = indexOf(now.sheet.wheels(), desk.selection());
     wheels.show(
         all.wheels(), now.sheet.wheels().stream().map(w -> Sign.shortName(w.id())).toList(), wheel);
-    meshes.show(all.meshes(), now.sheet.meshes().stream().map(m -> name(m.mesh())).toList(), mesh);
+    meshes.show(
+        all.meshes(), now.sheet.meshes().stream().map(m -> name(m.mesh())).toList(), teeth.mesh());
     Look.show(meshBox, !now.sheet.meshes().isEmpty());
     SheetTable loads = all.strength();
     List<ToothLoad> loaded = now.sheet.screening().loads();
     strength.show(
         loads,
         loaded.stream().map(load -> name(load.mesh())).toList(),
-        loaded.size() == now.sheet.meshes().size() ? mesh : -1);
+        loaded.size() == now.sheet.meshes().size() ? teeth.mesh() : -1);
     Look.show(screening, !loads.columns().isEmpty());
     SheetTable shares = all.lostMotion();
     lost.show(shares, shares.columns(), -1);
@@ -265,8 +225,8 @@ public final class CutStation extends HBox {
             .toList(),
         -1);
     showRooms(now.study);
-    showFindings();
-    showTeeth(now, all);
+    findings.show();
+    teeth.show(now.study, now.sheet, all);
     files.show(now.study);
   }
 
@@ -287,7 +247,7 @@ public final class CutStation extends HBox {
     return train.pitch().isEmpty() || Identify.isStandard(train.pitch().get());
   }
 
-  private static String name(Mesh mesh) {
+  static String name(Mesh mesh) {
     return Sign.shortName(mesh.a()) + " ~ " + Sign.shortName(mesh.b());
   }
 
@@ -300,47 +260,6 @@ public final class CutStation extends HBox {
     return -1;
   }
 
-  /** The mesh of a wheel that has just been chosen, the first once none is, else as it was. */
-  private void chooseMesh(Shown now) {
-    List<MeshFigures> all = now.sheet.meshes();
-    mesh = Math.clamp(mesh, 0, Math.max(0, all.size() - 1));
-    Optional<MemberId> chosen = desk.selection();
-    boolean fresh = !chosen.equals(seen);
-    seen = chosen;
-    if (fresh && chosen.isEmpty()) {
-      mesh = 0;
-    }
-    boolean touches =
-        chosen.isPresent() && !all.isEmpty() && all.get(mesh).mesh().touches(chosen.get());
-    if (fresh && chosen.isPresent() && !touches) {
-      for (int k = all.size() - 1; k >= 0; k--) {
-        mesh = all.get(k).mesh().touches(chosen.get()) ? k : mesh;
-      }
-    }
-  }
-
-  private void showTeeth(Shown now, SheetTables all) {
-    Optional<MeshFigures> chosen =
-        now.sheet.meshes().isEmpty() ? Optional.empty() : Optional.of(now.sheet.meshes().get(mesh));
-    viewTitle.setText(chosen.map(one -> asMade(now.sheet.plays().get(mesh), all)).orElse(""));
-    viewTitle.pseudoClassStateChanged(
-        ALARM, chosen.filter(one -> one.overlaps() || !one.pair().runs()).isPresent());
-    view.show(now.study.train(), now.study.layout(), chosen, desk.preferences().length());
-    Look.show(teeth, chosen.isPresent());
-  }
-
-  private String asMade(MeshPlay play, SheetTables all) {
-    MeshFigures one = play.figures();
-    String unit = " " + desk.preferences().length().symbol();
-    String how =
-        !one.pair().runs()
-            ? "axes too near"
-            : one.overlaps()
-                ? "they overlap by " + all.length(-one.play()) + unit
-                : "play " + all.length(Math.max(0, play.play())) + unit;
-    return name(one.mesh()) + " as made: " + how;
-  }
-
   private void showRooms(Study study) {
     List<Room> all = study.rooms();
     Look.show(room, all.size() > 1);
@@ -350,20 +269,6 @@ public final class CutStation extends HBox {
             + " at these teeth (carriers and faces not counted)");
     double module = Drives.moduleMm(study.train());
     rooms.show(all, module / desk.preferences().length().inBase());
-  }
-
-  private void showFindings() {
-    findings.getChildren().clear();
-    for (Advice advice : desk.cures().advice()) {
-      if (CODES.contains(advice.finding().code())) {
-        FindingRow row = new FindingRow(desk);
-        row.show(advice, desk.cures().isDone());
-        findings.getChildren().add(row);
-      }
-    }
-    if (!findings.getChildren().isEmpty()) {
-      findings.getChildren().addFirst(Look.label("Findings about sizes", "caption"));
-    }
   }
 
   private abstract class SheetHand implements SheetGrid.Hand {
@@ -448,7 +353,7 @@ public final class CutStation extends HBox {
 
     @Override
     public void choose(int column) {
-      mesh = column;
+      teeth.choose(column);
       show();
     }
   }

@@ -14,12 +14,10 @@ import javafx.beans.property.SimpleObjectProperty;
 import steadycog.job.Job;
 import steadycog.job.Sheet;
 import steadycog.notation.Card;
-import steadycog.notation.CardException;
 import steadycog.notation.CardProblem;
 import steadycog.train.Member;
 import steadycog.train.MemberId;
 import steadycog.train.Part;
-import steadycog.train.Planetary;
 import steadycog.train.State;
 import steadycog.train.Teeth;
 
@@ -238,11 +236,6 @@ public final class Desk {
         .flatMap(card -> card.train().partOf(member, kind));
   }
 
-  /** The planetary set that a member of the train in view belongs to. */
-  public Optional<Planetary> setOf(MemberId member) {
-    return partOf(member, Planetary.class);
-  }
-
   /** Says why something that was asked for is not done. */
   public void refuse(String why) {
     refusal.set(Optional.empty());
@@ -338,7 +331,7 @@ public final class Desk {
       state.set(Optional.empty());
       inView.set(new Object());
     }
-    problems.set(sheet.draft().map(Desk::problemsOf).orElse(List.of()));
+    problems.set(sheet.draft().map(Card::problemsOf).orElse(List.of()));
     // First, since views that follow the bench ask about the chosen member.
     if (selection.get().filter(member -> !knows(sheet.card(), member)).isPresent()) {
       selection.set(Optional.empty());
@@ -367,15 +360,6 @@ public final class Desk {
     work.work(card.get(), state.get(), show);
     if (bench.get().map(Bench::card).filter(card.get()::equals).isEmpty()) {
       bench.set(Optional.empty());
-    }
-  }
-
-  private static List<CardProblem> problemsOf(String draft) {
-    try {
-      Card.read(draft);
-      return List.of();
-    } catch (CardException unreadable) {
-      return unreadable.problems();
     }
   }
 

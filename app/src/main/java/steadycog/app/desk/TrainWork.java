@@ -24,6 +24,7 @@ import steadycog.train.Place;
 import steadycog.train.Roles;
 import steadycog.train.ShiftPlan;
 import steadycog.train.State;
+import steadycog.train.StateEdit;
 import steadycog.train.Take;
 import steadycog.train.Teeth;
 import steadycog.train.Train;
@@ -147,7 +148,7 @@ public final class TrainWork {
     changeTrain(
         train ->
             current.isPresent()
-                ? train.changing(current.get(), change)
+                ? StateEdit.changing(train, current.get(), change)
                 : train.withRoles(change.apply(train.rolesInForce())),
         strand);
   }

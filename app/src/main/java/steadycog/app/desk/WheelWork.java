@@ -16,8 +16,9 @@ import steadycog.train.MemberId;
 import steadycog.train.Parallel;
 import steadycog.train.Part;
 import steadycog.train.PartEdit;
+import steadycog.train.PlanetRow;
 import steadycog.train.Planetary;
-import steadycog.train.Planetary.Row;
+import steadycog.train.SetEdit;
 import steadycog.train.Shaft;
 import steadycog.train.StrainWave;
 import steadycog.train.Teeth;
@@ -86,7 +87,8 @@ final class WheelWork {
   static Edited without(Train train, MemberId member) {
     Optional<Edited> fewer =
         switch (train.partOf(member)) {
-          case Planetary set -> set.without(member).map(left -> replacing(train, set, left));
+          case Planetary set ->
+              SetEdit.without(set, member).map(left -> replacing(train, set, left));
           case Parallel _ -> ChainEdit.remove(train, member);
           case Cycloidal _, StrainWave _, Bevel _, Differential _, Shaft _ -> Optional.empty();
         };
@@ -112,14 +114,14 @@ final class WheelWork {
     for (int step = 1; step <= FURTHEST_STEP; step++) {
       for (int second : new int[] {planet - step, planet + step}) {
         if (second >= FEWEST_IN_RING) {
-          Planetary two = set.withRows(List.of(set.row(), Row.of(0, second, span + second)));
+          Planetary two = set.withRows(List.of(set.row(), PlanetRow.of(0, second, span + second)));
           if (new PlanetPlaces(two).identical()) {
             return two;
           }
         }
       }
     }
-    return set.withRows(List.of(set.row(), Row.of(0, planet, span + planet + set.count())));
+    return set.withRows(List.of(set.row(), PlanetRow.of(0, planet, span + planet + set.count())));
   }
 
   /** Roles of members that the set has no more go with them; others follow a change of name. */
@@ -128,7 +130,7 @@ final class WheelWork {
         train,
         old,
         changed,
-        id -> id.part().equals(old.name()) ? old.renamedIn(changed, id) : Optional.of(id));
+        id -> id.part().equals(old.name()) ? SetEdit.renamed(old, changed, id) : Optional.of(id));
   }
 
   private static Edited inChain(Train train, MemberId member, Function<Train, Edited> edit) {

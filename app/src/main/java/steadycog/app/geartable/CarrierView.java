@@ -8,7 +8,7 @@ import javafx.scene.transform.Rotate;
 import steadycog.app.look.Look;
 import steadycog.shape.Placed;
 import steadycog.shape.PlacedCarrier;
-import steadycog.shape.PlanetGeometry.Polar;
+import steadycog.shape.Polar;
 
 /** A carrier: a plate behind the planets, and its pins in front of them. */
 final class CarrierView extends BodyView {

@@ -8,7 +8,7 @@ import steadycog.app.desk.Bench;
 import steadycog.app.look.Look;
 import steadycog.shape.CycloidGeometry;
 import steadycog.shape.Drives;
-import steadycog.shape.PlanetGeometry.Polar;
+import steadycog.shape.Polar;
 import steadycog.train.Cycloidal;
 
 /** Dots where the lobes of the first disc press on the pins. */

@@ -1,7 +1,6 @@
 package steadycog.app.geartable;
 
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -11,7 +10,6 @@ import javafx.beans.property.ReadOnlyDoubleWrapper;
 import javafx.scene.Group;
 import javafx.scene.layout.Pane;
 import javafx.scene.text.Text;
-import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.app.desk.Bench;
 import steadycog.app.desk.Desk;
 import steadycog.app.look.Look;
@@ -23,18 +21,13 @@ import steadycog.number.Known;
 import steadycog.shape.Drives;
 import steadycog.shape.FaceLayout;
 import steadycog.shape.Placed;
-import steadycog.shape.PlacedCarrier;
 import steadycog.shape.PlacedCone;
 import steadycog.shape.PlacedCone.Rolling;
 import steadycog.shape.PlacedFlex;
-import steadycog.shape.PlacedPlate;
 import steadycog.shape.PlacedWheel;
-import steadycog.shape.PlanetGeometry;
-import steadycog.shape.PlanetPlaces;
 import steadycog.train.Cycloidal;
 import steadycog.train.MemberId;
 import steadycog.train.Part;
-import steadycog.train.Planetary;
 import steadycog.train.Role;
 import steadycog.train.Teeth;
 
@@ -159,7 +152,7 @@ final class FaceView extends Pane {
     scale = zoom * Math.min(LARGEST_SCALE, stepped(fitting));
     double x0 = getWidth() / 2 + panX - (box[0] + box[2]) / 2 * scale;
     double y0 = (getHeight() - NOTE) / 2 + panY + (box[1] + box[3]) / 2 * scale;
-    List<Placed> order = backToFront(bench.get());
+    List<Placed> order = FaceOrder.backToFront(bench.get(), desk.selection());
     drop(order);
     List<BodyView> shown = new ArrayList<>();
     for (Placed placed : order) {
@@ -238,7 +231,10 @@ final class FaceView extends Pane {
       BodyView view = order.get(k);
       view.setViewOrder(-k);
       view.overlay().ifPresent(over -> over.setViewOrder(-order.size()));
-      view.showBehind(desk.bench().filter(bench -> isBehind(bench, view.placed())).isPresent());
+      view.showBehind(
+          desk.bench()
+              .filter(bench -> FaceOrder.isBehind(bench, view.placed(), desk.selection()))
+              .isPresent());
     }
   }
 
@@ -260,106 +256,22 @@ final class FaceView extends Pane {
             });
   }
 
-  /**
-   * Small wheels are drawn over large ones whatever their plane, so that every mesh is seen; a
-   * ring, being hollow, comes right behind the wheel inside it, a carrier behind all. Of two rows
-   * of planets the one that is not looked at lies behind the other.
-   */
-  private List<Placed> backToFront(Bench bench) {
-    return bench.study().layout().bodies().stream()
-        .sorted(
-            Comparator.comparing((Placed body) -> !(body instanceof PlacedCarrier))
-                .thenComparing(body -> !isBehind(bench, body))
-                .thenComparing(Comparator.comparingDouble(body -> -sizeToEye(bench, body))))
-        .toList();
-  }
-
-  /** Whether it lies in the row of its set that is not looked at: the second unless chosen. */
-  private boolean isBehind(Bench bench, Placed body) {
-    Part part = bench.card().train().partOf(body.id());
-    return body instanceof PlacedWheel
-        && part.rowCount() > 1
-        && part.row(body.id()) != desk.selection().map(part::row).orElse(0);
-  }
-
-  private static double sizeToEye(Bench bench, Placed body) {
-    return switch (body) {
-      case PlacedCarrier carrier -> Double.MAX_VALUE;
-      case PlacedFlex flex -> flex.bodyRadius();
-      case PlacedCone cone when cone.over() -> cone.small() / 2;
-      case PlacedCone cone -> Double.MAX_VALUE / 2;
-      case PlacedPlate plate ->
-          switch (plate.kind()) {
-            case PIN_RING, CIRCULAR_SPLINE -> Double.MAX_VALUE;
-            case DISC -> plate.bodyRadius() + plate.copy();
-            case ECCENTRIC, GENERATOR -> plate.bodyRadius() / 2;
-            // The face of a crown or side lies behind what meshes with it.
-            case CROWN, SIDE -> plate.bodyRadius();
-            case CASE -> plate.bodyRadius() + 1;
-            case SHAFT -> 0;
-          };
-      case PlacedWheel wheel when wheel.teeth().internal() -> largestInside(bench, wheel);
-      case PlacedWheel wheel when wheel.hollow() > 0 -> Double.MAX_VALUE / 4;
-      case PlacedWheel wheel -> wheel.bodyRadius();
-    };
-  }
-
-  /** Just more than the largest wheel inside a ring in its plane, so that none is hidden. */
-  private static double largestInside(Bench bench, PlacedWheel ring) {
-    double largest = 0;
-    for (PlacedWheel other : bench.study().layout().wheels()) {
-      boolean inside = other.distanceTo(ring) < ring.tipRadius();
-      if (inside && other.plane() == ring.plane() && !other.teeth().internal()) {
-        largest = Math.max(largest, other.bodyRadius());
-      }
-    }
-    return Math.nextUp(largest);
-  }
-
   private void showRoles(Bench bench) {
     boolean jammed = bench.study().motion().status() == Motion.Status.JAMMED;
     for (BodyView view : views.values()) {
       Role role = bench.study().role(view.id());
       view.showRole(role, way(bench, view.id()));
       if (view instanceof WheelView wheel) {
-        wheel.showClocking(clocking(bench, wheel.wheel()));
+        wheel.showClocking(PlanetMarks.clocking(bench, wheel.wheel()));
       }
-      view.showStuck((jammed && isInConflict(bench, view.id())) || isMisfit(bench, view));
+      view.showStuck(
+          (jammed && isInConflict(bench, view.id())) || PlanetMarks.isMisfit(bench, view));
       view.setAccessibleText(
           Sign.called(view.id())
               + teeth(view).map(count -> ", " + count + " teeth").orElse("")
               + ", "
               + Roles.word(role));
     }
-  }
-
-  /** Whether it is a planet that does not go in where it stands, or runs into the next one. */
-  private static boolean isMisfit(Bench bench, BodyView view) {
-    return view.placed() instanceof PlacedWheel wheel
-        && wheel.orbit().isPresent()
-        && bench
-            .card()
-            .train()
-            .partOf(wheel.id(), Planetary.class)
-            .filter(set -> isMisfit(bench, set, wheel))
-            .isPresent();
-  }
-
-  private static boolean isMisfit(Bench bench, Planetary set, PlacedWheel planet) {
-    int row = set.row(planet.id());
-    return new PlanetPlaces(set).misfit(row, planet.copy()).signum() != 0
-        || PlanetGeometry.of(bench.card().train(), set).neighbourMargin(row) < 0;
-  }
-
-  /** How far a planet's second row is turned against its first compared with the first planet. */
-  private static Optional<BigFraction> clocking(Bench bench, PlacedWheel wheel) {
-    return bench
-        .card()
-        .train()
-        .partOf(wheel.id(), Planetary.class)
-        .filter(set -> set.stepped() && set.isPlanet(wheel.id()))
-        .map(set -> new PlanetPlaces(set).clocking(wheel.copy()))
-        .filter(teeth -> teeth.signum() != 0);
   }
 
   private static Optional<Teeth> teeth(BodyView view) {
@@ -382,7 +294,8 @@ final class FaceView extends Pane {
     Optional<Bench> bench = desk.bench();
     if (bench.isPresent() && bodies.isVisible()) {
       List<BodyView> shown = new ArrayList<>();
-      backToFront(bench.get()).forEach(placed -> shown.add(views.get(Key.of(placed))));
+      FaceOrder.backToFront(bench.get(), desk.selection())
+          .forEach(placed -> shown.add(views.get(Key.of(placed))));
       if (!shown.contains(null)) {
         stack(shown);
         tags.place(bench.get(), shown);

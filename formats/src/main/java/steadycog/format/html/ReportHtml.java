@@ -5,12 +5,8 @@ import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
-import java.util.Locale;
 import java.util.Objects;
 import steadycog.bench.Chart;
-import steadycog.bench.Chart.Point;
-import steadycog.bench.Chart.Series;
-import steadycog.bench.Chart.Style;
 import steadycog.number.Figures;
 import steadycog.number.Printable;
 import steadycog.piece.Region;
@@ -24,13 +20,6 @@ public final class ReportHtml {
 
   /** A drawing is so many times as large as the letters in it. */
   private static final double NAMES = 40;
-
-  private static final int WIDE = 300;
-  private static final int HIGH = 190;
-  private static final int LEFT = 46;
-  private static final int FOOT = 52;
-  private static final int TOP = 24;
-  private static final int RIGHT = 8;
 
   private final StringBuilder page = new StringBuilder();
 
@@ -202,93 +191,17 @@ public final class ReportHtml {
   // ---- charts
 
   private void chart(Chart chart) {
-    int right = WIDE - RIGHT;
-    int foot = HIGH - FOOT;
-    page.append("<svg class=\"chart\" role=\"img\" viewBox=\"0 0 ").append(WIDE).append(' ');
-    page.append(HIGH).append("\" aria-label=\"").append(escaped(chart.words())).append("\">\n");
-    word("head", 0, 13, "start", chart.title());
-    for (double mark : chart.up().marks()) {
-      double y = foot - chart.up().part(mark) * (foot - TOP);
-      line("grid", LEFT, y, right, y);
-      word("mark", LEFT - 4, y + 3, "end", mark(mark));
-    }
-    for (double mark : chart.across().marks()) {
-      double x = LEFT + chart.across().part(mark) * (right - LEFT);
-      line("grid", x, foot, x, foot + 3);
-      word("mark", x, foot + 13, "middle", mark(mark));
-    }
-    word("mark", LEFT, foot + 26, "start", chart.across().title());
-    int legend = 0;
-    for (Series one : chart.series()) {
-      series(chart, one, foot, right);
-      if (!one.name().isEmpty()) {
-        dot(one.style(), legend + 4, HIGH - 6);
-        word("mark", legend + 12, HIGH - 3, "start", one.name());
-        legend += 24 + 6 * one.name().length();
-      }
-    }
-    page.append("</svg>\n");
+    page.append("<svg class=\"chart\" role=\"img\" viewBox=\"0 0 ").append(SvgChart.WIDE);
+    page.append(' ').append(SvgChart.HIGH).append("\" aria-label=\"");
+    page.append(escaped(chart.words())).append("\">\n");
+    page.append(SvgChart.of(chart)).append("</svg>\n");
   }
 
-  private void series(Chart chart, Series one, int foot, int right) {
-    StringBuilder path = new StringBuilder();
-    for (Point point : one.points()) {
-      double x = LEFT + chart.across().part(point.x()) * (right - LEFT);
-      double y = foot - chart.up().part(point.y()) * (foot - TOP);
-      path.append(path.isEmpty() ? 'M' : 'L').append(number(x)).append(' ').append(number(y));
-    }
-    if (one.style() != Style.FAILED) {
-      page.append("<path class=\"").append(kind(one.style())).append("\" d=\"");
-      page.append(path).append("\"/>\n");
-    }
-    if (one.style() != Style.WORKED_OUT) {
-      for (Point point : one.points()) {
-        dot(
-            one.style(),
-            LEFT + chart.across().part(point.x()) * (right - LEFT),
-            foot - chart.up().part(point.y()) * (foot - TOP));
-      }
-    }
-  }
-
-  /** Squares, rhombs and crosses, so that colour is not the only sign. */
-  private void dot(Style style, double x, double y) {
-    String shape =
-        switch (style) {
-          case READ -> "m-2.6 -2.6h5.2v5.2h-5.2z";
-          case READ_ALSO -> "m-3.6 0l3.6 -3.6l3.6 3.6l-3.6 3.6z";
-          case WORKED_OUT -> "m-4 0h8";
-          case FAILED -> "m-3 -3l6 6m0 -6l-6 6";
-        };
-    page.append("<path class=\"dot ").append(kind(style)).append("\" d=\"M").append(number(x));
-    page.append(' ').append(number(y)).append(shape).append("\"/>\n");
-  }
-
-  private static String kind(Style style) {
-    return style.name().toLowerCase(Locale.ROOT).replace('_', '-');
-  }
-
-  private void line(String kind, double x1, double y1, double x2, double y2) {
-    page.append("<line class=\"").append(kind).append("\" x1=\"").append(number(x1));
-    page.append("\" y1=\"").append(number(y1)).append("\" x2=\"").append(number(x2));
-    page.append("\" y2=\"").append(number(y2)).append("\"/>\n");
-  }
-
-  private void word(String kind, double x, double y, String anchor, String text) {
-    page.append("<text class=\"").append(kind).append("\" text-anchor=\"").append(anchor);
-    page.append("\" x=\"").append(number(x)).append("\" y=\"").append(number(y)).append("\">");
-    page.append(escaped(text)).append("</text>\n");
-  }
-
-  private static String mark(double value) {
-    return Figures.typeset(Figures.significant(value, 4));
-  }
-
-  private static String number(double value) {
+  static String number(double value) {
     return Figures.significant((double) Math.round(value * 1000) / 1000, 7);
   }
 
-  private static String escaped(String text) {
+  static String escaped(String text) {
     StringBuilder safe = new StringBuilder();
     for (char c : Printable.of(text).toCharArray()) {
       switch (c) {

@@ -55,12 +55,12 @@ public final class CutSheetJson {
     ObjectNode box = node.putObject("box");
     box.put("widthMm", sheet.box().width()).put("heightMm", sheet.box().height());
     box.put("lengthMm", sheet.box().length()).put("diameterMm", sheet.box().diameter());
-    StudyJson.putNumber(node, "lostMotionArcMin", sheet.lostMotion().map(LostMotion::minutes));
+    JsonValues.putNumber(node, "lostMotionArcMin", sheet.lostMotion().map(LostMotion::minutes));
     band(node.putObject("lostMotionBandArcMin"), sheet.lostMotion().map(LostMotion::band));
     ArrayNode shares = node.putArray("lostMotionShares");
     for (LostMotion.Share share : sheet.lostMotion().map(LostMotion::shares).orElse(List.of())) {
       ObjectNode each = shares.addObject().put("of", share.of());
-      StudyJson.putNumber(each, "arcMin", Optional.of(share.minutes().nominal()));
+      JsonValues.putNumber(each, "arcMin", Optional.of(share.minutes().nominal()));
       band(each.putObject("band"), Optional.of(share.minutes()));
     }
     addTables(node.putArray("drives"), new SheetTables(train.study().train(), sheet, Units.USUAL));
@@ -112,7 +112,7 @@ public final class CutSheetJson {
   }
 
   private static void put(ObjectNode node, String name, OptionalDouble value) {
-    StudyJson.putNumber(
+    JsonValues.putNumber(
         node, name, value.isPresent() ? Optional.of(value.getAsDouble()) : Optional.empty());
   }
 
@@ -129,7 +129,7 @@ public final class CutSheetJson {
         for (SheetTable.Row row : table.rows()) {
           String text = row.cells().get(column).text();
           if (!text.isEmpty()) {
-            StudyJson.putValue(piece, row.label(), text);
+            JsonValues.putValue(piece, row.label(), text);
           }
         }
       }
@@ -138,10 +138,10 @@ public final class CutSheetJson {
 
   /** Least, most and the likely ends of a band; null where there is none. */
   static void band(ObjectNode node, Optional<Band> band) {
-    StudyJson.putNumber(node, "least", band.map(Band::least));
-    StudyJson.putNumber(node, "most", band.map(Band::most));
-    StudyJson.putNumber(node, "likelyLeast", band.map(Band::likelyLeast));
-    StudyJson.putNumber(node, "likelyMost", band.map(Band::likelyMost));
+    JsonValues.putNumber(node, "least", band.map(Band::least));
+    JsonValues.putNumber(node, "most", band.map(Band::most));
+    JsonValues.putNumber(node, "likelyLeast", band.map(Band::likelyLeast));
+    JsonValues.putNumber(node, "likelyMost", band.map(Band::likelyMost));
   }
 
   private static void add(ObjectNode node, MeshPlay play) {
@@ -149,11 +149,11 @@ public final class CutSheetJson {
     node.putArray("between").add(mesh.mesh().a().toString()).add(mesh.mesh().b().toString());
     node.put("distanceMm", mesh.distance()).put("standardDistanceMm", mesh.standard());
     boolean runs = mesh.pair().runs();
-    StudyJson.putNumber(node, "workingAngle", known(runs, mesh.workingAngle()));
-    StudyJson.putNumber(node, "contactRatio", known(runs, mesh.contactRatio()));
-    StudyJson.putNumber(node, "playMm", known(runs, play.play()));
-    StudyJson.putNumber(node, "playAroundMm", known(runs, play.around().nominal()));
-    StudyJson.putNumber(node, "lostToFilletsMm", known(runs, play.lost()));
+    JsonValues.putNumber(node, "workingAngle", known(runs, mesh.workingAngle()));
+    JsonValues.putNumber(node, "contactRatio", known(runs, mesh.contactRatio()));
+    JsonValues.putNumber(node, "playMm", known(runs, play.play()));
+    JsonValues.putNumber(node, "playAroundMm", known(runs, play.around().nominal()));
+    JsonValues.putNumber(node, "lostToFilletsMm", known(runs, play.lost()));
     band(node.putObject("playAroundBandMm"), Optional.of(play.around()).filter(band -> runs));
     node.put("tipClearanceMm", mesh.tipClearance());
   }
@@ -166,7 +166,7 @@ public final class CutSheetJson {
   private static void add(ObjectNode node, ToothLoad load) {
     node.putArray("between").add(load.mesh().a().toString()).add(load.mesh().b().toString());
     node.put("forceN", load.force()).put("contacts", load.contacts());
-    StudyJson.putNumber(node, "speedMPerS", load.speed());
+    JsonValues.putNumber(node, "speedMPerS", load.speed());
     ArrayNode bending = node.putArray("bending");
     for (Optional<Bending> side : List.of(load.a(), load.b())) {
       side.ifPresent(
@@ -179,9 +179,9 @@ public final class CutSheetJson {
                   .put("allowedMPa", one.allowed())
                   .put("factor", one.factor()));
     }
-    StudyJson.putNumber(node, "pressureMPa", load.pressure());
+    JsonValues.putNumber(node, "pressureMPa", load.pressure());
     node.put("pressureAllowedMPa", load.pressureAllowed());
-    StudyJson.putNumber(node, "pressureFactor", load.pressureFactor());
+    JsonValues.putNumber(node, "pressureFactor", load.pressureFactor());
   }
 
   /** What {@code identify --json} prints. */

@@ -75,8 +75,8 @@ public final class FoundJson {
     node.put("planets", candidate.planets() == 0 ? null : (Integer) candidate.planets());
     node.put("distortion", candidate.distortion());
     node.put("inStep", candidate.inStep());
-    StudyJson.putNumber(node, "efficiency", candidate.eachWay().efficiency());
-    StudyJson.addBackwards(node, Optional.of(candidate.eachWay().backwards()));
+    JsonValues.putNumber(node, "efficiency", candidate.eachWay().efficiency());
+    LoadingJson.addBackwards(node, Optional.of(candidate.eachWay().backwards()));
     node.put("worst", candidate.worst().word());
     node.put("breaks", candidate.trouble().orElse(null));
     node.put("changes", changes);

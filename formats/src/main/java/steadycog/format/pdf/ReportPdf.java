@@ -80,8 +80,7 @@ public final class ReportPdf {
       case Block.Lines lines -> paper.lines(lines.lines());
       case Block.Finding finding ->
           paper.finding(finding.severity(), finding.text(), finding.settled());
-      case Block.Table table ->
-          paper.table(table.caption(), table.heads(), table.rows(), table.most());
+      case Block.Table table -> paper.table(table);
       case Block.Charts charts -> paper.charts(charts.charts());
       case Block.Drawing drawing -> drawing(paper, drawing);
     }
