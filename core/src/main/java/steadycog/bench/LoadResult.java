@@ -5,9 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import org.apache.commons.numbers.fraction.BigFraction;
-import steadycog.motion.Mechanism;
 import steadycog.motion.Motion;
-import steadycog.motion.MotionSolver;
 import steadycog.number.Exact;
 import steadycog.number.Figures;
 import steadycog.number.Quantity;
@@ -18,8 +16,6 @@ import steadycog.sizing.Screening;
 import steadycog.sizing.ToothLoad;
 import steadycog.study.Study;
 import steadycog.torque.Loading;
-import steadycog.train.Roles;
-import steadycog.train.Take;
 import steadycog.train.Train;
 
 /**
@@ -61,7 +57,7 @@ public record LoadResult(
 
   /** Works out {@code test} of a train in its roles. */
   public static LoadResult of(Train train, LoadTest test) {
-    Study study = Study.of(train);
+    Study study = Studies.of(train);
     List<Row> rows = new ArrayList<>();
     for (LoadStep step : test.steps()) {
       rows.add(row(study, test.rigging(), step));
@@ -125,7 +121,7 @@ public record LoadResult(
         in,
         ran ? in.flatMap(given -> ratio.map(i -> torque / given / i)) : Optional.empty(),
         ran ? ratio.flatMap(i -> whole(step, torque, i)) : Optional.empty(),
-        weakest(study.train(), torque));
+        weakest(study, torque));
   }
 
   private static Optional<Double> whole(LoadStep step, double torque, double ratio) {
@@ -143,24 +139,14 @@ public record LoadResult(
    * The tooth that gives way first under a torque at the output, N m; empty where the card says no
    * size of teeth or the torques do not follow.
    */
-  public static Optional<ToothLoad.Weakest> weakest(Train train, double torque) {
-    Roles roles = train.rolesInForce();
-    if (!(torque > 0) || roles.take().isEmpty() || !train.isSized()) {
+  public static Optional<ToothLoad.Weakest> weakest(Study study, double torque) {
+    Train train = study.train();
+    if (!(torque > 0) || train.rolesInForce().take().isEmpty() || !train.isSized()) {
       return Optional.empty();
     }
-    Train loaded = loaded(train, torque);
-    Motion motion = MotionSolver.solve(Mechanism.of(loaded));
-    return Screening.of(loaded, motion, Loading.of(loaded, motion).flow().torques()).weakest();
-  }
-
-  /** The train with a load of so many N m on its take-off. */
-  static Train loaded(Train train, double torque) {
-    Roles roles = train.rolesInForce();
     BigFraction exact = Exact.parse(Figures.significant(torque, 9));
-    Take take =
-        new Take(roles.take().orElseThrow().member(), Optional.of(new Quantity(exact, Unit.NM)));
-    return train.withRoles(
-        new Roles(roles.drives(), roles.holds(), Optional.of(take), roles.locks()));
+    Motion motion = study.motion().under(new Quantity(exact, Unit.NM));
+    return Screening.of(train, motion, Loading.of(train, motion).flow().torques()).weakest();
   }
 
   /** The largest load that was held; empty where none was. */

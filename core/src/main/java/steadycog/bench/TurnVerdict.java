@@ -127,7 +127,7 @@ public record TurnVerdict(
    * trains and of every configuration.
    */
   public static TurnVerdict of(Train train, TurnTest test) {
-    Study study = Study.of(train);
+    Study study = Studies.of(train);
     if (study.ratio().isEmpty()) {
       return bare(Kind.NO_RATIO, test, Optional.empty());
     }

@@ -6,6 +6,8 @@ import java.util.Map;
 import java.util.Optional;
 import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.number.Exact;
+import steadycog.number.Memo;
+import steadycog.number.Same;
 import steadycog.train.Drive;
 import steadycog.train.Join;
 import steadycog.train.MemberId;
@@ -34,6 +36,9 @@ public record FeedbackPath(
     BigFraction gearing,
     BigFraction a,
     BigFraction b) {
+  /** A rule, the panels and the files all ask for that of one train. */
+  private static final Memo<Same<Train, Motion>, Optional<FeedbackPath>> LATEST =
+      Memo.of(8, of -> find(of.one(), of.other()));
 
   /** Turns of the output for one turn of the input: a + b times the gearing. */
   public BigFraction outputPerInput() {
@@ -42,6 +47,10 @@ public record FeedbackPath(
 
   /** The first such path of a train that turns in one way; empty where there is none. */
   public static Optional<FeedbackPath> of(Train train, Motion motion) {
+    return LATEST.get(new Same<>(train, motion));
+  }
+
+  private static Optional<FeedbackPath> find(Train train, Motion motion) {
     Roles roles = motion.mechanism().roles();
     if (motion.status() != Motion.Status.DETERMINED
         || motion.freedoms() != 1

@@ -7,6 +7,7 @@ import java.util.Map;
 import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.motion.Relation.Term;
 import steadycog.number.Known;
+import steadycog.number.Quantity;
 import steadycog.train.Join;
 import steadycog.train.Member;
 import steadycog.train.MemberId;
@@ -56,6 +57,11 @@ public final class Mechanism {
     roles.locks().forEach(lock -> all.add(rigid(new Relation.Locked(lock), lock, index)));
     roles.holds().forEach(held -> all.add(held(held, index)));
     return new Mechanism(bodies, List.copyOf(all), roles, index);
+  }
+
+  /** The same bodies and relations with another load on the take-off, which turns nothing. */
+  Mechanism under(Quantity load) {
+    return new Mechanism(bodies, relations, roles.loaded(load), index);
   }
 
   /** Which of the bodies {@code member} is; throws IllegalArgumentException if it is none. */

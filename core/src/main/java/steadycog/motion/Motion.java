@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.number.AngularSpeed;
+import steadycog.number.Quantity;
 import steadycog.number.Ratio;
 import steadycog.train.Drive;
 import steadycog.train.MemberId;
@@ -37,6 +38,11 @@ public record Motion(
     UNDETERMINED,
     /** The relations and the drives contradict one another: it cannot turn. */
     JAMMED
+  }
+
+  /** The same motion with another torque on the take-off: loads turn nothing. */
+  public Motion under(Quantity load) {
+    return new Motion(mechanism.under(load), status, freedoms, perDrive, floating, conflict);
   }
 
   /** The member's speed, or empty where it floats or the train is jammed. */

@@ -4,8 +4,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
-import org.jspecify.annotations.Nullable;
 import steadycog.number.Memo;
+import steadycog.number.Same;
 import steadycog.train.Clearance.Gap;
 import steadycog.train.MemberId;
 import steadycog.train.Mesh;
@@ -58,29 +58,12 @@ public final class PlanetGeometry {
   }
 
   /** Rules, layout and sizes of one train all ask for its sets: those asked for last are kept. */
-  private static final Memo<SetOf, PlanetGeometry> LATEST = Memo.of(16, SetOf::geometry);
-
-  /** A set of a train, the very same: a train that is alike is worked out by itself. */
-  private record SetOf(Train train, Planetary part) {
-    @Override
-    @SuppressWarnings("ReferenceEquality")
-    public boolean equals(@Nullable Object other) {
-      return other instanceof SetOf that && train == that.train && part == that.part;
-    }
-
-    @Override
-    public int hashCode() {
-      return 31 * System.identityHashCode(train) + System.identityHashCode(part);
-    }
-
-    private PlanetGeometry geometry() {
-      return workedOut(train, part);
-    }
-  }
+  private static final Memo<Same<Train, Planetary>, PlanetGeometry> LATEST =
+      Memo.of(16, set -> workedOut(set.one(), set.other()));
 
   /** The geometry of a set as its train's card sizes it; of one train worked out once. */
   public static PlanetGeometry of(Train train, Planetary part) {
-    return LATEST.get(new SetOf(train, part));
+    return LATEST.get(new Same<>(train, part));
   }
 
   private static PlanetGeometry workedOut(Train train, Planetary part) {

@@ -7,8 +7,10 @@ import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.check.Finding;
 import steadycog.check.PlanChecks;
 import steadycog.motion.Motion;
+import steadycog.number.Memo;
 import steadycog.number.Mode;
 import steadycog.number.Ratio;
+import steadycog.number.Same;
 import steadycog.shape.FaceLayout;
 import steadycog.torque.Torques;
 import steadycog.train.Element;
@@ -64,6 +66,10 @@ public record ShiftTable(
     }
   }
 
+  /** The plan, the cut sheet and the report all ask for the states of one train. */
+  private static final Memo<Same<Train, Train>, ShiftTable> LATEST =
+      Memo.of(2, of -> workedOut(of.one()));
+
   public ShiftTable {
     elements = List.copyOf(elements);
     rows = List.copyOf(rows);
@@ -72,6 +78,10 @@ public record ShiftTable(
 
   /** Works every state out; the layout is shared, since it is the same in all of them. */
   public static ShiftTable of(Train train) {
+    return LATEST.get(new Same<>(train, train));
+  }
+
+  private static ShiftTable workedOut(Train train) {
     List<State> states = train.shifts().states();
     List<Element> elements = train.shifts().elements();
     if (states.isEmpty()) {

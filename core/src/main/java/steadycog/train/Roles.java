@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
 import java.util.function.UnaryOperator;
+import steadycog.number.Quantity;
 
 /**
  * Who is driven, held, taken off and locked. A member has at most one of the roles drive, hold and
@@ -160,6 +161,12 @@ public record Roles(
   Roles releasing(MemberId member) {
     return new Roles(
         drives, holds.stream().filter(held -> !held.equals(member)).toList(), take, locks);
+  }
+
+  /** With {@code torque} on the take-off, where there is one. */
+  public Roles loaded(Quantity torque) {
+    return new Roles(
+        drives, holds, take.map(one -> new Take(one.member(), Optional.of(torque))), locks);
   }
 
   /** {@code member} with no role and no lock. */

@@ -90,7 +90,7 @@ public final class SimulatedRig implements Rig {
     strength = settings.strength().orElse(usual * (0.9 + 0.9 * hidden.nextDouble()));
     jumps = hidden.nextBoolean();
     weakest =
-        LoadResult.weakest(card, usual)
+        LoadResult.weakest(own, usual)
             .map(tooth -> "teeth of " + tooth.wheel())
             .orElse("teeth of the last mesh");
     Drive drive = own.motion().mechanism().roles().drives().getFirst();
@@ -113,7 +113,10 @@ public final class SimulatedRig implements Rig {
 
   /** Why no rig can be made for {@code train} in its roles; empty where one can. */
   public static Optional<String> refusal(Train train) {
-    Study study = Study.of(train);
+    return refusal(Study.of(train));
+  }
+
+  private static Optional<String> refusal(Study study) {
     if (study.ratio().isEmpty()) {
       return Optional.of("drive one member and take off one: the rig needs a ratio");
     }
@@ -129,12 +132,13 @@ public final class SimulatedRig implements Rig {
    * @throws IllegalArgumentException where {@link #refusal} says why not
    */
   public static SimulatedRig of(Train train, RigSettings settings) {
-    refusal(train)
+    Study study = Study.of(train);
+    refusal(study)
         .ifPresent(
             why -> {
               throw new IllegalArgumentException(why);
             });
-    return new SimulatedRig(train, Study.of(train), settings);
+    return new SimulatedRig(train, study, settings);
   }
 
   /**
@@ -149,9 +153,7 @@ public final class SimulatedRig implements Rig {
             .map(torque -> Math.abs(torque.doubleValue()))
             .filter(torque -> torque > 0)
             .orElse(1.0);
-    return LoadResult.weakest(study.train(), card)
-        .map(tooth -> card * allowance(tooth))
-        .orElse(3 * card);
+    return LoadResult.weakest(study, card).map(tooth -> card * allowance(tooth)).orElse(3 * card);
   }
 
   /** Stress at the root grows with the load, pressure with its square root. */
