@@ -32,8 +32,8 @@ import steadycog.bench.rig.SimulatedRig;
 import steadycog.bench.rig.TurnRun;
 import steadycog.format.csv.Beginning;
 import steadycog.format.csv.BenchCsv;
+import steadycog.format.csv.ColumnGuess;
 import steadycog.format.csv.Columns;
-import steadycog.format.csv.Guess;
 import steadycog.format.csv.RecordingCsv;
 import steadycog.format.file.JobFiles;
 import steadycog.format.file.Trouble;
@@ -221,14 +221,14 @@ final class BenchCommand implements Callable<Integer> {
    *
    * @param guess how its columns were taken, unless the command line says it
    */
-  private record Read(Recording recording, Beginning beginning, Guess guess) {}
+  private record Read(Recording recording, Beginning beginning, ColumnGuess guess) {}
 
   private Read read(Path file) throws IOException, UnreadableException {
     Beginning beginning;
     try (InputStream in = Files.newInputStream(file)) {
       beginning = Beginning.of(in);
     }
-    Guess guess = beginning.guess();
+    ColumnGuess guess = beginning.guess();
     Columns chosen;
     try {
       chosen = guess.with(columns, beginning.heads());

@@ -9,19 +9,19 @@ import java.util.List;
  *
  * @param elements the smaller ones first, at least one
  */
-record Group(double ratio, int sign, List<Element> elements) {
+record Group(double ratio, int sign, List<SeriesStage> elements) {
 
   /** All of {@code elements}, rising by ratio. */
-  static List<Group> of(List<? extends Element> elements) {
-    List<Element> sorted = new ArrayList<>(elements);
+  static List<Group> of(List<? extends SeriesStage> elements) {
+    List<SeriesStage> sorted = new ArrayList<>(elements);
     sorted.sort(
-        Comparator.comparingDouble(Element::ratio)
-            .thenComparingInt(Element::sign)
-            .thenComparingInt(Element::size));
+        Comparator.comparingDouble(SeriesStage::ratio)
+            .thenComparingInt(SeriesStage::sign)
+            .thenComparingInt(SeriesStage::size));
     List<Group> all = new ArrayList<>();
     int from = 0;
     for (int k = 1; k <= sorted.size(); k++) {
-      Element first = sorted.get(from);
+      SeriesStage first = sorted.get(from);
       boolean same =
           k < sorted.size()
               && sorted.get(k).ratio() == first.ratio()
@@ -40,7 +40,7 @@ record Group(double ratio, int sign, List<Element> elements) {
 
   double leastDiameter() {
     double least = Double.POSITIVE_INFINITY;
-    for (Element element : elements) {
+    for (SeriesStage element : elements) {
       least = Math.min(least, element.diameter());
     }
     return least;

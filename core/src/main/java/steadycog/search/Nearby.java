@@ -43,8 +43,9 @@ public final class Nearby {
   private static final int REACH_FOR_CURE = 3;
 
   /** Where no tolerance is given they are tried one after the other, until something is found. */
-  private static final List<Tolerance> USUAL =
-      List.of(Tolerance.parse("0.1%"), Tolerance.parse("1%"), Tolerance.parse("5%"));
+  private static final List<TargetTolerance> USUAL =
+      List.of(
+          TargetTolerance.parse("0.1%"), TargetTolerance.parse("1%"), TargetTolerance.parse("5%"));
 
   /**
    * A train near the one there is.
@@ -74,7 +75,7 @@ public final class Nearby {
   private final Watch watch;
   private final Tally tally = new Tally();
 
-  private Nearby(Train train, boolean toRatio, Query query, Tolerance within, Watch watch) {
+  private Nearby(Train train, boolean toRatio, Query query, TargetTolerance within, Watch watch) {
     this.train = train;
     this.toRatio = toRatio;
     this.query = query;
@@ -103,9 +104,9 @@ public final class Nearby {
     BigFraction size = now.reduction().abs();
     Query query =
         wanted.query(target.orElseGet(() -> new Target(size, Exact.text(size))), Limits.WIDEST);
-    List<Tolerance> tolerances = wanted.tolerance().map(List::of).orElse(USUAL);
+    List<TargetTolerance> tolerances = wanted.tolerance().map(List::of).orElse(USUAL);
     Changes changes = new Changes(query, List.of(), 0, true);
-    for (Tolerance next : target.isPresent() ? tolerances : tolerances.subList(0, 1)) {
+    for (TargetTolerance next : target.isPresent() ? tolerances : tolerances.subList(0, 1)) {
       Changes more = new Nearby(train, target.isPresent(), query, next, watch).run();
       changes = new Changes(query, more.list, changes.examined + more.examined, more.whole);
       if (!more.list.isEmpty() || !more.whole) {

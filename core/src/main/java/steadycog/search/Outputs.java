@@ -80,10 +80,10 @@ record Outputs(double sun, double ring, boolean faster, Limits.Direction directi
     };
   }
 
-  double of(Element element) {
+  double of(SeriesStage element) {
     return switch (element) {
-      case Element.OfSet one -> ofSet(one.shape(), one.use());
-      case Element.OfPair pair -> sun + ROUNDING;
+      case SeriesStage.OfSet one -> ofSet(one.shape(), one.use());
+      case SeriesStage.OfPair pair -> sun + ROUNDING;
     };
   }
 }

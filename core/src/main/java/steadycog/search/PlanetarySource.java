@@ -152,10 +152,10 @@ final class PlanetarySource implements Source {
   }
 
   /** Sets that fit, for series, as far as the step's cap leaves room for the others. */
-  private List<Element.OfSet> options(Step step) {
+  private List<SeriesStage.OfSet> options(Step step) {
     Rank rank = query.listing().rank();
     int others = (step.stages() - 1) * SMALLEST_SET;
-    List<Element.OfSet> all = new ArrayList<>();
+    List<SeriesStage.OfSet> all = new ArrayList<>();
     for (int sun : counts) {
       for (int planet : counts) {
         SetShape shape = SetShape.oneRow(sun, planet, sun + 2 * planet);
@@ -164,7 +164,7 @@ final class PlanetarySource implements Source {
           for (Use use : USES) {
             double ratio = use.ratio(shape);
             if (Math.abs(ratio) > 1 && query.limits().allowsStep(ratio)) {
-              all.add(new Element.OfSet(shape, use, Math.abs(ratio), ratio < 0 ? -1 : 1));
+              all.add(new SeriesStage.OfSet(shape, use, Math.abs(ratio), ratio < 0 ? -1 : 1));
             }
           }
         }

@@ -14,13 +14,13 @@ import java.util.Set;
 public record Query(
     Target target,
     Set<Kind> kinds,
-    Optional<Tolerance> tolerance,
+    Optional<TargetTolerance> tolerance,
     Limits limits,
     Wheels wheels,
     Running running,
     Listing listing) {
   /** So far off may a ratio be where something else than the error decides. */
-  public static final Tolerance USUAL_TOLERANCE = Tolerance.parse("1%");
+  public static final TargetTolerance USUAL_TOLERANCE = TargetTolerance.parse("1%");
 
   public Query {
     kinds = Set.copyOf(kinds);

@@ -109,10 +109,10 @@ final class Series {
   /** A set with a pair of wheels before it or behind it. */
   private void withPair() {
     int[] counts = query.wheels().counts(query.limits());
-    List<Element.OfPair> options = new ArrayList<>();
+    List<SeriesStage.OfPair> options = new ArrayList<>();
     for (int driver : counts) {
       for (int driven : counts) {
-        Element.OfPair pair = new Element.OfPair(driver, driven);
+        SeriesStage.OfPair pair = new SeriesStage.OfPair(driver, driven);
         boolean under = reach.step().under(query.listing().rank(), pair.size(), pair.diameter());
         if (under && driver != driven && query.limits().allowsStep(pair.ratio())) {
           options.add(pair);
@@ -169,11 +169,11 @@ final class Series {
 
   /** Every choice of a stage from each group for which there is room, small ones first. */
   @SuppressWarnings("ReferenceEquality") // A group is taken again as itself.
-  private void open(List<Group> groups, List<Element> chosen, Judge judge) {
+  private void open(List<Group> groups, List<SeriesStage> chosen, Judge judge) {
     int next = chosen.size();
     if (next == groups.size()) {
-      int size = chosen.stream().mapToInt(Element::size).sum();
-      double diameter = chosen.stream().mapToDouble(Element::diameter).max().orElse(0);
+      int size = chosen.stream().mapToInt(SeriesStage::size).sum();
+      double diameter = chosen.stream().mapToDouble(SeriesStage::diameter).max().orElse(0);
       if (reach.step().takes(query.listing().rank(), size, diameter)) {
         judge.offer(fit(chosen));
       }
@@ -181,11 +181,11 @@ final class Series {
     }
     boolean again = next > 0 && groups.get(next) == groups.get(next - 1);
     int from = again ? groups.get(next).elements().indexOf(chosen.get(next - 1)) : 0;
-    List<Element> elements = groups.get(next).elements();
+    List<SeriesStage> elements = groups.get(next).elements();
     for (int k = from; k < elements.size(); k++) {
       chosen.add(elements.get(k));
-      int size = chosen.stream().mapToInt(Element::size).sum();
-      double diameter = chosen.stream().mapToDouble(Element::diameter).max().orElse(0);
+      int size = chosen.stream().mapToInt(SeriesStage::size).sum();
+      double diameter = chosen.stream().mapToDouble(SeriesStage::diameter).max().orElse(0);
       for (Group later : groups.subList(next + 1, groups.size())) {
         size += later.leastSize();
       }
@@ -200,19 +200,19 @@ final class Series {
     }
   }
 
-  private Fit fit(List<Element> elements) {
-    List<List<Element.Made>> choices = new ArrayList<>();
-    List<Element.Made> plain = new ArrayList<>();
+  private Fit fit(List<SeriesStage> elements) {
+    List<List<SeriesStage.Made>> choices = new ArrayList<>();
+    List<SeriesStage.Made> plain = new ArrayList<>();
     String trouble = "";
-    boolean mixed = elements.stream().anyMatch(Element.OfPair.class::isInstance);
+    boolean mixed = elements.stream().anyMatch(SeriesStage.OfPair.class::isInstance);
     for (int k = 0; k < elements.size(); k++) {
       switch (elements.get(k)) {
-        case Element.OfPair pair -> {
+        case SeriesStage.OfPair pair -> {
           Part part = pair.part("pair");
           plain.add(made(part, Map.of()));
           choices.add(List.of(made(part, pair.shifts(part))));
         }
-        case Element.OfSet one -> {
+        case SeriesStage.OfSet one -> {
           String name = mixed ? "set" : NAMES.get(k);
           int most = query.limits().planets().to();
           SetFit fit =
@@ -231,31 +231,31 @@ final class Series {
   }
 
   /** Every choice of a way for each stage. */
-  private Stream<Train> ways(List<List<Element.Made>> choices, List<Element.Made> chosen) {
+  private Stream<Train> ways(List<List<SeriesStage.Made>> choices, List<SeriesStage.Made> chosen) {
     if (chosen.size() == choices.size()) {
       return Stream.of(train(chosen));
     }
     return choices.get(chosen.size()).stream()
         .flatMap(
             next -> {
-              List<Element.Made> more = new ArrayList<>(chosen);
+              List<SeriesStage.Made> more = new ArrayList<>(chosen);
               more.add(next);
               return ways(choices, more);
             });
   }
 
-  private static Element.Made made(Part pair, Map<MemberId, BigFraction> shifts) {
+  private static SeriesStage.Made made(Part pair, Map<MemberId, BigFraction> shifts) {
     MemberId in = pair.shafts().getFirst();
-    return new Element.Made(pair, in, Optional.empty(), pair.shafts().getLast(), shifts);
+    return new SeriesStage.Made(pair, in, Optional.empty(), pair.shafts().getLast(), shifts);
   }
 
-  private static Element.Made made(Use use, SetFit.Way way) {
+  private static SeriesStage.Made made(Use use, SetFit.Way way) {
     Planetary set = way.set();
-    return new Element.Made(
+    return new SeriesStage.Made(
         set, use.in().of(set), Optional.of(use.held().of(set)), use.out().of(set), way.shifts());
   }
 
-  private Train train(List<Element.Made> stages) {
+  private Train train(List<SeriesStage.Made> stages) {
     List<Part> parts = new ArrayList<>();
     List<Join> joins = new ArrayList<>();
     List<MemberId> holds = new ArrayList<>();
@@ -268,7 +268,7 @@ final class Series {
     }
     Roles roles = goal.roles(stages.getFirst().in(), holds, stages.getLast().out());
     Train train = new Train(parts, joins, List.of(), List.of(), Optional.empty(), roles);
-    for (Element.Made stage : stages) {
+    for (SeriesStage.Made stage : stages) {
       train = train.withSizes(SetFit.shifted(train.sizes(), stage.shifts()));
     }
     return train;

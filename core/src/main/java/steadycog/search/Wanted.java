@@ -238,8 +238,8 @@ public record Wanted(Map<Field, String> texts) {
     return read(Field.TARGET, Target::parse);
   }
 
-  public Optional<Tolerance> tolerance() {
-    return read(Field.TOLERANCE, Tolerance::parse);
+  public Optional<TargetTolerance> tolerance() {
+    return read(Field.TOLERANCE, TargetTolerance::parse);
   }
 
   /** What is listed, and in what order. */

@@ -14,7 +14,7 @@ import steadycog.shape.EdgeLayout.EdgeCarrier;
 import steadycog.shape.EdgeLayout.EdgeCone;
 import steadycog.shape.EdgeLayout.EdgeShaft;
 import steadycog.shape.EdgeLayout.EdgeWheel;
-import steadycog.torque.Shafts;
+import steadycog.torque.ShaftNumbers;
 import steadycog.torque.Torques;
 import steadycog.train.MemberId;
 import steadycog.train.Mesh;
@@ -99,7 +99,7 @@ public record PowerPicture(List<Run> runs, List<Heat> heats, double most, double
     private final Torques torques;
     private final double right;
     private final Mechanism mechanism;
-    private final Shafts shafts;
+    private final ShaftNumbers shafts;
     private final Map<Integer, List<Tap>> taps = new LinkedHashMap<>();
     private final Map<Integer, Integer> lanes = new HashMap<>();
     private final Map<Integer, Double> axes = new HashMap<>();
@@ -111,7 +111,7 @@ public record PowerPicture(List<Run> runs, List<Heat> heats, double most, double
       this.layout = layout;
       this.torques = torques;
       this.mechanism = study.motion().mechanism();
-      this.shafts = new Shafts(mechanism);
+      this.shafts = new ShaftNumbers(mechanism);
     }
 
     PowerPicture draw(boolean losses) {

@@ -32,7 +32,7 @@ final class LossModel {
 
   private final LossyMesh[] meshes;
   private final double[] speed;
-  private final Shafts shafts;
+  private final ShaftNumbers shafts;
 
   /** How many drives and take-offs each shaft has. */
   private final int[] ends;
@@ -73,7 +73,7 @@ final class LossModel {
 
   LossModel(Motion motion) {
     Mechanism mechanism = motion.mechanism();
-    shafts = new Shafts(mechanism);
+    shafts = new ShaftNumbers(mechanism);
     int bodies = mechanism.bodies().size();
     speed = new double[bodies];
     ends = new int[bodies];

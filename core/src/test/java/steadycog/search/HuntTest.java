@@ -224,7 +224,7 @@ class HuntTest {
         new Query(
             Target.parse("12"),
             Set.of(Kind.PARALLEL),
-            Optional.of(Tolerance.parse("2%")),
+            Optional.of(TargetTolerance.parse("2%")),
             limits,
             wheels,
             Running.ANY,

@@ -54,7 +54,7 @@ public final class BenchStation extends HBox {
   private final BuildPanel build;
   private final TurnPanel turns;
   private final LoadPanel load;
-  private final ComparePanel compare;
+  private final CompareBuilds compare;
   private final ReportPanel report;
   private final RecordingPanel recording;
   private final Label title = Look.label("", "page-title");
@@ -97,7 +97,7 @@ public final class BenchStation extends HBox {
     build = new BuildPanel(desk, ask);
     turns = new TurnPanel(desk);
     load = new LoadPanel(desk);
-    compare = new ComparePanel(desk);
+    compare = new CompareBuilds(desk);
     report = new ReportPanel(desk, ask);
     recording = new RecordingPanel(desk);
     testTools = testTools();

@@ -37,9 +37,9 @@ import steadycog.bench.Recording.Channel;
 import steadycog.bench.RecordingResult;
 import steadycog.bench.Rigging;
 import steadycog.format.csv.Beginning;
+import steadycog.format.csv.ColumnGuess;
 import steadycog.format.csv.Columns;
 import steadycog.format.csv.Columns.Column;
-import steadycog.format.csv.Guess;
 import steadycog.format.csv.RecordingCsv;
 import steadycog.format.file.Trouble;
 import steadycog.format.json.UnreadableException;
@@ -130,7 +130,7 @@ final class RecordingPanel extends VBox {
     try (InputStream in = Files.newInputStream(path)) {
       Beginning seen = Beginning.of(in);
       beginning = Optional.of(seen);
-      Guess guess = seen.guess();
+      ColumnGuess guess = seen.guess();
       offer(seen, guess.columns());
       preview(seen, guess);
       if (guess.questions().isEmpty()) {
@@ -146,13 +146,15 @@ final class RecordingPanel extends VBox {
     showWorking(beginning.isPresent() && bar.isVisible());
   }
 
-  private static String questions(Guess guess) {
-    return guess.questions().stream().map(Guess.Question::words).collect(Collectors.joining(". "))
+  private static String questions(ColumnGuess guess) {
+    return guess.questions().stream()
+            .map(ColumnGuess.Question::words)
+            .collect(Collectors.joining(". "))
         + ". Choose above which is which, then read it.";
   }
 
   /** How it begins and how that was taken, before anything of it is kept. */
-  private void preview(Beginning seen, Guess guess) {
+  private void preview(Beginning seen, ColumnGuess guess) {
     List<Block> blocks = new ArrayList<>();
     if (!guess.said().isEmpty()) {
       blocks.add(new Block.Lines(guess.said()));

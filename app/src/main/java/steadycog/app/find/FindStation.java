@@ -140,7 +140,7 @@ public final class FindStation extends HBox {
     HBox buttons = new HBox(6, bring, keep);
     VBox about = Look.styled(new VBox(4, name, ratio, buttons), "panel", "about");
     VBox.setVgrow(preview, Priority.ALWAYS);
-    ScrollPane compare = new ScrollPane(new ComparePanel(finder));
+    ScrollPane compare = new ScrollPane(new CompareCandidates(finder));
     compare.setFitToWidth(true);
     compare.getStyleClass().add("side-scroll");
     compare.setMinHeight(60);

@@ -10,7 +10,7 @@ import javafx.scene.shape.Line;
 import javafx.scene.shape.Polygon;
 import javafx.scene.transform.Rotate;
 import steadycog.app.look.Look;
-import steadycog.app.look.Roles;
+import steadycog.app.look.RoleLook;
 import steadycog.shape.Placed;
 import steadycog.shape.PlacedCarrier;
 import steadycog.shape.PlacedCone;
@@ -187,7 +187,7 @@ abstract sealed class BodyView extends Group
    * @param way +1 counter-clockwise, -1 clockwise, 0 at rest or unknown
    */
   final void showRole(Role role, int way) {
-    Roles.mark(this, role);
+    RoleLook.mark(this, role);
     double radius = bandRadius();
     boolean banded = role != Role.FREE && radius > LEAST_BAND;
     outerBand.setVisible(banded);

@@ -9,7 +9,7 @@ import javafx.scene.shape.Polygon;
 import javafx.scene.shape.Rectangle;
 import javafx.scene.text.Text;
 import steadycog.app.look.Look;
-import steadycog.app.look.Roles;
+import steadycog.app.look.RoleLook;
 import steadycog.shape.EdgeLayout.EdgeCarrier;
 import steadycog.shape.EdgeLayout.EdgeCone;
 import steadycog.shape.EdgeLayout.EdgeCup;
@@ -145,7 +145,7 @@ final class EdgeBody extends Group {
   }
 
   void showRole(Role role) {
-    Roles.mark(this, role);
+    RoleLook.mark(this, role);
   }
 
   void showSelected(boolean selected) {

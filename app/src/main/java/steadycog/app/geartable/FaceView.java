@@ -13,7 +13,7 @@ import javafx.scene.text.Text;
 import steadycog.app.desk.Bench;
 import steadycog.app.desk.Desk;
 import steadycog.app.look.Look;
-import steadycog.app.look.Roles;
+import steadycog.app.look.RoleLook;
 import steadycog.app.look.Sign;
 import steadycog.motion.Motion;
 import steadycog.number.AngularSpeed;
@@ -270,7 +270,7 @@ final class FaceView extends Pane {
           Sign.called(view.id())
               + teeth(view).map(count -> ", " + count + " teeth").orElse("")
               + ", "
-              + Roles.word(role));
+              + RoleLook.word(role));
     }
   }
 

@@ -6,7 +6,7 @@ import javafx.scene.Group;
 import javafx.scene.layout.Region;
 import javafx.scene.shape.Line;
 import steadycog.app.look.Look;
-import steadycog.app.look.Roles;
+import steadycog.app.look.RoleLook;
 import steadycog.train.Role;
 
 /**
@@ -29,9 +29,9 @@ final class ShaftView extends Group {
       getChildren().add(bearings[k]);
     }
     for (Role role : new Role[] {Role.DRIVE, Role.HOLD, Role.TAKE}) {
-      Region icon = Look.styled(Roles.icon(role).node(), "role-icon");
+      Region icon = Look.styled(RoleLook.icon(role).node(), "role-icon");
       Group symbol = Look.styled(new Group(icon), "edge-symbol");
-      Roles.mark(symbol, role);
+      RoleLook.mark(symbol, role);
       symbols.put(role, symbol);
       getChildren().add(symbol);
     }

@@ -14,7 +14,7 @@ import steadycog.app.look.Glossary;
 import steadycog.app.look.Icon;
 import steadycog.app.look.IconView;
 import steadycog.app.look.Look;
-import steadycog.app.look.Roles;
+import steadycog.app.look.RoleLook;
 import steadycog.app.look.Sign;
 import steadycog.motion.TurnCount;
 import steadycog.number.AngularSpeed;
@@ -97,9 +97,9 @@ final class MemberRow extends HBox {
   /** Shows the member's numbers; the row stays the same for every train that has this member. */
   void show(Study study, Member member) {
     Role role = study.role(id);
-    Roles.mark(this, role);
-    roleIcon.show(Roles.icon(role));
-    roleHint.setText(Sign.called(id) + " is " + Roles.word(role) + ".\n" + Glossary.of(id));
+    RoleLook.mark(this, role);
+    roleIcon.show(RoleLook.icon(role));
+    roleHint.setText(Sign.called(id) + " is " + RoleLook.word(role) + ".\n" + Glossary.of(id));
     teeth.setText(member.teeth().map(Object::toString).orElse(Sign.DASH));
     Optional<AngularSpeed> known = study.motion().speed(id);
     speed.setText(number(known.map(rate -> rate.in(preferences.speed()))));

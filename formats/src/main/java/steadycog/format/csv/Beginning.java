@@ -52,8 +52,8 @@ public record Beginning(
   }
 
   /** What the heads, units and first rows say by themselves. */
-  public Guess guess() {
-    return Guess.of(this);
+  public ColumnGuess guess() {
+    return ColumnGuess.of(this);
   }
 
   /** What a column tells of the time as clocks write it; empty where it does not. */

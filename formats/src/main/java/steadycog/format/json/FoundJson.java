@@ -12,7 +12,7 @@ import steadycog.search.Found;
 import steadycog.search.Loosen;
 import steadycog.search.Nearby;
 import steadycog.search.Query;
-import steadycog.search.Tolerance;
+import steadycog.search.TargetTolerance;
 
 /** What a search found as JSON; every candidate's card is whole, ready for {@code solve -}. */
 public final class FoundJson {
@@ -45,7 +45,7 @@ public final class FoundJson {
 
   private static void rank(ObjectNode root, Query query) {
     root.put("rank", query.listing().rank().word());
-    root.put("tolerance", query.tolerance().map(Tolerance::toString).orElse(null));
+    root.put("tolerance", query.tolerance().map(TargetTolerance::toString).orElse(null));
   }
 
   /** What {@code find --near --json} prints: the same, each with what it changes. */

@@ -136,7 +136,7 @@ class RecordingFormsTest {
 
   private static Recording read(byte[] bytes, String said) throws Exception {
     Beginning beginning = Beginning.of(new ByteArrayInputStream(bytes));
-    Guess guess = beginning.guess();
+    ColumnGuess guess = beginning.guess();
     assertEquals(List.of(), guess.questions(), said);
     try {
       return RecordingCsv.read(
@@ -276,7 +276,7 @@ class RecordingFormsTest {
     }
     Beginning beginning =
         Beginning.of(new ByteArrayInputStream(text.toString().getBytes(StandardCharsets.UTF_8)));
-    Guess guess = beginning.guess();
+    ColumnGuess guess = beginning.guess();
     assertTrue(
         guess.questions().stream().anyMatch(q -> q.channels().contains(about)),
         () -> guess.questions().toString());
@@ -287,7 +287,7 @@ class RecordingFormsTest {
     StringBuilder answers = new StringBuilder();
     guess.questions().forEach(q -> answers.append(q.example().split(" ")[0]).append(','));
     Columns told = guess.with(answers.toString(), beginning.heads());
-    for (Guess.Question question : guess.questions()) {
+    for (ColumnGuess.Question question : guess.questions()) {
       assertTrue(question.channels().stream().anyMatch(told.of()::containsKey));
     }
   }

@@ -70,7 +70,7 @@ class RecordingKindsTest {
 
   private static Read read(byte[] bytes, String columns) throws IOException, UnreadableException {
     Beginning beginning = Beginning.of(new ByteArrayInputStream(bytes));
-    Guess guess = beginning.guess();
+    ColumnGuess guess = beginning.guess();
     Recording recording =
         RecordingCsv.read(
             new ByteArrayInputStream(bytes),

@@ -7,7 +7,7 @@ import javafx.scene.Node;
 import steadycog.train.Role;
 
 /** How roles show: a symbol, a word, and a pseudo-class for style sheets. */
-public final class Roles {
+public final class RoleLook {
   private static final Map<Role, PseudoClass> STATES = new EnumMap<>(Role.class);
 
   static {
@@ -16,7 +16,7 @@ public final class Roles {
     }
   }
 
-  private Roles() {}
+  private RoleLook() {}
 
   public static Icon icon(Role role) {
     return switch (role) {

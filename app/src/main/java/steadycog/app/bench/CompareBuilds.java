@@ -15,7 +15,7 @@ import steadycog.bench.Comparison;
 import steadycog.report.BenchBlocks;
 
 /** Two builds side by side: what changed, what it gained, their plots over each other. */
-final class ComparePanel extends VBox {
+final class CompareBuilds extends VBox {
   private final Desk desk;
   private final MenuButton older = Look.styled(new MenuButton(), "plain");
   private final MenuButton newer = Look.styled(new MenuButton(), "plain");
@@ -28,7 +28,7 @@ final class ComparePanel extends VBox {
   private String olderName = "";
   private String newerName = "";
 
-  ComparePanel(Desk desk) {
+  CompareBuilds(Desk desk) {
     super(8);
     this.desk = desk;
     setId("compare-builds");

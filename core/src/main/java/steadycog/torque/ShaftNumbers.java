@@ -6,11 +6,11 @@ import steadycog.motion.Relation;
 import steadycog.train.Join;
 
 /** Bodies that turn as one, each such set by the index of one of them. */
-public final class Shafts {
+public final class ShaftNumbers {
   private final int[] leader;
   private final boolean[] held;
 
-  public Shafts(Mechanism mechanism) {
+  public ShaftNumbers(Mechanism mechanism) {
     leader = new int[mechanism.bodies().size()];
     held = new boolean[leader.length];
     Arrays.setAll(leader, body -> body);

@@ -13,7 +13,7 @@ import steadycog.app.look.Look;
 import steadycog.search.Candidate;
 
 /** What is kept, side by side; a line in which they differ is marked. */
-final class ComparePanel extends VBox {
+final class CompareCandidates extends VBox {
 
   private record Line(String name, Function<Candidate, String> words) {}
 
@@ -32,7 +32,7 @@ final class ComparePanel extends VBox {
 
   private final Finder finder;
 
-  ComparePanel(Finder finder) {
+  CompareCandidates(Finder finder) {
     this.finder = finder;
     setId("compare");
     getStyleClass().addAll("panel", "compare");

@@ -11,7 +11,7 @@ import steadycog.train.Part;
 import steadycog.train.Teeth;
 
 /** One stage of several in series. */
-sealed interface Element {
+sealed interface SeriesStage {
 
   /** Size of w_in / w_out. */
   double ratio();
@@ -24,7 +24,7 @@ sealed interface Element {
   double diameter();
 
   /** A planetary set used in one way. */
-  record OfSet(SetShape shape, Use use, double ratio, int sign) implements Element {
+  record OfSet(SetShape shape, Use use, double ratio, int sign) implements SeriesStage {
     @Override
     public int size() {
       return shape.size();
@@ -37,7 +37,7 @@ sealed interface Element {
   }
 
   /** A pair of external wheels. */
-  record OfPair(int driver, int driven) implements Element {
+  record OfPair(int driver, int driven) implements SeriesStage {
     @Override
     public double ratio() {
       return (double) driven / driver;

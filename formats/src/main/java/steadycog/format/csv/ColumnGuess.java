@@ -21,7 +21,7 @@ import steadycog.number.Unit.Dimension;
  * @param said what was taken, and what had to be assumed, a line each
  * @param questions what only a person can tell
  */
-public record Guess(Columns columns, List<String> said, List<Question> questions) {
+public record ColumnGuess(Columns columns, List<String> said, List<Question> questions) {
 
   /**
    * Something that can be read in more than one way.
@@ -32,7 +32,7 @@ public record Guess(Columns columns, List<String> said, List<Question> questions
    */
   public record Question(Set<Channel> channels, String words, String example) {}
 
-  public Guess {
+  public ColumnGuess {
     said = List.copyOf(said);
     questions = List.copyOf(questions);
   }
@@ -141,7 +141,7 @@ public record Guess(Columns columns, List<String> said, List<Question> questions
   private static final Set<String> PLAIN_SIDES = Set.of("in", "input", "out", "output");
 
   /** Works out what the columns of a recording hold. */
-  static Guess of(Beginning beginning) {
+  static ColumnGuess of(Beginning beginning) {
     return new Work(beginning).guess();
   }
 
@@ -167,7 +167,7 @@ public record Guess(Columns columns, List<String> said, List<Question> questions
       return new Heading(own.text(), own.name(), unit.isEmpty() ? beginning.unitOf(k) : unit);
     }
 
-    Guess guess() {
+    ColumnGuess guess() {
       List<May> all = new ArrayList<>();
       for (int k = 0; k < heads.size(); k++) {
         Set<Channel> channels = channels(k);
@@ -183,7 +183,7 @@ public record Guess(Columns columns, List<String> said, List<Question> questions
       }
       several(rest.stream().filter(may -> may.channels.size() > 1).toList());
       notUsed();
-      return new Guess(new Columns(found), said, questions);
+      return new ColumnGuess(new Columns(found), said, questions);
     }
 
     /** What the column may hold, by its unit and its words. */

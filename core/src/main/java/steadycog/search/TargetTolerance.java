@@ -11,7 +11,7 @@ import steadycog.number.Exact;
  *
  * @param amount positive
  */
-public record Tolerance(BigFraction amount, Unit unit) {
+public record TargetTolerance(BigFraction amount, Unit unit) {
   private static final Pattern TEXT =
       Pattern.compile("(\\d+(?:\\.\\d+)?)\\s*(%|ppm|tooth|teeth)", Pattern.CASE_INSENSITIVE);
 
@@ -33,7 +33,7 @@ public record Tolerance(BigFraction amount, Unit unit) {
     }
   }
 
-  public Tolerance {
+  public TargetTolerance {
     if (amount.signum() <= 0) {
       throw new IllegalArgumentException(
           "a tolerance is greater than 0: leave it out for the best");
@@ -41,7 +41,7 @@ public record Tolerance(BigFraction amount, Unit unit) {
   }
 
   /** {@code 0.1%}, {@code 50ppm} or {@code 1 tooth}. */
-  public static Tolerance parse(String text) {
+  public static TargetTolerance parse(String text) {
     Matcher match = TEXT.matcher(text.strip());
     if (!match.matches()) {
       throw new IllegalArgumentException(
@@ -53,7 +53,7 @@ public record Tolerance(BigFraction amount, Unit unit) {
           case "ppm" -> Unit.PPM;
           default -> Unit.TEETH;
         };
-    return new Tolerance(Exact.parse(match.group(1)), unit);
+    return new TargetTolerance(Exact.parse(match.group(1)), unit);
   }
 
   /**
