@@ -25,20 +25,36 @@ public final class SetEdit {
     return left.isEmpty() ? Optional.empty() : Optional.of(set.withRows(left));
   }
 
-  /**
-   * What the wheel {@code member} of {@code set} is called in {@code changed}, a set with rows
-   * added behind or with wheels taken out; empty where it is gone. With a row gone the first one is
-   * what is left.
-   */
-  public static Optional<MemberId> renamed(Planetary set, Planetary changed, MemberId member) {
-    if (member.equals(set.carrierId())) {
-      return Optional.of(changed.carrierId());
-    }
-    boolean fewer = set.rows().size() > changed.rows().size();
-    int gone = fewer && !set.row().planets().equals(changed.row().planets()) ? 1 : 0;
-    return set.placeOf(member)
-        .map(place -> new WheelPlace(place.row() - gone, place.kind(), place.index()))
-        .filter(changed.places()::contains)
-        .map(changed::idAt);
+  /** A train without a sun or a ring; empty where it cannot be spared. */
+  public static Optional<Edited> without(Train train, Planetary set, MemberId member) {
+    return without(set, member)
+        .map(
+            left -> {
+              boolean first = set.placeOf(member).filter(at -> at.row() == 0).isPresent();
+              boolean gone = left.rows().size() < set.rows().size();
+              return replacing(train, set, left, first && gone ? 1 : 0);
+            });
+  }
+
+  /** A train with other rows in a set, the first ones as they were. */
+  public static Edited replacing(Train train, Planetary set, Planetary changed) {
+    return replacing(train, set, changed, 0);
+  }
+
+  /** The same with so many rows less at the drive end: their wheels are gone with them. */
+  private static Edited replacing(Train train, Planetary set, Planetary changed, int gone) {
+    return Edited.replacing(
+        train,
+        set,
+        changed,
+        id ->
+            !id.part().equals(set.name())
+                ? Optional.of(id)
+                : id.equals(set.carrierId())
+                    ? Optional.of(changed.carrierId())
+                    : set.placeOf(id)
+                        .map(at -> new WheelPlace(at.row() - gone, at.kind(), at.index()))
+                        .filter(changed.places()::contains)
+                        .map(changed::idAt));
   }
 }

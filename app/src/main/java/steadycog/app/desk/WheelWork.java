@@ -87,8 +87,7 @@ final class WheelWork {
   static Edited without(Train train, MemberId member) {
     Optional<Edited> fewer =
         switch (train.partOf(member)) {
-          case Planetary set ->
-              SetEdit.without(set, member).map(left -> replacing(train, set, left));
+          case Planetary set -> SetEdit.without(train, set, member);
           case Parallel _ -> ChainEdit.remove(train, member);
           case Cycloidal _, StrainWave _, Bevel _, Differential _, Shaft _ -> Optional.empty();
         };
@@ -100,7 +99,7 @@ final class WheelWork {
     return train
         .partOf(member, Planetary.class)
         .filter(Planetary::takesRow)
-        .map(set -> replacing(train, set, stepped(set)))
+        .map(set -> SetEdit.replacing(train, set, stepped(set)))
         .orElseGet(() -> Edited.sameNames(train));
   }
 
@@ -122,15 +121,6 @@ final class WheelWork {
       }
     }
     return set.withRows(List.of(set.row(), PlanetRow.of(0, planet, span + planet + set.count())));
-  }
-
-  /** Roles of members that the set has no more go with them; others follow a change of name. */
-  private static Edited replacing(Train train, Planetary old, Planetary changed) {
-    return Edited.replacing(
-        train,
-        old,
-        changed,
-        id -> id.part().equals(old.name()) ? SetEdit.renamed(old, changed, id) : Optional.of(id));
   }
 
   private static Edited inChain(Train train, MemberId member, Function<Train, Edited> edit) {
