@@ -13,7 +13,6 @@ import javafx.scene.control.ScrollPane;
 import javafx.scene.control.SeparatorMenuItem;
 import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
-import javafx.scene.control.ToggleGroup;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.HBox;
@@ -21,6 +20,7 @@ import javafx.scene.layout.Priority;
 import org.jspecify.annotations.Nullable;
 import steadycog.app.desk.Desk;
 import steadycog.app.look.Look;
+import steadycog.app.look.OneOf;
 import steadycog.job.Sheet;
 
 /** The top line: the job, its trains, and what is done with files. */
@@ -174,7 +174,7 @@ final class Head extends HBox {
   }
 
   private void rebuildTabs(List<String> names) {
-    ToggleGroup group = new ToggleGroup();
+    OneOf group = new OneOf();
     tabs.getChildren().clear();
     for (int k = 0; k < names.size(); k++) {
       int index = k;
@@ -183,11 +183,7 @@ final class Head extends HBox {
       tab.setToggleGroup(group);
       tab.setMinWidth(USE_PREF_SIZE);
       tab.setTooltip(new Tooltip(names.get(k) + " (twice to rename)"));
-      tab.setOnAction(
-          e -> {
-            tab.setSelected(true);
-            desk.showSheet(index);
-          });
+      tab.setOnAction(e -> desk.showSheet(index));
       tab.setOnMouseClicked(
           click -> {
             if (click.getClickCount() == 2) {

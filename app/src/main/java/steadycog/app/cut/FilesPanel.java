@@ -17,7 +17,6 @@ import javafx.scene.control.MenuItem;
 import javafx.scene.control.ProgressBar;
 import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
-import javafx.scene.control.ToggleGroup;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
@@ -29,6 +28,7 @@ import steadycog.app.files.AskFile;
 import steadycog.app.files.Printer;
 import steadycog.app.files.Shop;
 import steadycog.app.look.Look;
+import steadycog.app.look.OneOf;
 import steadycog.check.Collisions;
 import steadycog.cure.Advice;
 import steadycog.format.csv.SheetCsv;
@@ -89,7 +89,7 @@ final class FilesPanel extends VBox {
   private final Desk desk;
   private final AskFile ask;
   private final Shop shop = new Shop(Platform::runLater);
-  private final ToggleGroup kinds = new ToggleGroup();
+  private final OneOf kinds = new OneOf();
   private final MenuButton which = Look.styled(new MenuButton(ALL), "plain");
   private final CheckBox together = new CheckBox("in mesh");
   private final CheckBox anyway = new CheckBox("though pieces collide");
@@ -166,7 +166,6 @@ final class FilesPanel extends VBox {
     chip.setToggleGroup(kinds);
     chip.setUserData(out);
     chip.setSelected(out == Out.DXF);
-    chip.setOnAction(e -> chip.setSelected(true));
     return chip;
   }
 

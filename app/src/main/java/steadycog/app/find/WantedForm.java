@@ -14,7 +14,6 @@ import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
-import javafx.scene.control.ToggleGroup;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.GridPane;
@@ -24,6 +23,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import steadycog.app.desk.Desk;
 import steadycog.app.look.Look;
+import steadycog.app.look.OneOf;
 import steadycog.number.Known;
 import steadycog.search.Kind;
 import steadycog.search.Limits.Direction;
@@ -152,11 +152,13 @@ final class WantedForm extends VBox {
 
   private FlowPane ranks() {
     FlowPane row = Look.styled(new FlowPane(3, 3), "chips");
+    OneOf group = new OneOf();
     for (Rank rank : Rank.values()) {
       ToggleButton chip = Look.styled(new ToggleButton(Candidates.rank(rank)), "chip");
       chip.setId("rank-" + rank.word());
       chip.setTooltip(new Tooltip("List " + rank.best() + " first, and prove them so"));
       chip.setOnAction(e -> finder.rank(rank));
+      chip.setToggleGroup(group);
       ranks.put(rank, chip);
       row.getChildren().add(chip);
     }
@@ -165,7 +167,7 @@ final class WantedForm extends VBox {
 
   private FlowPane directions() {
     FlowPane row = Look.styled(new FlowPane(3, 3), "chips");
-    ToggleGroup group = new ToggleGroup();
+    OneOf group = new OneOf();
     for (Direction direction : Direction.values()) {
       String word =
           switch (direction) {
@@ -177,12 +179,10 @@ final class WantedForm extends VBox {
       chip.setId("turns-" + direction.name().toLowerCase(Locale.ROOT));
       chip.setToggleGroup(group);
       chip.setOnAction(
-          e -> {
-            chip.setSelected(true);
-            finder.want(
-                Field.DIRECTION,
-                direction == Direction.ANY ? "" : direction.name().toLowerCase(Locale.ROOT));
-          });
+          e ->
+              finder.want(
+                  Field.DIRECTION,
+                  direction == Direction.ANY ? "" : direction.name().toLowerCase(Locale.ROOT)));
       directions.put(direction, chip);
       row.getChildren().add(chip);
     }

@@ -10,7 +10,6 @@ import javafx.scene.SnapshotParameters;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
-import javafx.scene.control.ToggleGroup;
 import javafx.scene.control.Tooltip;
 import javafx.scene.image.WritableImage;
 import javafx.scene.input.KeyCode;
@@ -30,6 +29,7 @@ import steadycog.app.desk.Desk;
 import steadycog.app.desk.PowerShown;
 import steadycog.app.desk.Station;
 import steadycog.app.look.Look;
+import steadycog.app.look.OneOf;
 import steadycog.app.look.Sign;
 import steadycog.motion.Motion;
 import steadycog.number.Unit;
@@ -154,7 +154,7 @@ public final class GearTable extends BorderPane {
   private HBox powerChoice() {
     HBox choice = Look.styled(new HBox(2, Look.label("power", "soft")), "power-choice");
     choice.setAlignment(Pos.CENTER_LEFT);
-    ToggleGroup group = new ToggleGroup();
+    OneOf group = new OneOf();
     for (PowerShown one : PowerShown.values()) {
       ToggleButton button = Look.styled(new ToggleButton(one.word()), "chip");
       button.setId("power-" + one.name().toLowerCase(Locale.ROOT));

@@ -8,7 +8,6 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
-import javafx.scene.control.ToggleGroup;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
@@ -17,6 +16,7 @@ import steadycog.app.desk.Simulation;
 import steadycog.app.look.Beat;
 import steadycog.app.look.Later;
 import steadycog.app.look.Look;
+import steadycog.app.look.OneOf;
 import steadycog.app.look.Sign;
 import steadycog.number.Exact;
 import steadycog.number.Quantity;
@@ -73,7 +73,7 @@ final class RunPanel extends VBox {
     HBox first = row(new Label("keep the output at"), wanted, unitOne, set);
     HBox second = row(new Label("input 2 up to"), limit, unitTwo, run);
     HBox courses = row(new Label("input 1 runs as"));
-    ToggleGroup group = new ToggleGroup();
+    OneOf group = new OneOf();
     for (Course course : Course.values()) {
       ToggleButton chip = Look.styled(new ToggleButton(course.word()), "chip");
       chip.setId("course-" + course.word());
