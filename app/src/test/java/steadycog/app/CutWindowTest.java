@@ -10,9 +10,13 @@ import static org.mockito.Mockito.when;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Optional;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.Labeled;
+import javafx.scene.control.MenuButton;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import javafx.scene.shape.SVGPath;
@@ -184,5 +188,94 @@ class CutWindowTest extends InWindow {
             .getParent()
             .getParent()
             .isVisible());
+  }
+
+  @Test
+  void spansAndAMateTellPressureAngleAndModule() {
+    cutSheet("parallel 20 ~ 40");
+    enter("#id-teeth", "24");
+    enter("#id-tip", "39");
+    // Over three and four teeth of module 1.5 mm: one base pitch apart, 1.5 pi cos 20 degrees.
+    enter("#id-span", "11.574");
+    enter("#id-over", "3");
+    enter("#id-next", "16.002");
+    assertTrue(says("module 1.5 mm"));
+    enter("#id-distance", "45 mm");
+    enter("#id-mate", "36");
+    assertTrue(says("module 1.5 mm"));
+    Button use =
+        robot
+            .lookup((Node node) -> node instanceof Button b && "use".equals(b.getText()))
+            .queryButton();
+    robot.interact(use::fire);
+    settle();
+    assertTrue(card().contains("module 1.5 mm"), card());
+    enter("#id-tip", "1000");
+    assertTrue(
+        text("#id-words").contains("No standard size") || text("#id-words").contains("miscount"),
+        text("#id-words"));
+    enter("#id-teeth", "");
+    assertTrue(text("#id-words").startsWith("Count its teeth"), text("#id-words"));
+  }
+
+  @Test
+  void onePieceIsChosenAndTheCouponIsCutByItself() throws Exception {
+    cutSheet("planetary sun 24 planet 15 x3 ring 54; module 1 mm; clearance printed");
+    MenuButton which = find("#which-piece", MenuButton.class);
+    assertTrue(which.getItems().size() >= 5, () -> which.getItems().toString());
+    Path out = folder.resolve("one.svg");
+    when(dialogs.askExport(any(), any(), eq(".svg"))).thenReturn(Optional.of(out));
+    fire("#file-svg");
+    robot.interact(() -> which.getItems().get(1).fire());
+    settle();
+    String piece = which.getText();
+    fire("#write-file");
+    waitFor("#file-said", "one.svg written");
+    long single = Files.size(out);
+    robot.interact(() -> which.getItems().getFirst().fire());
+    settle();
+    fire("#write-file");
+    waitUntil(() -> Files.size(out) > single);
+    assertFalse(piece.isEmpty());
+    robot.interact(() -> which.getItems().getLast().fire());
+    settle();
+    fire("#write-file");
+    waitUntil(() -> Files.exists(out) && text("#file-said").contains("written"));
+    Path table = folder.resolve("sheet.csv");
+    when(dialogs.askExport(any(), any(), eq(".csv"))).thenReturn(Optional.of(table));
+    fire("#file-csv");
+    assertTrue(which.isDisabled(), "a table has no pieces");
+    fire("#write-file");
+    waitFor("#file-said", "sheet.csv written");
+    assertTrue(Files.readString(table).startsWith("train,table,of,quantity"));
+  }
+
+  @Test
+  void howThePlanetsShareIsTypedOverAndShownOnlyForThem() {
+    cutSheet("planetary sun 24 planet 15 x3 ring 54; module 1 mm; width 8 mm; material steel");
+    enter("#sheet-sharing", "1.3");
+    assertTrue(card().contains("sharing 1.3"), card());
+    enter("#sheet-sharing", "9");
+    assertFalse(card().contains("sharing 9"), card());
+    assertFalse(text("#sheet-problem").isEmpty());
+    cutSheet(PAIR);
+    assertFalse(isShown(find("#sheet-sharing", Node.class)), "a pair has nothing to share");
+    enter("#sheet-module", "dp 16");
+    assertTrue(card().contains("dp 16"), card());
+    enter("#sheet-module", "thick");
+    assertTrue(card().contains("dp 16"), card());
+  }
+
+  @Test
+  void everyTableOfALoadedTrainIsThere() {
+    cutSheet(
+        "planetary sun 24 planet 15 x3 ring 54; module 1 mm; width 8 mm; material steel;"
+            + " clearance printed; drive sun 60 rpm 2 Nm; hold ring; take carrier");
+    for (String table : List.of("#sheet-strength", "#sheet-lost", "#sheet-bearings")) {
+      assertTrue(isShown(find(table, Node.class)), table);
+    }
+    assertTrue(says("pin of planet"), "sun and carrier are pressed from all sides alike");
+    cutSheet("parallel 20 ~ 40");
+    assertFalse(says("pin of"), "nothing is carried");
   }
 }

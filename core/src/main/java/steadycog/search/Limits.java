@@ -88,20 +88,47 @@ public record Limits(
   }
 
   public Limits {
+    stages(stages);
+    teeth(teeth);
+    planets(planets);
+    distortion(distortion);
+    perStage.ifPresent(Limits::perStage);
+    diameter.ifPresent(Limits::diameter);
+  }
+
+  /** How many stages, if that many can be looked for; so with the others. */
+  static Range stages(Range stages) {
     require(stages.from() >= 1 && stages.to() <= MOST_STAGES, "1 to 5 stages: found " + stages);
+    return stages;
+  }
+
+  static Range teeth(Range teeth) {
     require(
         teeth.from() >= FEWEST_TEETH && teeth.to() <= MOST_TEETH,
         "tooth counts lie within 4..600: found " + teeth);
+    return teeth;
+  }
+
+  static Range planets(Range planets) {
     require(planets.from() >= 1 && planets.to() <= 12, "1 to 12 planets: found " + planets);
+    return planets;
+  }
+
+  static int distortion(int teeth) {
     require(
-        distortion >= 0 && distortion <= MOST_DISTORTION,
-        "rows can be brought together over 0 to 3 teeth: found " + distortion);
-    require(
-        perStage.orElse(2.0) >= 1,
-        "a step of at least 1 : 1 a stage: found " + perStage.orElse(0.));
-    require(
-        diameter.orElse(100.0) >= FEWEST_TEETH + 2,
-        "no wheel is smaller than 6 modules: found " + diameter.orElse(0.));
+        teeth >= 0 && teeth <= MOST_DISTORTION,
+        "rows can be brought together over 0 to 3 teeth: found " + teeth);
+    return teeth;
+  }
+
+  static double perStage(double step) {
+    require(step >= 1, "a step of at least 1 : 1 a stage: found " + step);
+    return step;
+  }
+
+  static double diameter(double modules) {
+    require(modules >= FEWEST_TEETH + 2, "no wheel is smaller than 6 modules: found " + modules);
+    return modules;
   }
 
   private static void require(boolean holds, String otherwise) {

@@ -215,14 +215,17 @@ public record Wanted(Map<Field, String> texts) {
             read(Field.STOCK, Wheels::parseStock).orElse(Wheels.ANY.stock()));
     Limits limits =
         new Limits(
-            read(Field.STAGES, Range::parse).orElse(usual.stages()),
-            read(Field.TEETH, Range::parse).or(wheels::range).orElse(usual.teeth()),
+            read(Field.STAGES, text -> Limits.stages(Range.parse(text))).orElse(usual.stages()),
+            read(Field.TEETH, text -> Limits.teeth(Range.parse(text)))
+                .or(wheels::range)
+                .orElse(usual.teeth()),
             read(Field.RING, Range::parse).or(usual::ring),
-            read(Field.PLANETS, Range::parse).orElse(usual.planets()),
-            read(Field.PER_STAGE, Wanted::number),
+            read(Field.PLANETS, text -> Limits.planets(Range.parse(text))).orElse(usual.planets()),
+            read(Field.PER_STAGE, text -> Limits.perStage(number(text))),
             read(Field.DIRECTION, Wanted::direction).orElse(usual.direction()),
-            read(Field.DISTORTION, Wanted::whole).orElse(usual.distortion()),
-            read(Field.DIAMETER, Wanted::modules),
+            read(Field.DISTORTION, text -> Limits.distortion(whole(text)))
+                .orElse(usual.distortion()),
+            read(Field.DIAMETER, text -> Limits.diameter(modules(text))),
             is(Field.TWO_MODULES),
             is(Field.COAXIAL));
     Running running =

@@ -129,7 +129,7 @@ final class SizeBar extends VBox {
     chip.setOnAction(
         e -> {
           Clearance wanted = process.map(Clearance::of).orElse(Clearance.NONE);
-          desk.train().resize(train -> train.withSizes(train.sizes().withClearance(wanted)));
+          said(desk.train().resize(train -> train.withSizes(train.sizes().withClearance(wanted))));
           show(desk.bench().orElseThrow().card().train(), box);
         });
     chips.add(chip);
@@ -201,12 +201,13 @@ final class SizeBar extends VBox {
     if (!Exact.isNumber(text)) {
       return Optional.of(wrong);
     }
+    UnaryOperator<Train> asked;
     try {
-      desk.train().resize(change.apply(Exact.parse(text)));
-      return Optional.empty();
+      asked = change.apply(Exact.parse(text));
     } catch (IllegalArgumentException outOfRange) {
       return Optional.of(wrong);
     }
+    return desk.train().resize(asked).map(outOfRange -> wrong);
   }
 
   /** Scales the teeth so that the cylinder round all is no wider than asked for. */

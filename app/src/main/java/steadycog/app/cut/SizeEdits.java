@@ -76,8 +76,7 @@ final class SizeEdits {
     if (pitch.isEmpty() && !none) {
       return Optional.of("A module of its own is such as 1.25 mm, or dp 16.");
     }
-    desk.train().resize(train -> train.withPitch(wheel, pitch));
-    return Optional.empty();
+    return resized(train -> train.withPitch(wheel, pitch));
   }
 
   private Optional<String> shift(MemberId wheel, String text, boolean none) {
@@ -106,11 +105,14 @@ final class SizeEdits {
   private Optional<String> own(MemberId wheel, UnaryOperator<WheelSize> change) {
     try {
       WheelSize changed = change.apply(sizes().own(wheel));
-      desk.train().resize(train -> train.withSizes(train.sizes().with(wheel, changed)));
-      return Optional.empty();
+      return resized(train -> train.withSizes(train.sizes().with(wheel, changed)));
     } catch (IllegalArgumentException outOfRange) {
-      return Optional.of(sentence(outOfRange));
+      return Optional.of(sentence(String.valueOf(outOfRange.getMessage())));
     }
+  }
+
+  private Optional<String> resized(UnaryOperator<Train> change) {
+    return desk.train().resize(change).map(SizeEdits::sentence);
   }
 
   private Sizes sizes() {
@@ -125,8 +127,7 @@ final class SizeEdits {
     return LengthText.read(text, desk.preferences().length());
   }
 
-  private static String sentence(IllegalArgumentException refused) {
-    String words = String.valueOf(refused.getMessage());
+  private static String sentence(String words) {
     return Character.toUpperCase(words.charAt(0)) + words.substring(1) + ".";
   }
 
@@ -159,16 +160,14 @@ final class SizeEdits {
     }
     Sizes sizes = shifted.get().sized().sizes();
     Sizes unplaced = sizes.withDistance(mesh.mesh().a(), mesh.mesh().b(), Optional.empty());
-    desk.train().resize(now -> now.withSizes(unplaced));
-    return Optional.empty();
+    return resized(now -> now.withSizes(unplaced));
   }
 
   private Optional<String> place(MeshFigures mesh, Optional<Quantity> length) {
     Train train = desk.bench().orElseThrow().card().train();
     MemberId a = train.partOf(mesh.mesh().a()).body(mesh.mesh().a());
     MemberId b = train.partOf(mesh.mesh().b()).body(mesh.mesh().b());
-    desk.train().resize(now -> now.withSizes(now.sizes().withDistance(a, b, length)));
-    return Optional.empty();
+    return resized(now -> now.withSizes(now.sizes().withDistance(a, b, length)));
   }
 
   /** Changes the room that the process needs; an empty text takes back what is stated. */
@@ -179,10 +178,9 @@ final class SizeEdits {
     }
     try {
       Clearance changed = sizes().clearance().with(gap, length);
-      desk.train().resize(train -> train.withSizes(train.sizes().withClearance(changed)));
-      return Optional.empty();
+      return resized(train -> train.withSizes(train.sizes().withClearance(changed)));
     } catch (IllegalArgumentException outOfRange) {
-      return Optional.of(sentence(outOfRange));
+      return Optional.of(sentence(String.valueOf(outOfRange.getMessage())));
     }
   }
 }

@@ -94,9 +94,13 @@ public final class TrainWork {
     changeTrain(train -> train.sized(pitch));
   }
 
-  /** Says something else about sizes. */
-  public void resize(UnaryOperator<Train> change) {
-    changeTrain(change);
+  /**
+   * Says something else about sizes.
+   *
+   * @return why that cannot be, for the place where it was typed; empty where it is done
+   */
+  public Optional<String> resize(UnaryOperator<Train> change) {
+    return tried(train -> Edited.sameNames(change.apply(train)), "");
   }
 
   /** Says something else about the losses of meshes. */
@@ -310,19 +314,24 @@ public final class TrainWork {
 
   /** Changes of one non-empty strand that follow each other are one step to undo. */
   private void edit(Function<Train, Edited> change, String strand) {
+    tried(change, strand).ifPresent(desk::refuse);
+  }
+
+  /** The same, with why it cannot be made. */
+  private Optional<String> tried(Function<Train, Edited> change, String strand) {
     Optional<Card> card = desk.sheet().card();
     if (card.isEmpty()) {
-      return;
+      return Optional.empty();
     }
     Card revised;
     try {
       revised = card.get().revised(change.apply(card.get().train()));
     } catch (IllegalArgumentException impossible) {
-      desk.refuse(String.valueOf(impossible.getMessage()));
-      return;
+      return Optional.of(String.valueOf(impossible.getMessage()));
     }
     if (!revised.equals(card.get())) {
       desk.change(desk.page().with(desk.sheet().with(revised)), strand, true);
     }
+    return Optional.empty();
   }
 }

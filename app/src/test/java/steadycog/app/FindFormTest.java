@@ -1,0 +1,228 @@
+package steadycog.app;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.util.List;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.Labeled;
+import javafx.scene.control.TableView;
+import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.input.Clipboard;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.EnumSource;
+import steadycog.app.desk.Station;
+import steadycog.search.Candidate;
+import steadycog.search.Rank;
+import steadycog.search.Wanted.Field;
+import steadycog.train.Teeth;
+
+/** Every field of what is wanted, in the order in which a designer fills it in. */
+class FindFormTest extends InWindow {
+  @SuppressWarnings("unchecked")
+  private List<Candidate> listed() {
+    return List.copyOf(((TableView<Candidate>) find("#candidates", TableView.class)).getItems());
+  }
+
+  private void find(String card) {
+    putDown(card);
+    press(KeyCode.SHORTCUT, KeyCode.DIGIT3);
+    only("parallel");
+    proven();
+  }
+
+  /** One kind of train only, so that a search is soon over. */
+  private void only(String kind) {
+    robot.interact(
+        () -> opened.desk().trains().want(opened.desk().sheet().wanted().with(Field.KIND, kind)));
+  }
+
+  private void proven() {
+    waitUntil(() -> !opened.window().isSearching() && text("#find-status").contains("proven of"));
+    settle();
+  }
+
+  private void write(Field field, String words) {
+    robot.interact(() -> find("#want-" + field.key(), TextField.class).setText(words));
+    settle();
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "TARGET, seven",
+    "TOLERANCE, near",
+    "TEETH, 90..20",
+    "STAGES, -1",
+    "TARGET, 0",
+  })
+  void whatCannotBeReadIsSaidBesideItsFieldAndKept(Field field, String words) {
+    find("parallel 20 ~ 65; drive A; take B");
+    write(field, words);
+    waitUntil(() -> isShown(find("#bad-" + field.key(), Node.class)));
+    assertFalse(find("#bad-" + field.key(), Labeled.class).getText().isEmpty());
+    assertEquals(words, find("#want-" + field.key(), TextField.class).getText());
+    write(field, "");
+    waitUntil(() -> !isShown(find("#bad-" + field.key(), Node.class)));
+    proven();
+    assertFalse(listed().isEmpty());
+  }
+
+  @Test
+  void countsStayWithinWhatIsSaidAndSameTeethAreKept() {
+    find("parallel 20 ~ 65; drive A; take B");
+    write(Field.TARGET, "4");
+    write(Field.TEETH, "18..40");
+    write(Field.STAGES, "2");
+    proven();
+    List<Candidate> all = listed();
+    assertFalse(all.isEmpty());
+    for (Candidate candidate : all) {
+      assertTrue(
+          candidate.train().involuteWheels().stream()
+              .flatMap(wheel -> wheel.teeth().stream())
+              .mapToInt(Teeth::count)
+              .allMatch(count -> count >= 18 && count <= 40),
+          candidate::card);
+      assertTrue(candidate.stages() <= 2, candidate::card);
+      assertTrue(Math.abs(candidate.error()) <= 0.01 + 1e-9, candidate::card);
+    }
+  }
+
+  @ParameterizedTest
+  @EnumSource
+  void everyRankListsItsBestFirst(Rank rank) {
+    find("parallel 20 ~ 65; drive A; take B");
+    write(Field.TARGET, "13/4");
+    write(Field.TEETH, "14..60");
+    proven();
+    fire("#rank-" + rank.word());
+    proven();
+    assertTrue(find("#rank-" + rank.word(), ToggleButton.class).isSelected());
+    List<Candidate> all = listed();
+    assertTrue(all.size() > 1, all::toString);
+    double before = Double.NEGATIVE_INFINITY;
+    for (Candidate candidate : all) {
+      double now =
+          switch (rank) {
+            case ERROR -> Math.abs(candidate.error());
+            case SIZE -> candidate.size();
+            case STAGES -> candidate.stages();
+            case EFFICIENCY -> -candidate.eachWay().efficiency().orElse(0.0);
+            case DIAMETER -> candidate.diameter();
+          };
+      assertTrue(now >= before - 1e-12, () -> rank + ": " + candidate.card());
+      before = now;
+    }
+    fire("#rank-" + rank.word());
+    assertTrue(find("#rank-" + rank.word(), ToggleButton.class).isSelected());
+  }
+
+  @Test
+  void theOutputTurnsAsAsked() {
+    find("parallel 20 ~ 65; drive A; take B");
+    write(Field.TARGET, "3");
+    for (String way : List.of("same", "opposite")) {
+      fire("#turns-" + way);
+      proven();
+      assertFalse(listed().isEmpty(), way);
+      listed()
+          .forEach(
+              candidate ->
+                  assertEquals(
+                      way.equals("same"), candidate.ratio().sameDirection(), candidate::card));
+    }
+    fire("#turns-any");
+    assertEquals("", opened.desk().sheet().wanted().text(Field.DIRECTION));
+  }
+
+  @Test
+  void aCandidateIsChosenComparedLetGoAndBroughtToTheBench() {
+    find("parallel 20 ~ 65; drive A; take B");
+    write(Field.TARGET, "5");
+    proven();
+    TableView<?> table = find("#candidates", TableView.class);
+    robot.interact(() -> table.getSelectionModel().select(0));
+    settle();
+    assertFalse(find("#bring", Button.class).isDisabled());
+    Candidate first = listed().getFirst();
+    fire("#keep");
+    robot.interact(() -> table.getSelectionModel().select(1));
+    settle();
+    fire("#keep");
+    assertTrue(find("#compare", Node.class).isVisible());
+    Button drop =
+        robot
+            .lookup(
+                (Node node) ->
+                    node instanceof Button b
+                        && String.valueOf(b.getAccessibleText()).startsWith("Let "))
+            .queryButton();
+    robot.interact(drop::fire);
+    settle();
+    robot.interact(() -> table.getSelectionModel().select(0));
+    settle();
+    int before = opened.desk().job().sheets().size();
+    fire("#bring");
+    assertEquals(before + 1, opened.desk().job().sheets().size());
+    assertEquals(Station.LAY_OUT, opened.desk().stationProperty().get());
+    assertEquals(first.ratio(), opened.desk().bench().orElseThrow().study().ratio().orElseThrow());
+    press(KeyCode.SHORTCUT, KeyCode.Z);
+    assertEquals(before, opened.desk().job().sheets().size());
+  }
+
+  @Test
+  void theListIsNarrowedByWordsAndCopiedWhole() {
+    find("parallel 20 ~ 65; drive A; take B");
+    write(Field.TARGET, "6");
+    proven();
+    int all = listed().size();
+    robot.interact(() -> find("#narrow", TextField.class).setText("opposite"));
+    settle();
+    assertTrue(listed().size() <= all);
+    robot.interact(() -> find("#narrow", TextField.class).setText("no such words"));
+    settle();
+    assertEquals(0, listed().size());
+    Button copy =
+        robot
+            .lookup(
+                (Node node) ->
+                    node instanceof Button b && "Copy as CSV".equals(b.getText()) && isShown(b))
+            .queryButton();
+    robot.interact(copy::fire);
+    String[] text = {""};
+    robot.interact(() -> text[0] = Clipboard.getSystemClipboard().getString());
+    assertEquals(all + 1, text[0].lines().count(), "all of them, and their heads");
+  }
+
+  @Test
+  void aChoiceIsTickedAndTakenBack() {
+    find("parallel 20 ~ 65; drive A; take B");
+    for (Field field : Field.values()) {
+      if (field.isChoice()) {
+        CheckBox box = find("#want-" + field.key(), CheckBox.class);
+        robot.interact(box::fire);
+        settle();
+        assertEquals("yes", opened.desk().sheet().wanted().text(field));
+        robot.interact(box::fire);
+        settle();
+        assertEquals("", opened.desk().sheet().wanted().text(field));
+      }
+    }
+  }
+
+  @Test
+  void aTrainNearbyReachesTheTargetWithFewChanges() {
+    find("parallel 20 ~ 65; drive A; take B");
+    write(Field.TARGET, "3.2");
+    fire("#look-near");
+    waitUntil(() -> !opened.window().isSearching() && !listed().isEmpty());
+    assertEquals(3.2, Math.abs(listed().getFirst().ratio().reduction().doubleValue()), 0.01 * 3.2);
+  }
+}
