@@ -56,6 +56,10 @@ class FrozenTest extends Shell {
     forms.put("members.csv", written(card, "members.csv"));
     forms.put("sheet.txt", printed("sheet", card.toString()));
     forms.put("report.txt", words(written(card, "report.html")));
+    if (Files.readString(card).contains("\nstate ")) {
+      forms.put("plan.txt", printed("plan", card.toString()));
+      forms.put("choices.txt", printed("plan", card.toString(), "--find"));
+    }
     assertAll(forms.entrySet().stream().map(form -> () -> keep(name, form)));
   }
 

@@ -1,0 +1,67 @@
+package steadycog.cli;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import steadycog.search.Wanted.Field;
+
+/** Options of {@code find} are the fields of what is wanted: each is there and named when wrong. */
+class FindOptionsTest extends Shell {
+  @ParameterizedTest
+  @CsvSource({
+    "--stages, 9",
+    "--teeth, 2..3",
+    "--planets, 0",
+    "--per-stage, 0.1",
+    "--diameter, 1",
+    "--tolerance, wide",
+    "--kind, wooden",
+    "--rank, beauty",
+    "--target, none",
+  })
+  void aWrongOptionIsNamedInOneLine(String option, String value) {
+    assertEquals(2, run("", "find", "--target", "13/4", option, value));
+    assertEquals("", out.toString());
+    assertEquals(1, err.toString().lines().count(), err::toString);
+    assertTrue(
+        err.toString().startsWith("find: " + option + ": ") || err.toString().contains(option),
+        err::toString);
+  }
+
+  @Test
+  void everyFieldIsAnOptionOfTheHelp() {
+    assertEquals(0, run("", "find", "--help"));
+    for (Field field : Field.values()) {
+      if (field != Field.DIRECTION) {
+        assertTrue(out.toString().contains("--" + field.key()), field.key());
+      }
+    }
+  }
+
+  @Test
+  void everyFormTellsTheSameCandidates() throws Exception {
+    List<String> ask = List.of("find", "--target", "13/4", "--kind", "parallel", "--top", "5");
+    assertEquals(0, run("", with(ask, "--csv")));
+    List<String> lines = out.toString().lines().toList();
+    assertEquals(0, run("", with(ask, "--json")));
+    JsonNode found = json().get("candidates");
+    assertEquals(lines.size() - 1, found.size());
+    for (int k = 0; k < found.size(); k++) {
+      String card = found.get(k).get("card").asText().strip().lines().findFirst().orElseThrow();
+      assertTrue(lines.get(k + 1).contains(card), lines.get(k + 1) + " has " + card);
+    }
+    assertEquals(0, run("", with(ask)));
+    long rows = out.toString().lines().filter(line -> line.contains("parallel")).count();
+    assertEquals(found.size(), rows);
+  }
+
+  private static String[] with(List<String> ask, String... more) {
+    return java.util.stream.Stream.concat(ask.stream(), java.util.Arrays.stream(more))
+        .toArray(String[]::new);
+  }
+}
