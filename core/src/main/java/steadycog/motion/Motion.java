@@ -89,6 +89,9 @@ public record Motion(
    */
   public Optional<List<BigFraction>> pace(int reference) {
     List<Drive> drives = mechanism.roles().drives();
+    if (reference >= drives.size()) {
+      return Optional.empty();
+    }
     List<BigFraction> turns = new ArrayList<>();
     for (int k = 0; k < drives.size(); k++) {
       Optional<BigFraction> pace =
@@ -100,7 +103,7 @@ public record Motion(
       }
       turns.add(pace.get());
     }
-    return reference < turns.size() ? Optional.of(List.copyOf(turns)) : Optional.empty();
+    return Optional.of(List.copyOf(turns));
   }
 
   private static Optional<BigFraction> pace(Drive first, Drive other) {
