@@ -1,7 +1,6 @@
 package steadycog.app;
 
 import java.util.List;
-import javafx.scene.Node;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
@@ -118,12 +117,7 @@ final class BenchPage {
   }
 
   boolean shows(String id) {
-    return window
-        .robot
-        .lookup(id)
-        .tryQuery()
-        .filter(node -> InWindow.isShown((Node) node))
-        .isPresent();
+    return window.robot.lookup(id).tryQuery().filter(InWindow::isShown).isPresent();
   }
 
   String said(String id) {

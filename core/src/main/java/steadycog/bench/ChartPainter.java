@@ -24,7 +24,7 @@ public final class ChartPainter {
   private static final int MOST_DOTS = 60;
 
   /** What a word is. */
-  public enum Type {
+  public enum Wording {
     /** The title. */
     HEAD,
     /** Numbers and names at axes, and the legend. */
@@ -42,10 +42,10 @@ public final class ChartPainter {
   /** What a chart is drawn on. */
   public interface Canvas {
     /** How wide a word would be. */
-    double width(Type type, String words);
+    double width(Wording type, String words);
 
     /** Writes a word from {@code x} on, its base line at {@code y}. */
-    void word(Type type, String words, double x, double y);
+    void word(Wording type, String words, double x, double y);
 
     void line(Ink ink, double x1, double y1, double x2, double y2);
 
@@ -80,29 +80,30 @@ public final class ChartPainter {
   }
 
   private void paint() {
-    canvas.word(Type.HEAD, chart.title(), 0, 13);
+    canvas.word(Wording.HEAD, chart.title(), 0, 13);
     double widest = 0;
     for (double mark : chart.up().marks()) {
-      widest = Math.max(widest, canvas.width(Type.MARK, text(mark)));
+      widest = Math.max(widest, canvas.width(Wording.MARK, text(mark)));
     }
     double left = widest + 2 * GAP;
     double right = width - 2 * GAP;
     for (double mark : chart.up().marks()) {
       double y = y(mark);
       canvas.line(Ink.RULE, left, y, right, y);
-      canvas.word(Type.MARK, text(mark), widest - canvas.width(Type.MARK, text(mark)), y + GAP);
+      canvas.word(
+          Wording.MARK, text(mark), widest - canvas.width(Wording.MARK, text(mark)), y + GAP);
     }
     across(left, right);
     canvas.line(Ink.AXIS, left, foot, right, foot);
-    canvas.word(Type.MARK, chart.across().title(), left, foot + 29);
+    canvas.word(Wording.MARK, chart.across().title(), left, foot + 29);
     double legend = 0;
     for (Series one : chart.series()) {
       series(one, left, right);
       if (!one.name().isEmpty()) {
         String name = fitting(one.name(), width - legend - 12);
         canvas.dot(one.style(), legend + GAP, height - 6);
-        canvas.word(Type.MARK, name, legend + 12, height - 2);
-        legend += 26 + canvas.width(Type.MARK, name);
+        canvas.word(Wording.MARK, name, legend + 12, height - 2);
+        legend += 26 + canvas.width(Wording.MARK, name);
       }
     }
   }
@@ -113,10 +114,10 @@ public final class ChartPainter {
     for (double mark : chart.across().marks()) {
       double x = left + chart.across().part(mark) * (right - left);
       canvas.line(Ink.AXIS, x, foot, x, foot + NOTCH);
-      double wide = canvas.width(Type.MARK, text(mark));
+      double wide = canvas.width(Wording.MARK, text(mark));
       double at = Math.min(x - wide / 2, width - wide);
       if (at > free) {
-        canvas.word(Type.MARK, text(mark), at, foot + 14);
+        canvas.word(Wording.MARK, text(mark), at, foot + 14);
         free = at + wide + GAP;
       }
     }
@@ -143,7 +144,7 @@ public final class ChartPainter {
 
   private String fitting(String name, double room) {
     String word = name;
-    while (word.length() > 2 && canvas.width(Type.MARK, word) > room) {
+    while (word.length() > 2 && canvas.width(Wording.MARK, word) > room) {
       word = word.substring(0, word.length() - 2) + "\u2026";
     }
     return word;

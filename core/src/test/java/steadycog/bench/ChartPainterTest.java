@@ -15,7 +15,7 @@ import steadycog.bench.Chart.Point;
 import steadycog.bench.Chart.Series;
 import steadycog.bench.Chart.Style;
 import steadycog.bench.ChartPainter.Ink;
-import steadycog.bench.ChartPainter.Type;
+import steadycog.bench.ChartPainter.Wording;
 
 /** Where everything of a chart stands, whatever it is drawn on. */
 class ChartPainterTest {
@@ -23,7 +23,7 @@ class ChartPainterTest {
   private static final class Drawn implements ChartPainter.Canvas {
     private static final double LETTER = 6;
 
-    private record Word(Type type, String words, double x, double y) {
+    private record Word(Wording type, String words, double x, double y) {
       private double end() {
         return x + LETTER * words.length();
       }
@@ -39,12 +39,12 @@ class ChartPainterTest {
     private final List<List<Point>> curves = new ArrayList<>();
 
     @Override
-    public double width(Type type, String text) {
+    public double width(Wording type, String text) {
       return LETTER * text.length();
     }
 
     @Override
-    public void word(Type type, String text, double x, double y) {
+    public void word(Wording type, String text, double x, double y) {
       words.add(new Word(type, text, x, y));
     }
 

@@ -95,11 +95,11 @@ class ConfigurationsTest {
         "cycloidal lobes 10 pins 11",
         "strainwave flex 200 circular 202",
         "differential side 16 spider 10",
-        "a: planetary sun 24 planet 15 x3 ring 54\n"
-            + "b: planetary sun 30 planet 15 x3 ring 60\n"
+        "a: planetary sun 24 planet 15 x3 ring 54; "
+            + "b: planetary sun 30 planet 15 x3 ring 60; "
             + "join a.carrier = b.sun",
-        "a: planetary sun 24 planet 18 x3 ring 60\n"
-            + "b: planetary sun 24 planet 18 x3 ring 60\n"
+        "a: planetary sun 24 planet 18 x3 ring 60; "
+            + "b: planetary sun 24 planet 18 x3 ring 60; "
             + "join a.sun = b.sun; join a.carrier = b.ring",
         "p: parallel 20 ~ 40\nq: parallel 15 ~ 45",
       })

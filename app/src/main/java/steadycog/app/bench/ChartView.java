@@ -16,7 +16,7 @@ import steadycog.bench.Chart.Point;
 import steadycog.bench.Chart.Style;
 import steadycog.bench.ChartPainter;
 import steadycog.bench.ChartPainter.Ink;
-import steadycog.bench.ChartPainter.Type;
+import steadycog.bench.ChartPainter.Wording;
 
 /** A chart in as much room as there is. */
 final class ChartView extends Pane implements ChartPainter.Canvas {
@@ -44,7 +44,7 @@ final class ChartView extends Pane implements ChartPainter.Canvas {
   }
 
   @Override
-  public double width(Type type, String words) {
+  public double width(Wording type, String words) {
     Text text = word(type, words);
     double width = text.getLayoutBounds().getWidth();
     getChildren().remove(text);
@@ -52,15 +52,15 @@ final class ChartView extends Pane implements ChartPainter.Canvas {
   }
 
   @Override
-  public void word(Type type, String words, double x, double y) {
+  public void word(Wording type, String words, double x, double y) {
     Text text = word(type, words);
     text.setX(x);
     text.setY(y);
   }
 
   /** A word is as wide as its style makes it, which it has from where it stands. */
-  private Text word(Type type, String words) {
-    Text text = Look.styled(new Text(words), type == Type.HEAD ? "plot-name" : "plot-text");
+  private Text word(Wording type, String words) {
+    Text text = Look.styled(new Text(words), type == Wording.HEAD ? "plot-name" : "plot-text");
     getChildren().add(text);
     text.applyCss();
     return text;

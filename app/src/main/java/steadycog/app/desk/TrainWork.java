@@ -73,7 +73,9 @@ public final class TrainWork {
     changeRoles(configuration::in);
   }
 
-  /** Gives the second drive another speed; a whole drag is one step until {@link #endStrand}. */
+  /**
+   * Gives the second drive another speed; a whole drag is one step until {@link Desk#endStrand}.
+   */
   public void driveSecond(Quantity speed) {
     changeDrive(1, drive -> drive.at(speed), "second drive");
   }
@@ -286,7 +288,7 @@ public final class TrainWork {
 
   /**
    * Puts the shaft of {@code member} in a direction from the wheel that it meshes with; a whole
-   * drag is one step to undo until {@link #endStrand}.
+   * drag is one step to undo until {@link Desk#endStrand}.
    *
    * @param degrees counter-clockwise from the right
    */

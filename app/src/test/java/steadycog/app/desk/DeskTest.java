@@ -358,10 +358,12 @@ class DeskTest {
   void theSecondDriveIsSetInOneStepAndSizesAreKept() {
     desk.train()
         .type(
-            "planetary sun 24 planet 15 x3 ring 54\n"
-                + "drive sun 9 rpm\n"
-                + "drive ring 1 rpm\n"
-                + "take carrier\n");
+            """
+            planetary sun 24 planet 15 x3 ring 54
+            drive sun 9 rpm
+            drive ring 1 rpm
+            take carrier
+            """);
     for (int k = 1; k <= 4; k++) {
       desk.train().driveSecond(new Quantity(BigFraction.of(-k), Unit.RPM));
     }

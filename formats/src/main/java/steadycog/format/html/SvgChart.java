@@ -7,7 +7,7 @@ import steadycog.bench.Chart.Point;
 import steadycog.bench.Chart.Style;
 import steadycog.bench.ChartPainter;
 import steadycog.bench.ChartPainter.Ink;
-import steadycog.bench.ChartPainter.Type;
+import steadycog.bench.ChartPainter.Wording;
 
 /** The lines of a chart as SVG; its colours and type are those of the page's style sheet. */
 final class SvgChart implements ChartPainter.Canvas {
@@ -28,12 +28,12 @@ final class SvgChart implements ChartPainter.Canvas {
   }
 
   @Override
-  public double width(Type type, String words) {
+  public double width(Wording type, String words) {
     return LETTER * words.length();
   }
 
   @Override
-  public void word(Type type, String words, double x, double y) {
+  public void word(Wording type, String words, double x, double y) {
     svg.append("<text class=\"").append(type.name().toLowerCase(Locale.ROOT));
     svg.append("\" x=\"").append(number(x)).append("\" y=\"").append(number(y)).append("\">");
     svg.append(ReportHtml.escaped(words)).append("</text>\n");
@@ -49,9 +49,9 @@ final class SvgChart implements ChartPainter.Canvas {
   @Override
   public void curve(Style style, List<Point> points) {
     svg.append("<path class=\"").append(kind(style)).append("\" d=\"");
-    for (Point point : points) {
-      svg.append(point == points.getFirst() ? 'M' : 'L').append(number(point.x())).append(' ');
-      svg.append(number(point.y()));
+    for (int k = 0; k < points.size(); k++) {
+      svg.append(k == 0 ? 'M' : 'L').append(number(points.get(k).x())).append(' ');
+      svg.append(number(points.get(k).y()));
     }
     svg.append("\"/>\n");
   }

@@ -9,7 +9,7 @@ import steadycog.bench.Chart.Point;
 import steadycog.bench.Chart.Style;
 import steadycog.bench.ChartPainter;
 import steadycog.bench.ChartPainter.Ink;
-import steadycog.bench.ChartPainter.Type;
+import steadycog.bench.ChartPainter.Wording;
 
 /** A chart on paper. */
 final class PaperChart implements ChartPainter.Canvas {
@@ -67,24 +67,24 @@ final class PaperChart implements ChartPainter.Canvas {
     return top - (float) down * SCALE;
   }
 
-  private static Typefaces face(Type type) {
-    return type == Type.HEAD ? Typefaces.BOLD : Typefaces.REGULAR;
+  private static Typefaces face(Wording type) {
+    return type == Wording.HEAD ? Typefaces.BOLD : Typefaces.REGULAR;
   }
 
-  private static float size(Type type) {
-    return type == Type.HEAD ? Paper.BODY - 0.5F : SMALL;
+  private static float size(Wording type) {
+    return type == Wording.HEAD ? Paper.BODY - 0.5F : SMALL;
   }
 
   @Override
-  public double width(Type type, String words) {
+  public double width(Wording type, String words) {
     float[] width = new float[1];
     written(() -> width[0] = paper.measure(words, face(type), size(type)) / SCALE);
     return width[0];
   }
 
   @Override
-  public void word(Type type, String words, double x, double y) {
-    float[] colour = type == Type.HEAD ? Paper.INK : Paper.FAINT;
+  public void word(Wording type, String words, double x, double y) {
+    float[] colour = type == Wording.HEAD ? Paper.INK : Paper.FAINT;
     written(() -> paper.put(words, x(x), y(y), face(type), size(type), colour));
   }
 

@@ -19,7 +19,7 @@ final class PaperDrawing {
   void draw(Block.Drawing drawing, double scale) throws IOException {
     double[] box = drawing.bounds();
     double times = scale * Paper.MM;
-    double dx = Paper.MARGIN + (paper.width() - (box[2] - box[0]) * times) / 2 - box[0] * times;
+    double dx = Paper.MARGIN + (Paper.width() - (box[2] - box[0]) * times) / 2 - box[0] * times;
     double dy = paper.at() - box[1] * times;
     page.setLineWidth(0.35F);
     page.setStrokingColor(Paper.INK[0], Paper.INK[1], Paper.INK[2]);

@@ -49,8 +49,8 @@ final class PaperTable {
       widest =
           Math.max(widest, paper.measure(row.getFirst(), Typefaces.REGULAR, Paper.BODY - 0.5F) + 8);
     }
-    float first = Math.clamp(widest, paper.width() * LEAST_FIRST, paper.width() * MOST_FIRST);
-    float other = (paper.width() - first) / Math.max(3, Math.min(most, columns.size() - 1));
+    float first = Math.clamp(widest, Paper.width() * LEAST_FIRST, Paper.width() * MOST_FIRST);
+    float other = (Paper.width() - first) / Math.max(3, Math.min(most, columns.size() - 1));
     paper.space(3);
     paper.need(3 * Paper.ROW);
     tags.start("Table");
