@@ -69,7 +69,7 @@ final class SheetCommand implements Callable<Integer> {
   private String text(NamedStudy train) {
     StringBuilder text = new StringBuilder();
     SheetTables tables = new SheetTables(train.study().train(), train.cutSheet(), units(train));
-    SheetSummary above = new SheetSummary(train.study().train(), train.cutSheet(), units(train));
+    SheetSummary above = tables.summary();
     text.append("Teeth: ").append(above.pitch()).append('\n');
     text.append("Clearance: ").append(above.clearance()).append('\n');
     above.lines(true).forEach(line -> text.append(line).append('\n'));

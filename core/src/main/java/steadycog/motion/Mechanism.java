@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.motion.Relation.Term;
 import steadycog.number.Known;
@@ -61,7 +62,7 @@ public final class Mechanism {
 
   /** The same bodies and relations with another load on the take-off, which turns nothing. */
   Mechanism under(Quantity load) {
-    return new Mechanism(bodies, relations, roles.loaded(load), index);
+    return new Mechanism(bodies, relations, roles.loaded(Optional.of(load)), index);
   }
 
   /** Which of the bodies {@code member} is; throws IllegalArgumentException if it is none. */

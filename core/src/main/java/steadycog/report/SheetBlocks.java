@@ -10,6 +10,7 @@ import steadycog.report.Block.Heading;
 import steadycog.report.Block.Remark;
 import steadycog.report.Block.Table;
 import steadycog.report.Block.Text;
+import steadycog.sizing.CutSheet;
 import steadycog.sizing.SheetSummary;
 import steadycog.sizing.SheetTable;
 import steadycog.sizing.SheetTables;
@@ -19,6 +20,10 @@ import steadycog.train.Element;
 
 /** The cut sheet of a train, and the plan of its states. */
 final class SheetBlocks {
+  private static final int WHEELS = 6;
+  private static final int MESHES = 4;
+  private static final int PLAN_COLUMNS = 10;
+
   private final NamedStudy named;
   private final Units units;
 
@@ -27,19 +32,16 @@ final class SheetBlocks {
     this.units = units;
   }
 
-  private static final int WHEELS = 6;
-  private static final int MESHES = 4;
-  private static final int PLAN_COLUMNS = 10;
-
   List<Block> cutSheet() {
-    SheetTables tables = new SheetTables(named.study().train(), named.cutSheet(), units);
-    SheetSummary above = new SheetSummary(named.study().train(), named.cutSheet(), units);
+    CutSheet sheet = named.cutSheet();
+    SheetTables tables = new SheetTables(named.study().train(), sheet, units);
+    SheetSummary above = tables.summary();
     List<Block> blocks = new ArrayList<>();
     blocks.add(new Text("Teeth: " + above.pitch()));
     blocks.add(new Text("Clearance: " + above.clearance()));
     boolean rated = above.isRated();
     above.lines(rated).forEach(line -> blocks.add(new Text(line)));
-    if (!rated && !named.cutSheet().screening().loads().isEmpty()) {
+    if (!rated && !sheet.screening().loads().isEmpty()) {
       blocks.add(
           new Remark(
               "No strength is given here: the card leaves the size of teeth, a face width or a"

@@ -9,6 +9,11 @@ import org.locationtech.jts.geom.Coordinate;
  * The line round the lobes of a cycloidal disc: a path at the pins' radius inside that of a pin.
  */
 final class CycloidDisc {
+  /** A lobe is first cut into so many steps, each of which is halved while it is too coarse. */
+  private static final int STEPS_A_LOBE = 8;
+
+  private static final int MOST_HALVINGS = 12;
+
   private final CycloidGeometry geometry;
   private final int lobes;
 
@@ -16,11 +21,6 @@ final class CycloidDisc {
     this.geometry = geometry;
     this.lobes = lobes;
   }
-
-  /** A lobe is first cut into so many steps, each of which is halved while it is too coarse. */
-  private static final int STEPS_A_LOBE = 8;
-
-  private static final int MOST_HALVINGS = 12;
 
   /**
    * The disc's outline about its own axis, in mm, for a disc whose axis lies to the right of the

@@ -7,7 +7,6 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import steadycog.number.Figures;
-import steadycog.number.Units;
 import steadycog.piece.BevelBody;
 import steadycog.shape.BevelPair;
 import steadycog.train.Clearance;
@@ -20,16 +19,11 @@ public final class SheetSummary {
   private final CutSheet sheet;
   private final SheetTables tables;
 
-  /**
-   * The lines of {@code sheet}.
-   *
-   * @param train that it is the sheet of
-   * @param units of lengths
-   */
-  public SheetSummary(Train train, CutSheet sheet, Units units) {
+  /** The lines above {@code tables}. */
+  SheetSummary(Train train, CutSheet sheet, SheetTables tables) {
     this.train = train;
     this.sheet = sheet;
-    tables = new SheetTables(train, sheet, units);
+    this.tables = tables;
   }
 
   /** The size of teeth as stated, else as it is taken: {@code module 1 mm}. */

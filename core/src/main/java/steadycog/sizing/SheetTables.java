@@ -56,6 +56,11 @@ public final class SheetTables {
     this.units = units;
   }
 
+  /** What is said above them. */
+  public SheetSummary summary() {
+    return new SheetSummary(train, sheet, this);
+  }
+
   Units units() {
     return units;
   }

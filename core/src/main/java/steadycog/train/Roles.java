@@ -163,10 +163,9 @@ public record Roles(
         drives, holds.stream().filter(held -> !held.equals(member)).toList(), take, locks);
   }
 
-  /** With {@code torque} on the take-off, where there is one. */
-  public Roles loaded(Quantity torque) {
-    return new Roles(
-        drives, holds, take.map(one -> new Take(one.member(), Optional.of(torque))), locks);
+  /** With {@code torque} on the take-off, where there is one; empty for none that is stated. */
+  public Roles loaded(Optional<Quantity> torque) {
+    return new Roles(drives, holds, take.map(one -> new Take(one.member(), torque)), locks);
   }
 
   /** {@code member} with no role and no lock. */

@@ -35,7 +35,7 @@ class UnderLoadTest {
       }
       loaded++;
       Motion own = MotionSolver.solve(Mechanism.of(train)).under(LOAD);
-      Train stated = train.withRoles(train.rolesInForce().loaded(LOAD));
+      Train stated = train.withRoles(train.rolesInForce().loaded(Optional.of(LOAD)));
       Motion anew = MotionSolver.solve(Mechanism.of(stated));
       assertEquals(anew.perDrive(), own.perDrive());
       assertEquals(anew.ratio(), own.ratio());

@@ -42,7 +42,6 @@ import steadycog.piece.Piece;
 import steadycog.piece.UnmakeableException;
 import steadycog.report.Report;
 import steadycog.report.Section;
-import steadycog.sizing.SheetSummary;
 import steadycog.sizing.SheetTables;
 import steadycog.study.ConfigurationBoard;
 import steadycog.study.NamedStudy;
@@ -118,9 +117,8 @@ class OutputFuzzTest {
   }
 
   private static String tables(Train train, NamedStudy study) {
-    SheetSummary above = new SheetSummary(train, study.cutSheet(), Units.USUAL);
     SheetTables tables = new SheetTables(train, study.cutSheet(), Units.USUAL);
-    return above.lines(true) + " " + tables.all();
+    return tables.summary().lines(true) + " " + tables.all();
   }
 
   private static String sameAgain(Job job) throws UnreadableException {

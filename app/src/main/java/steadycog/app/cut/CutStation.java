@@ -189,7 +189,7 @@ public final class CutStation extends HBox {
   private void fill(Shown now) {
     Train train = now.study.train();
     SheetTables all = new SheetTables(train, now.sheet, desk.preferences().units());
-    SheetSummary above = new SheetSummary(train, now.sheet, desk.preferences().units());
+    SheetSummary above = all.summary();
     sizes.show(desk.bench().orElseThrow().card().train(), Optional.of(now.sheet.box()));
     teeth.choose(now.sheet);
     summary.getChildren().clear();

@@ -25,7 +25,6 @@ import steadycog.train.Roles;
 import steadycog.train.ShiftPlan;
 import steadycog.train.State;
 import steadycog.train.StateEdit;
-import steadycog.train.Take;
 import steadycog.train.Teeth;
 import steadycog.train.Train;
 
@@ -135,13 +134,7 @@ public final class TrainWork {
 
   /** Loads the take-off with a torque, or leaves the load to the drive. */
   public void load(Optional<Quantity> torque) {
-    changeRoles(
-        roles ->
-            new Roles(
-                roles.drives(),
-                roles.holds(),
-                roles.take().map(take -> new Take(take.member(), torque)),
-                roles.locks()));
+    changeRoles(roles -> roles.loaded(torque));
   }
 
   /** Changes the roles in the state that is in view, or those of a train without states. */
