@@ -94,7 +94,9 @@ final class PlanCommand implements Callable<Integer> {
       all.add(
           new TrainText(
               sheet.name(),
-              output.json ? StudyJson.found(found, proposed) : table(found, proposed)));
+              output.json
+                  ? StudyJson.found(found, proposed)
+                  : table(found, proposed) + instead(train)));
     }
     if (all.isEmpty()) {
       return refuse(trouble);
@@ -133,6 +135,18 @@ final class PlanCommand implements Callable<Integer> {
         + (found.whole() ? "" : "; more were not tried")
         + "\n\none swap a shift:\n"
         + order;
+  }
+
+  /** What the card holds or locks throughout is for the states to hold or lock. */
+  private static String instead(Train train) {
+    List<String> held = new ArrayList<>();
+    if (!StateHunt.released(train).equals(train)) {
+      train.roles().holds().forEach(member -> held.add("hold " + member));
+      train.roles().locks().forEach(join -> held.add("lock " + join.a() + " = " + join.b()));
+    }
+    return held.isEmpty()
+        ? ""
+        : "\nstates in place of: " + String.join("; ", held) + " (take it off the card)\n";
   }
 
   private int refuse(String reason) {

@@ -107,8 +107,23 @@ public final class StateHunt {
         : Optional.empty();
   }
 
-  /** Every brake and clutch that could be put on: for a train on which none are declared yet. */
-  public static List<Element> candidates(Train train) {
+  /**
+   * The train that states are made on: where it has no brakes and clutches yet, what is held or
+   * locked on it is let go, for a state to hold or lock.
+   */
+  public static Train released(Train train) {
+    Roles roles = train.roles();
+    return train.shifts().elements().isEmpty()
+        ? train.withRoles(new Roles(roles.drives(), List.of(), roles.take(), List.of()))
+        : train;
+  }
+
+  /**
+   * Every brake and clutch that could be put on: for a train on which none are declared yet. What
+   * is held or locked is among them.
+   */
+  public static List<Element> candidates(Train held) {
+    Train train = released(held);
     List<MemberId> shafts = RatioBoard.shafts(train.withShifts(ShiftPlan.NONE));
     List<Element> all = new ArrayList<>();
     for (MemberId shaft : shafts) {
@@ -130,7 +145,7 @@ public final class StateHunt {
    */
   public static FoundStates of(Train train, Watch watch) {
     List<Element> own = train.shifts().elements();
-    StateHunt hunt = new StateHunt(train, own.isEmpty() ? candidates(train) : own, watch);
+    StateHunt hunt = new StateHunt(released(train), own.isEmpty() ? candidates(train) : own, watch);
     boolean whole = true;
     for (int size = 0; size <= Math.min(hunt.needed, hunt.elements.size()) && whole; size++) {
       whole = hunt.choose(0, size, new ArrayList<>());

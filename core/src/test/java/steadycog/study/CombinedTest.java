@@ -176,6 +176,28 @@ class CombinedTest {
     return motion.speed(member).flatMap(known -> known.exactIn(Unit.RPM));
   }
 
+  /** A ring that is held for good would leave nothing to choose. */
+  @Test
+  void whatIsHeldOrLockedIsOfferedAsABrakeOrAClutch() throws CardException {
+    for (String role :
+        new String[] {"hold ring", "lock sun = ring", "hold ring; lock sun = ring"}) {
+      Train train =
+          train("planetary sun 24 planet 15 x3 ring 54\ndrive sun\ntake carrier\n" + role + "\n");
+      FoundStates found = StateHunt.of(train, WATCH);
+      assertEquals(
+          List.of(BigFraction.of(13, 4), BigFraction.ONE),
+          found.states().stream().map(one -> one.ratio().reduction()).toList());
+      List<State> proposed = ShiftOrder.propose(found.states());
+      Train shifted = StateHunt.released(train).withShifts(new ShiftPlan(List.of(), proposed));
+      ShiftTable table = ShiftTable.of(shifted);
+      assertEquals(
+          List.of(13.0 / 4, 1.0),
+          table.rows().stream()
+              .map(row -> row.study().ratio().orElseThrow().reduction().doubleValue())
+              .toList());
+    }
+  }
+
   @Test
   void statesAreOrderedWithOneSwapAShift() throws CardException {
     Train train = train(LINKAGE);

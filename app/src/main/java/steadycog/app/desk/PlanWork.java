@@ -2,6 +2,7 @@ package steadycog.app.desk;
 
 import java.util.List;
 import java.util.Optional;
+import steadycog.search.StateHunt;
 import steadycog.train.Element;
 import steadycog.train.Roles;
 import steadycog.train.ShiftPlan;
@@ -50,9 +51,13 @@ public final class PlanWork {
             });
   }
 
-  /** Puts {@code states} in place of those there are. */
+  /** Puts {@code states} in place of those there are; the first ones take over what was held. */
   public void keep(List<State> states) {
-    desk.train().changeShifts(plan -> new ShiftPlan(plan.elements(), states));
+    desk.train()
+        .changeTrain(
+            train ->
+                StateHunt.released(train)
+                    .withShifts(new ShiftPlan(train.shifts().elements(), states)));
   }
 
   public void remove(String name) {

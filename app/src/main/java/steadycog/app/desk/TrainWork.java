@@ -299,11 +299,11 @@ public final class TrainWork {
     changeTrain(train -> cure.train());
   }
 
-  private void changeTrain(UnaryOperator<Train> change) {
+  void changeTrain(UnaryOperator<Train> change) {
     changeTrain(change, "");
   }
 
-  private void changeTrain(UnaryOperator<Train> change, String strand) {
+  void changeTrain(UnaryOperator<Train> change, String strand) {
     edit(train -> Edited.sameNames(change.apply(train)), strand);
   }
 

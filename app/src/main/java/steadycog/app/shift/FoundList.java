@@ -108,10 +108,10 @@ final class FoundList extends VBox {
 
   private static String summary(FoundStates found, Optional<Train> train) {
     boolean own = train.filter(one -> !one.shifts().elements().isEmpty()).isPresent();
-    return found.states().size()
-        + " ratios from "
-        + found.examined()
-        + " choices of "
+    return counted(found.states().size(), "ratio")
+        + " from "
+        + counted(found.examined(), "choice")
+        + " of "
         + (own ? "the brakes and clutches there are" : "a brake or clutch on any shaft")
         + "; "
         + found.jammed()
@@ -119,6 +119,10 @@ final class FoundList extends VBox {
         + found.neutral()
         + " leave the output free or at rest."
         + (found.whole() ? "" : " More were not tried.");
+  }
+
+  private static String counted(long count, String what) {
+    return count + " " + what + (count == 1 ? "" : "s");
   }
 
   private void fill() {
