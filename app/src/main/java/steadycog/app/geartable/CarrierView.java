@@ -12,6 +12,9 @@ import steadycog.shape.Polar;
 
 /** A carrier: a plate behind the planets, and its pins in front of them. */
 final class CarrierView extends BodyView {
+  /** Inside its rim, where a leader ends. */
+  private static final double SPOT = 8;
+
   private static final double MARK = 14;
 
   private final Circle plate = Look.styled(new Circle(), "carrier-plate");
@@ -80,7 +83,7 @@ final class CarrierView extends BodyView {
   Optional<TagSpot> tagSpot() {
     int planets = carrier().planets();
     double angle = Math.PI / 2 + (planets == 1 ? 0.5 : 2 * Math.PI / planets);
-    return Optional.of(new TagSpot(outerRadius() - WheelTag.SMALL_RADIUS - 2, angle, true));
+    return Optional.of(new TagSpot(outerRadius() - SPOT, angle, true));
   }
 
   @Override

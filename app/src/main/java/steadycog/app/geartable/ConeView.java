@@ -86,12 +86,10 @@ final class ConeView extends BodyView {
     roll();
   }
 
-  /** Beyond the end of its shaft. */
+  /** In the middle of its cone. */
   @Override
   Optional<TagSpot> tagSpot() {
-    double stub = Math.min(cone().shaft(), cone().large());
-    double end = (cone().length() / 2 + stub) * scale() + TAG;
-    return Optional.of(new TagSpot(end, cone().towards() + Math.PI, false));
+    return Optional.of(new TagSpot(0, 0, false));
   }
 
   @Override

@@ -1,13 +1,16 @@
 package steadycog.app.geartable;
 
+import java.util.List;
 import java.util.function.DoubleUnaryOperator;
 import javafx.css.PseudoClass;
+import javafx.geometry.Bounds;
 import javafx.scene.Group;
 import javafx.scene.Node;
 import javafx.scene.shape.Line;
 import javafx.scene.shape.Polygon;
 import javafx.scene.shape.Rectangle;
-import javafx.scene.text.Text;
+import javafx.scene.shape.Shape;
+import steadycog.app.geartable.TagPlaces.Point;
 import steadycog.app.look.Look;
 import steadycog.app.look.RoleLook;
 import steadycog.shape.EdgeLayout.EdgeCarrier;
@@ -27,6 +30,9 @@ final class EdgeBody extends Group {
   private static final double FLANGE = 0.25;
   private static final double SHAFT = 6;
 
+  /** From the rim of a body to where a leader ends on it. */
+  private static final double END = 4;
+
   private final Rectangle plate = rectangle();
   private final Rectangle plateBelow = rectangle();
   private final Rectangle upper = rectangle();
@@ -34,12 +40,11 @@ final class EdgeBody extends Group {
   private final Polygon cone = Look.styled(new Polygon(), "edge-body");
   private final Line upperRoot = Look.styled(new Line(), "edge-root");
   private final Line lowerRoot = Look.styled(new Line(), "edge-root");
-  private final Text name = Look.styled(new Text(), "edge-name");
+  private Shape main = upper;
 
   EdgeBody() {
     getStyleClass().add("edge-wheel");
-    name.setMouseTransparent(true);
-    getChildren().addAll(plate, plateBelow, upper, lower, cone, upperRoot, lowerRoot, name);
+    getChildren().addAll(plate, plateBelow, upper, lower, cone, upperRoot, lowerRoot);
   }
 
   private static Rectangle rectangle() {
@@ -48,6 +53,7 @@ final class EdgeBody extends Group {
 
   /** A body of rotation about {@code x}, {@code y}, in pixels. */
   void showWheel(EdgeWheel edge, double x, double y, double width, double scale) {
+    main = upper;
     double outer = edge.outer() * scale;
     double inner = edge.inner() * scale;
     double root = edge.root() * scale;
@@ -73,6 +79,7 @@ final class EdgeBody extends Group {
    * The wall of a flexspline behind its teeth, closed inwards to a shaft or outwards to a flange.
    */
   void showCup(EdgeCup cup, DoubleUnaryOperator x, DoubleUnaryOperator y, double scale) {
+    main = upper;
     double from = x.applyAsDouble(cup.plane() + 0.17);
     double to = x.applyAsDouble(cup.plane() + 0.42);
     double above = y.applyAsDouble(cup.height() + cup.radius());
@@ -102,6 +109,7 @@ final class EdgeBody extends Group {
 
   /** A bevel gear on an upright shaft. */
   void showCone(EdgeCone edge, double x, DoubleUnaryOperator y, double scale, double widest) {
+    main = cone;
     double large = Math.min(edge.large() * scale, widest);
     double small = large * edge.small() / edge.large();
     double far = y.applyAsDouble(edge.height());
@@ -117,6 +125,7 @@ final class EdgeBody extends Group {
   /** A carrier's plate beside its planets with the pins on which they turn. */
   void showCarrier(
       EdgeCarrier carrier, DoubleUnaryOperator x, DoubleUnaryOperator y, double scale) {
+    main = plate;
     boolean before = carrier.pinTo() > carrier.plateAt();
     double at = x.applyAsDouble(carrier.plateAt()) - (before ? PLATE : 0);
     double top = y.applyAsDouble(carrier.height() + carrier.reach());
@@ -138,10 +147,15 @@ final class EdgeBody extends Group {
     pseudoClassStateChanged(ODD, true);
   }
 
-  void showName(String text, double x, double y) {
-    name.setText(text);
-    name.setX(x);
-    name.setY(y);
+  /** Points of the body that a leader may end on. */
+  List<Point> ends() {
+    Bounds at = EdgeNames.outline(main);
+    double in = Math.min(END, at.getHeight() / 2);
+    return List.of(
+        new Point(at.getCenterX(), at.getMinY() + in),
+        new Point(at.getMaxX() - 1, at.getMinY() + in),
+        new Point(at.getMinX() + 1, at.getMinY() + in),
+        new Point(at.getCenterX(), at.getMaxY() - in));
   }
 
   void showRole(Role role) {

@@ -1,11 +1,10 @@
 package steadycog.app.geartable;
 
 import java.util.ArrayList;
-import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.TreeMap;
 import javafx.scene.Group;
 import javafx.scene.layout.Pane;
 import javafx.scene.shape.Line;
@@ -13,6 +12,8 @@ import javafx.scene.text.Text;
 import steadycog.app.desk.Bench;
 import steadycog.app.desk.Desk;
 import steadycog.app.desk.PowerShown;
+import steadycog.app.geartable.EdgeNames.Named;
+import steadycog.app.geartable.TagPlaces.Box;
 import steadycog.app.look.Look;
 import steadycog.app.look.Sign;
 import steadycog.shape.EdgeLayout;
@@ -22,18 +23,11 @@ import steadycog.shape.EdgeLayout.EdgeCup;
 import steadycog.shape.EdgeLayout.EdgeShaft;
 import steadycog.shape.EdgeLayout.EdgeWheel;
 import steadycog.study.PowerPicture;
-import steadycog.train.Bevel;
-import steadycog.train.Cycloidal;
-import steadycog.train.Differential;
 import steadycog.train.Element;
 import steadycog.train.Element.Brake;
 import steadycog.train.MemberId;
-import steadycog.train.Parallel;
 import steadycog.train.Part;
-import steadycog.train.Planetary;
 import steadycog.train.Role;
-import steadycog.train.Shaft;
-import steadycog.train.StrainWave;
 import steadycog.train.Train;
 
 /**
@@ -52,8 +46,6 @@ public final class EdgeView extends Pane {
   /** Walls, and shafts outside of them, in planes. */
   private static final double BESIDES = 1.7;
 
-  private static final double NAME_HEIGHT = 13;
-
   /** Stands for a plate or cup beside the bodies of a member. */
   private static final int PLATE = -1;
 
@@ -62,15 +54,6 @@ public final class EdgeView extends Pane {
 
   /** Half the width of such a gear at most, in planes. */
   private static final double WIDEST_CONE = 0.22;
-
-  private static final double CUP_END = 0.45;
-  private static final double INSIDE = 0.2;
-
-  /** A bevel gear before its plane is named on its left. */
-  private static final double BEFORE = 0.42;
-
-  /** Where a carrier's plate ends behind its plane. */
-  private static final double BEHIND = 0.33;
 
   /** The wall stands so many planes behind the last, so that names fit before it. */
   private static final double ROOM_FOR_NAMES = 0.1;
@@ -86,9 +69,11 @@ public final class EdgeView extends Pane {
   private final Group captions = new Group();
   private final EdgeTiesView ties = new EdgeTiesView();
   private final PowerView power = new PowerView();
+  private final EdgeNames names = new EdgeNames();
   private final List<ShaftView> shaftViews = new ArrayList<>();
-  private final Map<EdgeKey, EdgeBody> bodyViews = new HashMap<>();
+  private final Map<EdgeKey, EdgeBody> bodyViews = new LinkedHashMap<>();
   private List<Element> elements = List.of();
+  private List<EdgeKey> shown = List.of();
   private double scale = 1;
   private double pitch = 1;
   private double left;
@@ -103,7 +88,7 @@ public final class EdgeView extends Pane {
     this.desk = desk;
     getStyleClass().add("edge-view");
     setId("edge-view");
-    for (Group group : new Group[] {walls, shafts, ties, bodies, captions, power}) {
+    for (Group group : new Group[] {walls, shafts, ties, bodies, captions, power, names}) {
       group.setManaged(false);
       getChildren().add(group);
     }
@@ -150,6 +135,7 @@ public final class EdgeView extends Pane {
     placeCaptions(bench.get(), layout);
     ties.show(layout, bench.get().study().train().rolesInForce(), this::x, this::y, scale);
     showPower(bench.get(), layout);
+    placeNames();
     showSelection();
   }
 
@@ -244,36 +230,28 @@ public final class EdgeView extends Pane {
   }
 
   private void placeBodies(Bench bench, EdgeLayout layout) {
-    Map<Integer, List<Double>> names = new TreeMap<>();
     List<EdgeKey> used = new ArrayList<>();
+    shown = used;
     for (EdgeCarrier carrier : layout.carriers()) {
       EdgeKey key = new EdgeKey(carrier.id(), PLATE);
       used.add(key);
       body(key).showCarrier(carrier, this::x, this::y, scale);
-      nameOf(key, carrier.plane() + BEHIND, carrier.height(), carrier.plane(), names);
     }
     for (EdgeCup cup : layout.cups()) {
       EdgeKey key = new EdgeKey(cup.id(), PLATE);
       used.add(key);
       body(key).showCup(cup, this::x, this::y, scale);
-      nameOf(key, cup.plane() + CUP_END, cup.height() + cup.radius() / 2, cup.plane(), names);
     }
     for (EdgeWheel wheel : layout.wheels()) {
       EdgeKey key = new EdgeKey(wheel.id(), wheel.copy());
       used.add(key);
       double width = Math.max(8 * wheel.wide() / FACE_SHARE, pitch * wheel.wide());
       body(key).showWheel(wheel, x(wheel.at()), y(wheel.height()), width, scale);
-      if (wheel.copy() == 0) {
-        placeName(layout, key, wheel, names);
-      }
     }
     for (EdgeCone cone : layout.cones()) {
       EdgeKey key = new EdgeKey(cone.id(), CONE + cone.copy());
       used.add(key);
       body(key).showCone(cone, x(cone.at()), this::y, scale, WIDEST_CONE * pitch);
-      if (cone.copy() == 0) {
-        nameOf(key, cone.at() + WIDEST_CONE, cone.shaftTo(), Integer.MAX_VALUE, names);
-      }
     }
     bodyViews
         .entrySet()
@@ -292,58 +270,20 @@ public final class EdgeView extends Pane {
     }
   }
 
-  private void placeName(
-      EdgeLayout layout, EdgeKey key, EdgeWheel wheel, Map<Integer, List<Double>> names) {
-    boolean named = bodyViews.containsKey(new EdgeKey(key.id, PLATE));
-    boolean inSet =
-        layout.carriers().stream().anyMatch(carrier -> carrier.plane() == wheel.plane())
-            || !layout.cups().isEmpty();
-    double rim = wheel.bore() > 0 ? 0.9 * wheel.outer() : 0;
-    boolean core = inSet && wheel.inner() == 0 && wheel.root() == 0;
-    // What fills the middle of a drive is named on itself.
-    boolean before = wheel.at() < wheel.plane() && wheel.copy() == 0 && wheel.wide() < FACE_SHARE;
-    double beside =
-        core || before
-            ? wheel.at() - (before ? BEFORE : INSIDE)
-            : wheel.plane() + (inSet ? BEHIND : FACE_SHARE / 2);
-    if (!named && isBevel(wheel)) {
-      nameBevel(key, wheel, names);
-    } else if (!named) {
-      nameOf(key, beside, wheel.height() + rim, wheel.plane(), names);
+  /** Every member once, on its plate where it has one. */
+  private void placeNames() {
+    List<Named> members = new ArrayList<>();
+    for (EdgeKey key : shown) {
+      boolean first = key.copy == 0 || key.copy == PLATE || key.copy == CONE;
+      boolean plated = key.copy != PLATE && shown.contains(new EdgeKey(key.id, PLATE));
+      if (first && !plated) {
+        members.add(new Named(nameIn(key.id), body(key).ends()));
+      }
     }
-  }
-
-  private boolean isBevel(EdgeWheel wheel) {
-    return desk.partOf(wheel.id()).filter(part -> isBevel(part, wheel.id())).isPresent();
-  }
-
-  private static boolean isBevel(Part part, MemberId wheel) {
-    return switch (part) {
-      case Bevel _ -> true;
-      case Differential sides -> !sides.caseId().equals(wheel);
-      case Parallel _, Planetary _, Cycloidal _, StrainWave _, Shaft _ -> false;
-    };
-  }
-
-  /** A crown is named above itself, the sides of a differential below their case. */
-  private void nameBevel(EdgeKey key, EdgeWheel wheel, Map<Integer, List<Double>> names) {
-    boolean crown = desk.partOf(wheel.id(), Bevel.class).isPresent();
-    double at = crown ? wheel.at() + 0.1 : wheel.at() - 0.22;
-    double height = crown ? wheel.top() : wheel.bottom() - 0.8 * wheel.outer();
-    names.computeIfAbsent(wheel.plane(), none -> new ArrayList<>());
-    body(key).showName(nameIn(key.id), x(at) + 5, y(height) + (crown ? 10 : 0));
-  }
-
-  /** Names of one plane stand above each other; one that would cover another is left out. */
-  private void nameOf(
-      EdgeKey key, double atPlane, double height, int plane, Map<Integer, List<Double>> taken) {
-    List<Double> names = taken.computeIfAbsent(plane, none -> new ArrayList<>());
-    double y = y(height);
-    boolean free = names.stream().allMatch(other -> Math.abs(other - y) >= NAME_HEIGHT);
-    if (free) {
-      names.add(y);
-    }
-    body(key).showName(free ? nameIn(key.id) : "", x(atPlane) + 5, y - 4);
+    names.place(
+        members,
+        List.of(walls, shafts, ties, bodies, captions, power),
+        new Box(getWidth() / 2, getHeight() / 2, getWidth() - 4, getHeight() - 2));
   }
 
   /** Members of a set go by their own names: the set's stands over it. */

@@ -7,9 +7,9 @@ import java.util.Map;
 import java.util.Optional;
 import javafx.beans.property.ReadOnlyDoubleProperty;
 import javafx.beans.property.ReadOnlyDoubleWrapper;
+import javafx.geometry.Insets;
 import javafx.scene.Group;
 import javafx.scene.layout.Pane;
-import javafx.scene.text.Text;
 import steadycog.app.desk.Bench;
 import steadycog.app.desk.Desk;
 import steadycog.app.look.Look;
@@ -27,17 +27,11 @@ import steadycog.shape.PlacedFlex;
 import steadycog.shape.PlacedWheel;
 import steadycog.train.Cycloidal;
 import steadycog.train.MemberId;
-import steadycog.train.Part;
 import steadycog.train.Role;
 import steadycog.train.Teeth;
 
 /** All members seen along their axes, to true scale and fitted to the space there is. */
 final class FaceView extends Pane {
-  private static final double MARGIN = 22;
-
-  /** Height of the line with the scale under the drawing. */
-  private static final double NOTE = 14;
-
   private static final double LARGEST_ZOOM = 40;
   private static final double LARGEST_SCALE = 26;
   private static final double SHORTEST_BAR = 50;
@@ -53,7 +47,7 @@ final class FaceView extends Pane {
   private static final double LEAST_FOR_NAMES = 150;
 
   private final TagLayer tags = new TagLayer();
-  private final Group captions = new Group();
+  private final Captions captions = new Captions();
   private final ContactMarks contacts = new ContactMarks();
   private final Map<Key, BodyView> views = new HashMap<>();
   private final FaceHand hand;
@@ -62,6 +56,8 @@ final class FaceView extends Pane {
   private double zoom = 1;
   private double panX;
   private double panY;
+
+  private final FaceRoom room;
 
   /** Which of several equal wheels. */
   private record Key(MemberId id, int copy) {
@@ -72,11 +68,10 @@ final class FaceView extends Pane {
 
   FaceView(Desk desk) {
     this.desk = desk;
+    room = new FaceRoom(this, desk);
     hand = new FaceHand(desk, this);
     bodies.setManaged(false);
     tags.setManaged(false);
-    captions.setManaged(false);
-    captions.setMouseTransparent(true);
     getChildren().addAll(bodies, contacts, captions, tags);
     contacts.setManaged(false);
     Look.clip(this);
@@ -93,6 +88,8 @@ final class FaceView extends Pane {
     desk.selectionProperty().addListener(o -> select());
     desk.crank().positionProperty().addListener(o -> turn());
     desk.exaggerationProperty().addListener(o -> exaggerate());
+    // Names are as large as the text.
+    desk.textSize().addListener((o, old, now) -> rebuild());
   }
 
   /** Pixels a module; 0 while nothing is drawn. */
@@ -104,8 +101,8 @@ final class FaceView extends Pane {
   void zoomBy(double factor, double x, double y) {
     double next = Math.clamp(zoom * factor, 1, LARGEST_ZOOM);
     double change = next / zoom;
-    panX = change * (panX - (x - getWidth() / 2)) + (x - getWidth() / 2);
-    panY = change * (panY - (y - (getHeight() - NOTE) / 2)) + (y - (getHeight() - NOTE) / 2);
+    panX = change * (panX - (x - room.centreX())) + (x - room.centreX());
+    panY = change * (panY - (y - room.centreY())) + (y - room.centreY());
     zoom = next;
     if (zoom == 1) {
       fit();
@@ -128,6 +125,18 @@ final class FaceView extends Pane {
     rebuild();
   }
 
+  /** What the train is fitted to. */
+  FaceRoom room() {
+    return room;
+  }
+
+  /** Fits the train to what is left between what lies over the view at its edges. */
+  void leaveRoom(Insets over) {
+    if (room.leave(over)) {
+      rebuild();
+    }
+  }
+
   /** The drawn body of {@code id}, the first of several. */
   Optional<BodyView> view(MemberId id) {
     return Optional.ofNullable(views.get(new Key(id, 0)));
@@ -135,9 +144,8 @@ final class FaceView extends Pane {
 
   private void rebuild() {
     Optional<Bench> bench = desk.bench();
-    boolean room = getWidth() > 2 * MARGIN && getHeight() > 2 * MARGIN + NOTE;
-    bodies.setVisible(bench.isPresent() && room);
-    tags.setVisible(bodies.isVisible() && getHeight() >= LEAST_FOR_NAMES);
+    bodies.setVisible(bench.isPresent() && room.isEnough());
+    tags.setVisible(bodies.isVisible() && room.high() >= LEAST_FOR_NAMES);
     captions.setVisible(bodies.isVisible());
     contacts.setVisible(bodies.isVisible());
     if (!bodies.isVisible()) {
@@ -146,12 +154,9 @@ final class FaceView extends Pane {
     }
     FaceLayout layout = bench.get().study().layout();
     double[] box = layout.bounds();
-    double width = getWidth() - 2 * MARGIN;
-    double height = getHeight() - 2 * MARGIN - NOTE;
-    double fitting = Math.min(width / (box[2] - box[0]), height / (box[3] - box[1]));
-    scale = zoom * Math.min(LARGEST_SCALE, stepped(fitting));
-    double x0 = getWidth() / 2 + panX - (box[0] + box[2]) / 2 * scale;
-    double y0 = (getHeight() - NOTE) / 2 + panY + (box[1] + box[3]) / 2 * scale;
+    scale = zoom * Math.min(LARGEST_SCALE, stepped(room.fitting(room.wide(), room.high())));
+    double x0 = room.centreX() + panX - (box[0] + box[2]) / 2 * scale;
+    double y0 = room.centreY() + panY + (box[1] + box[3]) / 2 * scale;
     List<Placed> order = FaceOrder.backToFront(bench.get(), desk.selection());
     drop(order);
     List<BodyView> shown = new ArrayList<>();
@@ -168,8 +173,8 @@ final class FaceView extends Pane {
     drawn.set(scale);
     contacts.forget();
     showRoles(bench.get());
-    tags.place(bench.get(), shown);
-    placeCaptions(bench.get());
+    captions.place(bench.get(), views.values());
+    tags.place(bench.get(), shown, room.box(), captions.boxes());
     showSelection();
     if (desk.exaggerationProperty().get() != 1) {
       exaggerate();
@@ -183,34 +188,6 @@ final class FaceView extends Pane {
    */
   private static double stepped(double fitting) {
     return Math.pow(SCALE_STEP, Math.floor(Math.log(fitting) / Math.log(SCALE_STEP)));
-  }
-
-  /** The names of sets over them. */
-  private void placeCaptions(Bench bench) {
-    captions.getChildren().clear();
-    for (Part part : bench.card().train().parts()) {
-      if (TagLayer.isCaptioned(part)) {
-        double top = Double.MAX_VALUE;
-        double middle = 0;
-        double level = 0;
-        for (BodyView view : views.values()) {
-          if (view.id().part().equals(part.name())) {
-            top = Math.min(top, view.getTranslateY() - view.outerRadius());
-            middle = view.middleX();
-            level = view.middleY();
-          }
-        }
-        // Whatever goes round the set as well, as a rim does.
-        for (BodyView view : views.values()) {
-          boolean round = Math.hypot(view.middleX() - middle, view.middleY() - level) < 1;
-          top = round ? Math.min(top, level - view.outerRadius()) : top;
-        }
-        Text caption = Look.styled(new Text(part.name()), "part-caption");
-        Look.anchor(caption, middle, 0.5);
-        caption.setY(top - 5);
-        captions.getChildren().add(caption);
-      }
-    }
   }
 
   private BodyView added(BodyView view) {
@@ -298,7 +275,7 @@ final class FaceView extends Pane {
           .forEach(placed -> shown.add(views.get(Key.of(placed))));
       if (!shown.contains(null)) {
         stack(shown);
-        tags.place(bench.get(), shown);
+        tags.place(bench.get(), shown, room.box(), captions.boxes());
         tags.follow();
       }
     }

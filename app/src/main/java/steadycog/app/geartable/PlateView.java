@@ -123,13 +123,14 @@ final class PlateView extends BodyView {
   Optional<TagSpot> tagSpot() {
     return Optional.of(
         switch (plate().kind()) {
-          case PIN_RING, CIRCULAR_SPLINE -> new TagSpot(outerRadius(), Math.toRadians(-52), false);
+          case PIN_RING, CIRCULAR_SPLINE ->
+              new TagSpot(0.98 * outerRadius(), Math.toRadians(-52), false);
           case DISC -> new TagSpot(0.9 * outerRadius(), Math.toRadians(-128), false);
           case ECCENTRIC, GENERATOR -> new TagSpot(0, 0, false);
           case CROWN -> new TagSpot(0.85 * outerRadius(), Math.toRadians(-40), false);
           case SIDE -> new TagSpot(0, 0, false);
-          case CASE -> new TagSpot(outerRadius(), Math.toRadians(140), false);
-          case SHAFT -> new TagSpot(outerRadius() + 13, Math.toRadians(-90), false);
+          case CASE -> new TagSpot(0.96 * outerRadius(), Math.toRadians(140), false);
+          case SHAFT -> new TagSpot(0, 0, false);
         });
   }
 

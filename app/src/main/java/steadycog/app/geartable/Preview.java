@@ -16,7 +16,15 @@ public final class Preview extends StackPane {
   private boolean wanted;
 
   public Preview() {
+    this(false);
+  }
+
+  /** {@code small} leaves hardly anything round it. */
+  Preview(boolean small) {
     FaceView face = new FaceView(desk);
+    if (small) {
+      face.room().fillPicture();
+    }
     face.setMouseTransparent(true);
     getStyleClass().addAll("panel", "preview");
     setId("preview");
@@ -29,6 +37,13 @@ public final class Preview extends StackPane {
   public void show(Optional<Train> train) {
     Optional<Sheet> sheet = train.map(known -> Sheet.of("preview", Card.of(known)));
     desk.file().putDown(sheet.map(one -> new Job("", List.of(one))).orElseGet(Job::empty));
+    run(wanted);
+  }
+
+  /** Shows the train of a card. */
+  public void show(String card) {
+    desk.file().putDown(Job.empty());
+    desk.train().type(card);
     run(wanted);
   }
 

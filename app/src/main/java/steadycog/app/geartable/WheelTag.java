@@ -2,36 +2,41 @@ package steadycog.app.geartable;
 
 import javafx.geometry.Pos;
 import javafx.scene.Group;
+import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Region;
-import javafx.scene.layout.VBox;
+import javafx.scene.shape.Circle;
+import javafx.scene.shape.Line;
 import javafx.scene.text.Text;
+import steadycog.app.geartable.TagPlaces.Box;
+import steadycog.app.geartable.TagPlaces.Point;
 import steadycog.app.look.Icon;
 import steadycog.app.look.Look;
 
-/** A member's name, teeth and direction; it stays upright while the member turns. */
+/**
+ * A member's name, teeth and direction; it stays upright while the member turns. On the member's
+ * web it goes along with it; outside it stands still, and a leader points at the member.
+ */
 final class WheelTag extends Group {
-  /** Room that a full tag takes about its centre, in pixels. */
-  static final double RADIUS = 23;
-
-  /** Room that a tag with the name only takes. */
-  static final double SMALL_RADIUS = 14;
-
   private final Text name = Look.styled(new Text(), "wheel-name");
   private final Text teeth = Look.styled(new Text(), "wheel-teeth");
   private final Region ccw = Icon.CCW.node();
   private final Region cw = Icon.CW.node();
+  private final GridPane words = Look.styled(new GridPane(), "wheel-tag-back");
+  private final Line leader = Look.styled(new Line(), "tag-leader");
+  private final Circle end = Look.styled(new Circle(1.8), "tag-end");
   private double dx;
   private double dy;
   private boolean turns;
+  private Box outside = new Box(0, 0, 0, 0);
 
   WheelTag() {
     getStyleClass().add("wheel-tag");
     setMouseTransparent(true);
-    VBox lines = Look.styled(new VBox(name, teeth, ccw, cw), "wheel-tag-back");
-    lines.setAlignment(Pos.CENTER);
-    lines.layoutXProperty().bind(lines.widthProperty().divide(-2));
-    lines.layoutYProperty().bind(lines.heightProperty().divide(-2));
-    getChildren().add(lines);
+    words.setAlignment(Pos.CENTER);
+    words.layoutXProperty().bind(words.widthProperty().divide(-2));
+    words.layoutYProperty().bind(words.heightProperty().divide(-2));
+    getChildren().addAll(leader, end, words);
+    words.getChildren().addAll(name, teeth, ccw, cw);
   }
 
   /**
@@ -39,32 +44,71 @@ final class WheelTag extends Group {
    *
    * @param count its teeth, or nothing
    * @param way +1 counter-clockwise, -1 clockwise, 0 at rest or unknown
-   * @param small name only, where there is little room
    */
-  void show(String called, String count, int way, boolean small) {
+  void show(String called, String count, int way) {
     name.setText(called);
     teeth.setText(count);
-    Look.show(teeth, !small && !count.isEmpty());
-    Look.show(ccw, !small && way > 0);
-    Look.show(cw, !small && way < 0);
+    Look.show(teeth, !count.isEmpty());
+    Look.show(ccw, way > 0);
+    Look.show(cw, way < 0);
+  }
+
+  /** How large it is with its words beside, or below, one another. */
+  Box size(boolean lying) {
+    for (int k = 0; k < words.getChildren().size(); k++) {
+      GridPane.setConstraints(words.getChildren().get(k), lying ? k : 0, lying ? 0 : k);
+    }
+    applyCss();
+    return new Box(0, 0, Math.ceil(words.prefWidth(-1)), Math.ceil(words.prefHeight(-1)));
+  }
+
+  /** Ties the tag to a point of a body that stays while the body turns, in pixels from its axis. */
+  void tie(double x, double y) {
+    dx = x;
+    dy = y;
+    turns = false;
+    Look.show(leader, false);
+    Look.show(end, false);
   }
 
   /**
-   * Ties the tag to a point of a body's drawing.
+   * Lets the tag stand outside.
    *
-   * @param x to the right of the body's axis, in pixels
-   * @param turning whether the point goes round with the body, or stays while the body turns
+   * @param x of the point of the body that its leader ends on, to the right of the axis
+   * @param turning whether that point goes round with the body
    */
-  void tie(double x, double y, boolean turning) {
+  void lead(Box place, double x, double y, boolean turning) {
+    outside = place;
     dx = x;
     dy = y;
     turns = turning;
+    Look.show(leader, true);
+    Look.show(end, true);
   }
 
-  /** Moves the tag to where its point is now. */
+  /** Moves the tag, or the end of its leader, to where its point is now. */
   void follow(BodyView body) {
     double angle = turns ? Math.toRadians(body.spin()) : 0;
-    setTranslateX(body.getTranslateX() + dx * Math.cos(angle) - dy * Math.sin(angle));
-    setTranslateY(body.getTranslateY() + dx * Math.sin(angle) + dy * Math.cos(angle));
+    double x = body.getTranslateX() + dx * Math.cos(angle) - dy * Math.sin(angle);
+    double y = body.getTranslateY() + dx * Math.sin(angle) + dy * Math.cos(angle);
+    if (!leader.isVisible()) {
+      setTranslateX(x);
+      setTranslateY(y);
+      return;
+    }
+    setTranslateX(outside.x());
+    setTranslateY(outside.y());
+    point(new Point(x - outside.x(), y - outside.y()));
+  }
+
+  /** The leader from the rim of the words to {@code at}, seen from their middle. */
+  private void point(Point at) {
+    Point from = new Box(0, 0, outside.width(), outside.height()).rimTowards(at);
+    leader.setStartX(from.x());
+    leader.setStartY(from.y());
+    leader.setEndX(at.x());
+    leader.setEndY(at.y());
+    end.setCenterX(at.x());
+    end.setCenterY(at.y());
   }
 }

@@ -61,7 +61,17 @@ final class WheelView extends BodyView {
     return wheel().rootRadius() * scale();
   }
 
-  private double hubRadius() {
+  /** Radius of what is free within the teeth and the band that shows a role. */
+  double webRadius() {
+    return Math.min(rootRadius(), bandRadius()) - 1;
+  }
+
+  /** Of a ring, within the tips of its teeth. */
+  double innerRadius() {
+    return wheel().tipRadius() * scale();
+  }
+
+  double hubRadius() {
     return Math.clamp(0.2 * rootRadius(), 5, 22);
   }
 
