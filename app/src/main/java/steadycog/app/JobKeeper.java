@@ -23,6 +23,7 @@ final class JobKeeper {
   private final Consumer<String> notify;
   private final RecentFiles recent;
   private Safety safety = () -> {};
+  private Runnable opened = () -> {};
 
   /** Brings unsaved work into safety before its file is touched. */
   interface Safety {
@@ -46,6 +47,11 @@ final class JobKeeper {
     this.dialogs = dialogs;
     this.ask = ask;
     this.notify = notify;
+  }
+
+  /** Lets {@code then} be done whenever a file has been opened. */
+  void whenOpened(Runnable then) {
+    opened = then;
   }
 
   /** Lets {@code first} be done before any file is written. */
@@ -78,6 +84,7 @@ final class JobKeeper {
   void open(Path file) {
     try {
       desk.file().open(file);
+      opened.run();
       notify.accept("");
       remember(file);
       tidy(file);

@@ -46,6 +46,9 @@ final class KeyMap extends StackPane {
               new Entry("Ctrl+S", "save"),
               new Entry("Ctrl+Shift+S", "save as"),
               new Entry("Ctrl+Page Up/Down", "other train of the job"),
+              new Entry("F2, Alt+Up/Down", "on a train: its name; its place in the job"),
+              new Entry("Ctrl+B", "the trains beside the drawing, wide or narrow"),
+              new Entry("Ctrl+K", "do anything by its name"),
               new Entry("Ctrl+D", "light or dark"),
               new Entry("Ctrl+plus/minus", "larger, smaller text"),
               new Entry("?", "this map")));

@@ -1,17 +1,15 @@
 package steadycog.app;
 
 import java.io.File;
+import java.io.IOException;
 import java.nio.file.Path;
-import java.util.EnumMap;
+import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
-import javafx.geometry.Insets;
+import java.util.Set;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
-import javafx.scene.control.Button;
-import javafx.scene.control.Label;
+import javafx.scene.control.TextArea;
 import javafx.scene.control.TextField;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.image.WritableImage;
@@ -22,86 +20,84 @@ import javafx.scene.input.MouseEvent;
 import javafx.scene.input.TransferMode;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.Pane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
-import org.jspecify.annotations.Nullable;
-import steadycog.app.bench.BenchStation;
+import steadycog.app.Acts.Act;
+import steadycog.app.Acts.Group;
 import steadycog.app.crank.CrankBar;
-import steadycog.app.cut.CutStation;
 import steadycog.app.desk.Desk;
-import steadycog.app.desk.Preferences;
 import steadycog.app.desk.Station;
-import steadycog.app.find.FindStation;
+import steadycog.app.geartable.Doors;
 import steadycog.app.geartable.GearTable;
-import steadycog.app.ledger.Ledger;
-import steadycog.app.look.Icon;
+import steadycog.app.geartable.RoleStrip;
 import steadycog.app.look.Look;
 import steadycog.app.memory.RecentFiles;
-import steadycog.app.shift.ShiftStation;
-import steadycog.app.trainline.TrainLine;
+import steadycog.app.rail.JobRail;
+import steadycog.format.file.Trouble;
+import steadycog.job.Sheet;
 
-/** Everything in the window, from the top line to the crank. */
+/** Everything in the window: the top line, the trains of the job, and the station at work. */
 public final class MainWindow extends StackPane {
-  private static final double LEDGER_WIDTH = 486;
+  /** Of the column beside the drawing, at the usual size of text. */
+  private static final double COLUMN_WIDTH = 486;
+
+  /** However large the text, the drawing keeps so much. */
+  private static final double LEAST_DRAWING = 386;
+
+  private static final double GAP = 6;
+
+  /** From this width on, at the usual size of text, the names of the trains stand beside all. */
+  private static final double WIDE_WINDOW = 1180;
+
+  private static final double WIDE_AT_STATIONS = 1500;
 
   private final Desk desk;
   private final JobKeeper keeper;
-  private final TrainLine trainLine;
-  private final Ledger ledger;
+  private final TrainSide side;
   private final GearTable gearTable;
+  private final JobRail rail;
   private final Head head;
+  private final FileDialogs dialogs;
+  private final Acts acts;
+  private Optional<Boolean> railFolded = Optional.empty();
 
-  /** Made when they are first gone to, so that they cost nothing at the start. */
-  private final Map<Station, HBox> made = new EnumMap<>(Station.class);
-
-  private final Label noticeText = new Label();
-  private final HBox notice = new HBox();
-  private final Label offerText = new Label();
-  private final HBox offer = new HBox();
+  private final Stations stations;
+  private final Notices notices = new Notices(() -> tell(""));
 
   MainWindow(Desk desk, FileDialogs dialogs, Path memory) {
     this.desk = desk;
     Look.dress(this);
     keeper = new JobKeeper(desk, dialogs, new RecentFiles(memory), this::ask, this::tell);
-    head = new Head(desk, keeper, this::showKeys);
-    trainLine = new TrainLine(desk, new StationBar(desk));
-    gearTable = new GearTable(desk);
-    ledger = new Ledger(desk);
+    this.dialogs = dialogs;
+    RoleStrip tools = new RoleStrip(desk);
+    side = new TrainSide(desk, tools);
+    gearTable = new GearTable(desk, tools, new CrankBar(desk), ways());
+    rail = new JobRail(desk, this::toggleRail);
+    acts = new WindowActs(desk, keeper, rail, side.line(), this).all();
+    head = new Head(desk, keeper, acts, new StationBar(desk), this::showKeys);
+    HBox.setHgrow(gearTable, Priority.ALWAYS);
+    HBox middle = new HBox(GAP, gearTable, side.column());
+    stations = new Stations(desk, dialogs, middle);
+    VBox.setVgrow(stations, Priority.ALWAYS);
     desk.preferencesProperty()
         .subscribe(
             preferences -> {
               Look.setDark(this, preferences.dark());
               Look.setTextSize(this, preferences.textSize());
-              ledger.setMinWidth(LEDGER_WIDTH * preferences.zoom());
-              ledger.setPrefWidth(LEDGER_WIDTH * preferences.zoom());
+              placeAll();
             });
-    HBox.setHgrow(gearTable, Priority.ALWAYS);
-    HBox middle = new HBox(8, gearTable, ledger);
-    middle.setPadding(new Insets(0, 14, 2, 14));
-    CrankBar crank = new CrankBar(desk);
-    StackPane stations = new StackPane(middle);
-    BorderPane frame = new BorderPane(stations);
-    frame.setTop(new VBox(head, offer(), notice(), trainLine));
-    frame.setBottom(crank);
+    widthProperty().addListener(o -> placeAll());
+    VBox work = Look.styled(new VBox(GAP, side.band(), stations), "work");
+    BorderPane frame = new BorderPane(work);
+    frame.setTop(new VBox(head, notices));
+    frame.setLeft(rail);
     desk.stationProperty()
         .subscribe(
             station -> {
-              if (!made.containsKey(station)) {
-                station(station, dialogs)
-                    .ifPresent(fresh -> made.put(station, added(fresh, stations, frame)));
-              }
-              made.forEach((one, shown) -> Look.show(shown, one == station));
-              // What was changed out of sight may still be as high as it was at another width.
-              Optional.ofNullable(made.get(station)).ifPresent(Look::layOutAnew);
-              if (station == Station.CUT_SHEET || station == Station.BENCH_BOOK) {
-                // Or the first field would be typed over by the next key.
-                Objects.requireNonNull(made.get(station)).requestFocus();
-              }
-              boolean table = !made.containsKey(station);
-              Look.show(middle, table);
-              Look.show(crank, table);
+              stations.show(station);
+              side.stand(stations.isTable());
+              placeAll();
               leaveHidden();
             });
     desk.refusalProperty().addListener((o, old, now) -> refused(now));
@@ -115,46 +111,44 @@ public final class MainWindow extends StackPane {
     addEventHandler(KeyEvent.KEY_TYPED, this::onTyped);
   }
 
-  /** A station of its own; empty for those at the gear table. */
-  private Optional<HBox> station(Station station, FileDialogs dialogs) {
-    return switch (station) {
-      case LAY_OUT, DRIVE_AND_HOLD -> Optional.empty();
-      case FIND_TEETH -> Optional.of(new FindStation(desk));
-      case SHIFT_PLAN -> Optional.of(new ShiftStation(desk));
-      case CUT_SHEET -> Optional.of(new CutStation(desk, dialogs));
-      case BENCH_BOOK -> Optional.of(new BenchStation(desk, dialogs));
-    };
+  /** Gives the names of the trains and the figures beside the drawing the room that there is. */
+  private void placeAll() {
+    double zoom = desk.preferences().zoom();
+    boolean table = stations.isTable();
+    double wide = (table ? WIDE_WINDOW : WIDE_AT_STATIONS) * zoom;
+    rail.setNarrow(railFolded.orElse(getWidth() < wide));
+    double left = getWidth() - rail.getPrefWidth() - 3 * GAP - LEAST_DRAWING;
+    double column = Math.max(LEAST_DRAWING, Math.min(COLUMN_WIDTH * zoom, left));
+    side.column().setMinWidth(column);
+    side.column().setPrefWidth(column);
+    side.column().setMaxWidth(column);
+  }
+
+  void toggleRail() {
+    foldRail(Optional.of(!rail.isNarrow()));
+  }
+
+  /** Whether the trains are folded away by hand; empty where that goes by the window's width. */
+  Optional<Boolean> railFolded() {
+    return railFolded;
+  }
+
+  void foldRail(Optional<Boolean> now) {
+    railFolded = now;
+    placeAll();
   }
 
   JobKeeper keeper() {
     return keeper;
   }
 
-  /** A station laid out at once, so that the first click finds everything in its place. */
-  private static HBox added(HBox station, Pane stations, BorderPane frame) {
-    station.setPadding(new Insets(0, 14, 12, 14));
-    stations.getChildren().add(station);
-    frame.applyCss();
-    frame.layout();
-    return station;
-  }
-
   /** Scrolls the ledger to what the meshes lose. */
   void showLosses() {
-    ledger.showLosses();
+    side.ledger().showLosses();
   }
 
-  /** Opens a view of the bench book. */
-  void showBench(String view) {
-    if (made.get(Station.BENCH_BOOK) instanceof BenchStation bench) {
-      bench.lookAt(view);
-    }
-  }
-
-  /** Whether teeth or states are being looked for. */
-  boolean isSearching() {
-    return (made.get(Station.FIND_TEETH) instanceof FindStation find && find.isSearching())
-        || (made.get(Station.SHIFT_PLAN) instanceof ShiftStation shift && shift.isSearching());
+  Stations stations() {
+    return stations;
   }
 
   /** A picture of the face view alone. */
@@ -162,44 +156,19 @@ public final class MainWindow extends StackPane {
     return gearTable.drawing();
   }
 
-  private Node notice() {
-    noticeText.setId("notice");
-    Button close = Look.styled(new Button(), "plain");
-    close.setGraphic(Icon.CLOSE.node());
-    close.setAccessibleText("Dismiss the notice");
-    close.setOnAction(e -> tell(""));
-    notice.getChildren().setAll(Icon.ERROR.node(), wide(noticeText), close);
-    Look.show(notice, false);
-    return Look.styled(notice, "notice");
-  }
-
-  private Node offer() {
-    offerText.setId("offer");
-    Look.show(offer, false);
-    return Look.styled(offer, "notice", "offer");
-  }
-
-  private static Label wide(Label words) {
-    words.setWrapText(true);
-    words.setMaxWidth(Double.MAX_VALUE);
-    HBox.setHgrow(words, Priority.ALWAYS);
-    return words;
-  }
-
   /** Names the train, since the notice outlives a look at another one; a change ends it. */
   private void refused(Optional<String> why) {
     String told = desk.sheet().name() + ", not changed: ";
     if (why.isPresent()) {
       tell(told + why.get());
-    } else if (noticeText.getText().startsWith(told)) {
+    } else if (notices.told().startsWith(told)) {
       tell("");
     }
   }
 
   /** Shows a notice under the top line until it is dismissed; an empty one takes it away. */
   void tell(String words) {
-    noticeText.setText(words);
-    Look.show(notice, !words.isEmpty());
+    notices.tell(words);
     head.refresh();
   }
 
@@ -208,15 +177,7 @@ public final class MainWindow extends StackPane {
    * an empty offer takes it away.
    */
   void offer(String words, List<Question.Answer> answers) {
-    offerText.setText(words);
-    offer.getChildren().setAll(Icon.NOTE.node(), wide(offerText));
-    for (Question.Answer answer : answers) {
-      Button button = new Button(answer.words());
-      button.setMinWidth(USE_PREF_SIZE);
-      button.setOnAction(e -> answer.action().run());
-      offer.getChildren().add(button);
-    }
-    Look.show(offer, !words.isEmpty());
+    notices.offer(words, answers);
   }
 
   private void acceptDrag(DragEvent drag) {
@@ -238,7 +199,8 @@ public final class MainWindow extends StackPane {
   }
 
   private boolean isAsking() {
-    return getChildren().getLast() instanceof Question || getChildren().getLast() instanceof KeyMap;
+    Node last = getChildren().getLast();
+    return last instanceof Question || last instanceof KeyMap || last instanceof ActFinder;
   }
 
   /** Keys go to the gear table once the station that had them is out of view. */
@@ -253,15 +215,10 @@ public final class MainWindow extends StackPane {
     }
   }
 
-  private void showKeys() {
+  void showKeys() {
     KeyMap keys = new KeyMap();
     getChildren().add(keys);
     keys.focusFirst();
-  }
-
-  private void changeLight() {
-    Preferences now = desk.preferences();
-    desk.preferencesProperty().set(now.inDark(!now.dark()));
   }
 
   private void onShortcut(KeyEvent event) {
@@ -270,13 +227,18 @@ public final class MainWindow extends StackPane {
       desk.rig().stop();
       event.consume();
     }
+    if (event.getCode() == KeyCode.ESCAPE && getScene().getFocusOwner() instanceof TextArea) {
+      stations.takeKeys();
+      event.consume();
+    }
     if (event.isShortcutDown() && !isAsking()) {
-      Runnable action = shortcut(event.getCode(), event.isShiftDown());
-      if (action != null) {
-        leaveField();
-        action.run();
-        event.consume();
-      }
+      acts.on(event.getCode(), event.isShiftDown())
+          .ifPresent(
+              act -> {
+                leaveField();
+                act.run().run();
+                event.consume();
+              });
     }
   }
 
@@ -298,41 +260,73 @@ public final class MainWindow extends StackPane {
     }
   }
 
-  private @Nullable Runnable shortcut(KeyCode code, boolean shift) {
-    return switch (code) {
-      case N -> keeper::startNew;
-      case O -> keeper::open;
-      case S -> shift ? keeper::saveAs : keeper::save;
-      case Z -> shift ? desk::redo : desk::undo;
-      case Y -> desk::redo;
-      case D -> this::changeLight;
-      case L -> trainLine::startTyping;
-      case DIGIT1, NUMPAD1 -> () -> desk.stationProperty().set(Station.LAY_OUT);
-      case DIGIT2, NUMPAD2 -> () -> desk.stationProperty().set(Station.DRIVE_AND_HOLD);
-      case DIGIT3, NUMPAD3 -> () -> desk.stationProperty().set(Station.FIND_TEETH);
-      case DIGIT4, NUMPAD4 -> () -> desk.stationProperty().set(Station.SHIFT_PLAN);
-      case DIGIT5, NUMPAD5 -> () -> desk.stationProperty().set(Station.CUT_SHEET);
-      case DIGIT6, NUMPAD6 -> () -> desk.stationProperty().set(Station.BENCH_BOOK);
-      case PLUS, EQUALS, ADD -> () -> resizeText(1);
-      case MINUS, SUBTRACT -> () -> resizeText(-1);
-      case PAGE_DOWN -> () -> showNext(1);
-      case PAGE_UP -> () -> showNext(-1);
-      case ENTER -> desk.cures()::putRight;
-      default -> null;
+  /** Every act by its name, and every train of the job by its own. */
+  void findAct() {
+    List<Act> known = new ArrayList<>(acts.all());
+    List<Sheet> sheets = desk.job().sheets();
+    for (int k = 0; k < sheets.size(); k++) {
+      int index = k;
+      known.add(
+          new Act(
+              Group.GO, sheets.get(k).name(), "", Set.of(), false, () -> desk.showSheet(index)));
+    }
+    ActFinder finder = new ActFinder(known);
+    getChildren().add(finder);
+    finder.focusFirst();
+  }
+
+  void showReport() {
+    desk.stationProperty().set(Station.BENCH_BOOK);
+    stations.showBench("report");
+  }
+
+  /** The drawing with its scale, as it is in view, in a file. */
+  void writePicture() {
+    if (desk.bench().isEmpty()) {
+      tell("There is nothing to draw yet: put a train on the bench first.");
+      return;
+    }
+    dialogs
+        .askExport(desk.sheet().name(), "Picture of the drawing", ".png")
+        .ifPresent(
+            file -> {
+              try {
+                desk.stationProperty().set(Station.LAY_OUT);
+                Picture.write(drawing(), file);
+              } catch (IOException failed) {
+                tell(file + ": not written, " + Trouble.words(failed));
+              }
+            });
+  }
+
+  /** Ways in from an empty bench. */
+  private Doors.Ways ways() {
+    return new Doors.Ways() {
+      @Override
+      public void gearsInHand() {
+        stations.goTo(Station.CUT_SHEET, "#id-teeth");
+      }
+
+      @Override
+      public void ratioInMind() {
+        stations.goTo(Station.FIND_TEETH, "#want-target");
+      }
+
+      @Override
+      public void boxThatFailed() {
+        keeper.open();
+        if (desk.bench().isPresent()) {
+          desk.stationProperty().set(Station.BENCH_BOOK);
+        }
+      }
     };
   }
 
-  private void resizeText(int steps) {
-    Preferences now = desk.preferences();
-    desk.preferencesProperty().set(now.sized(now.textSize() + 1.5 * steps));
-  }
-
-  private void showNext(int step) {
-    int count = desk.job().sheets().size();
-    desk.showSheet(Math.floorMod(desk.pageProperty().get().index() + step, count));
-  }
-
   private void onKey(KeyEvent event) {
+    if (event.getCode() == KeyCode.ESCAPE && isTyping()) {
+      stations.takeKeys();
+      event.consume();
+    }
     if (event.getCode() == KeyCode.SPACE && !isTyping() && !isAsking()) {
       desk.crank().toggleRunning();
       event.consume();

@@ -98,7 +98,9 @@ final class Shots {
   private static void whenStill(Opened opened, Runnable action) {
     Picture.whenDrawn(
         () -> {
-          if (opened.window().isSearching() || !opened.desk().cures().isProven()) {
+          if (opened.window().stations().isSearching()
+              || !opened.desk().cures().isProven()
+              || !opened.desk().glances().isDone()) {
             whenStill(opened, action);
           } else {
             Picture.whenDrawn(action);
@@ -124,7 +126,7 @@ final class Shots {
     shots.put("differential", Shots::trolley);
     shots.put("cut-sheet", Shots::cutSheet);
     shots.put("bench-book", Shots::benchBook);
-    shots.put("compare-builds", opened -> opened.window().showBench("compare"));
+    shots.put("compare-builds", opened -> opened.window().stations().showBench("compare"));
     shots.put("dark", Shots::dark);
     shots.put(NO_PICTURE, Shots::power);
     shots.put("power", opened -> opened.window().showLosses());

@@ -65,6 +65,9 @@ public final class SteadyCogApp extends Application {
                     stage.hide();
                   });
         });
+    WindowMemory place = new WindowMemory(memory, stage, window, desk);
+    place.bringBack();
+    stage.setOnHiding(going -> place.keep());
     stage.setOnHidden(gone -> auto.end());
     stage.show();
     window.keeper().beforeSaving(auto::keepAtOnce);

@@ -45,7 +45,10 @@ class FindFormTest extends InWindow {
   }
 
   private void proven() {
-    waitUntil(() -> !opened.window().isSearching() && text("#find-status").contains("proven of"));
+    waitUntil(
+        () ->
+            !opened.window().stations().isSearching()
+                && text("#find-status").contains("proven of"));
     settle();
   }
 
@@ -222,7 +225,7 @@ class FindFormTest extends InWindow {
     find("parallel 20 ~ 65; drive A; take B");
     write(Field.TARGET, "3.2");
     fire("#look-near");
-    waitUntil(() -> !opened.window().isSearching() && !listed().isEmpty());
+    waitUntil(() -> !opened.window().stations().isSearching() && !listed().isEmpty());
     assertEquals(3.2, Math.abs(listed().getFirst().ratio().reduction().doubleValue()), 0.01 * 3.2);
   }
 }

@@ -60,7 +60,7 @@ abstract class InWindow {
    */
   void settle() {
     pulse();
-    waitUntil(opened.desk().cures()::isDone);
+    waitUntil(() -> opened.desk().cures().isDone() && opened.desk().glances().isDone());
   }
 
   <N extends Node> N find(String id, Class<N> kind) {

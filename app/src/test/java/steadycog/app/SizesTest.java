@@ -8,6 +8,8 @@ import java.util.List;
 import java.util.concurrent.TimeUnit;
 import javafx.scene.Node;
 import javafx.scene.Parent;
+import javafx.scene.control.Labeled;
+import javafx.scene.text.Text;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.Timeout;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -18,6 +20,7 @@ import steadycog.format.demo.TernRock;
 
 /** Every station with every demo train, from the smallest window to a very large one. */
 class SizesTest extends InWindow {
+  private static final double LEAST_WIDTH = 1000;
   private static final double[][] SIZES = {{960, 640}, {1000, 700}, {1600, 1000}, {3840, 2160}};
 
   @ParameterizedTest
@@ -43,6 +46,12 @@ class SizesTest extends InWindow {
                 opened.window().layout();
                 assertEquals(
                     List.of(), lost(opened.window()), station + " " + shown + " at " + size[0]);
+                if (size[0] >= LEAST_WIDTH) {
+                  assertEquals(
+                      List.of(),
+                      shortened(opened.window()),
+                      station + " " + shown + " at " + size[0]);
+                }
               }
             });
         Uncaught.check(station + " " + index);
@@ -85,6 +94,26 @@ class SizesTest extends InWindow {
       if (node instanceof Parent parent) {
         parent.getChildrenUnmodifiable().forEach(child -> found.addAll(lost(child)));
       }
+    }
+    return found;
+  }
+
+  /** Labels whose figures are not shown as they are: they would end in dots. */
+  private static List<String> shortened(Node node) {
+    List<String> found = new ArrayList<>();
+    if (!node.isVisible()) {
+      return found;
+    }
+    if (node instanceof Labeled label
+        && !label.isWrapText()
+        && !label.getStyleClass().contains("card-folded")
+        && String.valueOf(label.getText()).chars().anyMatch(Character::isDigit)
+        && label.lookup(".text") instanceof Text drawn
+        && !drawn.getText().equals(label.getText())) {
+      found.add(label.getText() + " is shown as " + drawn.getText());
+    }
+    if (node instanceof Parent parent) {
+      parent.getChildrenUnmodifiable().forEach(child -> found.addAll(shortened(child)));
     }
     return found;
   }

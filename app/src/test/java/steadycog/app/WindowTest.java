@@ -65,7 +65,7 @@ class WindowTest extends InWindow {
     settle();
     assertEquals("1\u00a0t 20.0\u00b0", text("#input-turns"));
     assertEquals("\u221295.0\u00b0", cell("C", 2));
-    assertEquals("every 128 input turns", text("#line-up"));
+    assertEquals("marks every 128 turns", text("#line-up"));
 
     Path file = folder.resolve("dome.cog.json");
     when(dialogs.askSave(any())).thenReturn(Optional.of(file));
@@ -146,7 +146,7 @@ class WindowTest extends InWindow {
     Bounds at = crank.localToScreen(crank.getBoundsInLocal());
     double x = at.getCenterX();
     double y = at.getCenterY();
-    robot.moveTo(x, y - 30).press(MouseButton.PRIMARY).moveTo(x - 30, y).moveTo(x, y + 30);
+    robot.moveTo(x, y - 18).press(MouseButton.PRIMARY).moveTo(x - 18, y).moveTo(x, y + 18);
     robot.release(MouseButton.PRIMARY);
     settle();
     assertEquals(0.5, opened.desk().crank().inputTurns().doubleValue(), 0.02);
@@ -199,13 +199,14 @@ class WindowTest extends InWindow {
     assertEquals("3.5\u2009:\u20091", text("#ratio"));
     press(KeyCode.SHORTCUT, KeyCode.PAGE_UP);
     assertEquals("128\u2009:\u20091", text("#ratio"));
-    assertEquals(6, robot.lookup(".wheel").queryAll().size());
+    assertEquals(6, robot.lookup(".wheel").match(InWindow::isShown).queryAll().size());
   }
 
   @Test
   void trainsAreAddedCopiedNamedNotedAndRemoved() {
     type("parallel 18 ~ 72");
-    robot.clickOn("#train-notes").write("spare wheels on shelf 3");
+    assertFalse(find("#train-notes", Node.class).isVisible(), "folded away while empty");
+    robot.clickOn("#show-notes").write("spare wheels on shelf 3");
     settle();
     robot.interact(() -> opened.desk().trains().duplicate());
     settle();

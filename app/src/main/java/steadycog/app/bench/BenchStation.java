@@ -40,7 +40,7 @@ import steadycog.format.json.UnreadableException;
  * builds compared, or the report beside them.
  */
 public final class BenchStation extends HBox {
-  private static final double LEFT_WIDTH = 300;
+  private static final double LEFT_WIDTH = 272;
   private static final double RIG_SHARE = 0.62;
   private static final double LEAST_HEIGHT = 120;
   private static final List<String> TABLES = List.of(".csv", ".txt", ".tsv");

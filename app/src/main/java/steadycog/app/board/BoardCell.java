@@ -53,6 +53,7 @@ final class BoardCell extends Button {
   private final Desk desk;
   private Row row;
   private boolean hidden;
+  private double room = LEAST_FOR_BOTH;
 
   /**
    * A cell for {@code row}'s place on the board.
@@ -66,9 +67,10 @@ final class BoardCell extends Button {
     getStyleClass().add("board-cell");
     setId("cell-" + one.drive() + "-" + one.hold().orElse(one.take()));
     one.lock().ifPresent(lock -> setId("cell-lock-" + lock.a() + "-" + lock.b()));
-    widthProperty().addListener(o -> showRatio());
     stress.setMinWidth(USE_PREF_SIZE);
-    number.setMinWidth(USE_PREF_SIZE);
+    for (Label whole : new Label[] {number, use, mode, losses}) {
+      whole.setMinWidth(USE_PREF_SIZE);
+    }
     bearing.setScaleX(SMALL_ICON);
     bearing.setScaleY(SMALL_ICON);
     HBox first = new HBox(6, way, number, exact);
@@ -79,12 +81,18 @@ final class BoardCell extends Button {
     last.setAlignment(Pos.CENTER_LEFT);
     setGraphic(new VBox(-1, first, use, last, losses));
     setMaxWidth(Double.MAX_VALUE);
-    setMinWidth(0);
+    setMinWidth(USE_PREF_SIZE);
     setAlignment(Pos.CENTER_LEFT);
     setMinHeight(Region.USE_PREF_SIZE);
     setTooltip(tip);
     setOnAction(e -> pick.accept(this));
     show(row);
+  }
+
+  /** The width that the board has for it, at the usual size of text: what it says goes by that. */
+  void giveRoom(double width) {
+    room = width;
+    showRatio();
   }
 
   Row row() {
@@ -151,14 +159,14 @@ final class BoardCell extends Button {
     if (hidden) {
       return;
     }
-    boolean wide = getWidth() > LEAST_FOR_PLACES || getWidth() == 0;
-    Look.show(exact, getWidth() > LEAST_FOR_BOTH);
+    boolean wide = room > LEAST_FOR_PLACES;
+    Look.show(exact, room > LEAST_FOR_BOTH);
     Look.show(mode, wide);
     boolean locks = row.eachWay().verdict() == Verdict.LOCKS;
     int decimals = wide ? 1 : 0;
     String back = EachWayWords.backwards(row.eachWay().backwards(), decimals);
     String out = EachWayWords.forwards(row.eachWay(), decimals);
-    boolean roomy = getWidth() > LEAST_FOR_BOTH;
+    boolean roomy = room > LEAST_FOR_BOTH;
     losses.setText(out + (roomy && !locks ? " out" : "") + (roomy ? ", back " : ", ") + back);
     losses.getStyleClass().setAll("label", "small", locks ? "bad-word" : "soft");
     number.setText(Sign.colon(leading(), decimals(wide ? WIDE_FIGURES : FIGURES)));

@@ -81,7 +81,6 @@ public final class BoardView extends VBox {
     head.setAlignment(Pos.CENTER_LEFT);
     ScrollPane scroll = new ScrollPane(grid);
     scroll.setFitToWidth(true);
-    scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
     scroll.setFocusTraversable(false);
     VBox.setVgrow(scroll, Priority.SOMETIMES);
     legend.setWrapText(true);
@@ -97,6 +96,7 @@ public final class BoardView extends VBox {
     desk.benchProperty().addListener(o -> show());
     desk.preferencesProperty().addListener(o -> show());
     visibleProperty().addListener(o -> show());
+    widthProperty().addListener(o -> giveRoom());
     show();
   }
 
@@ -106,6 +106,14 @@ public final class BoardView extends VBox {
       this.terse = terse;
       showBeside();
     }
+  }
+
+  /** What cells say goes by the width of the board, never by their own. */
+  private void giveRoom() {
+    int columns = Math.max(1, grid.getColumnConstraints().size() - 1);
+    double sides = getInsets().getLeft() + getInsets().getRight();
+    double inner = (getWidth() - sides) * (1 - HEAD_SHARE / 100) / columns - grid.getHgap();
+    cells.forEach(cell -> cell.giveRoom(inner / desk.preferences().zoom()));
   }
 
   private void showBeside() {
@@ -175,6 +183,7 @@ public final class BoardView extends VBox {
     } else {
       makeCells(bench, now);
     }
+    giveRoom();
     bench.ifPresent(this::markCurrent);
   }
 

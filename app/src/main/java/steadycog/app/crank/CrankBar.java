@@ -1,18 +1,15 @@
 package steadycog.app.crank;
 
 import java.math.BigInteger;
-import java.util.ArrayList;
-import java.util.List;
 import java.util.Optional;
 import javafx.event.ActionEvent;
 import javafx.event.EventHandler;
+import javafx.geometry.HPos;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.ScrollPane;
 import javafx.scene.control.Tooltip;
-import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -23,21 +20,22 @@ import steadycog.app.desk.Bench;
 import steadycog.app.desk.Crank;
 import steadycog.app.desk.Desk;
 import steadycog.app.look.Beat;
+import steadycog.app.look.Flow;
 import steadycog.app.look.Icon;
 import steadycog.app.look.Look;
 import steadycog.app.look.Sign;
 import steadycog.motion.TurnCount;
-import steadycog.number.Exact;
 import steadycog.train.Drive;
 import steadycog.train.MemberId;
-import steadycog.train.Mesh;
 import steadycog.train.Roles;
 import steadycog.train.Take;
 
-/** The crank with its counters: input, output, teeth past every mesh, and when marks line up. */
+/** The crank, a slim band over the drawing: input, output, and when all marks line up. */
 public final class CrankBar extends HBox {
   /** Nobody turns a crank further than this. */
   private static final BigFraction FAR = BigFraction.of(1_000_000);
+
+  private static final double AFTER = 16;
 
   private final Desk desk;
   private final Crank crank;
@@ -45,12 +43,10 @@ public final class CrankBar extends HBox {
   private final Label input = Look.label("", "counter-value");
   private final Label outputName = Look.label("", "caption");
   private final Label output = Look.label("", "counter-value");
-  private final FlowPane chips = new FlowPane();
-  private final List<TeethChip> teeth = new ArrayList<>();
-  private final List<Label> counters = new ArrayList<>();
-  private List<String> shownMeshes = List.of();
+  private final Flow band = new Flow();
   private final Label lineUp = new Label();
   private final Label toGo = Look.label("", "soft");
+  private final VBox marks = new VBox(1, lineUp, toGo);
   private final Button run = new Button();
   private final Beat clock;
 
@@ -61,17 +57,17 @@ public final class CrankBar extends HBox {
     input.setId("input-turns");
     output.setId("output-turns");
     lineUp.setId("line-up");
-    HBox panel =
-        new HBox(
-            new CrankControl(crank),
-            buttons(),
-            counter(inputName, input),
-            counter(outputName, output),
-            teethCounters(),
-            marks());
-    panel.getStyleClass().addAll("panel", "crank-panel");
-    HBox.setHgrow(panel, Priority.ALWAYS);
-    getChildren().add(panel);
+    band.getChildren()
+        .addAll(new CrankControl(crank), buttons(), Look.styled(counters(), "crank-counters"));
+    marks.setAlignment(Pos.CENTER_LEFT);
+    marks.setManaged(false);
+    toGo.textProperty().addListener(o -> requestLayout());
+    Tooltip.install(
+        marks,
+        new Tooltip(
+            "Input turns after which all marks stand at twelve o\u2019clock together again"));
+    HBox.setHgrow(band, Priority.ALWAYS);
+    getChildren().addAll(band, marks);
     desk.benchProperty().addListener(o -> rebuild());
     clock = new Beat(crank::advance);
     crank.countedProperty().addListener(o -> refresh());
@@ -84,8 +80,8 @@ public final class CrankBar extends HBox {
     run.setId("run");
     run.setOnAction(e -> crank.toggleRunning());
     run.setTooltip(new Tooltip("Let it turn slowly, or stop it (space)"));
-    run.setPrefWidth(92);
-    GridPane grid = new GridPane(5, 5);
+    run.setMaxWidth(Double.MAX_VALUE);
+    GridPane grid = new GridPane(4, 4);
     grid.add(step("\u2212 tooth", ",", e -> crank.tooth(-1)), 0, 0);
     grid.add(step("+ tooth", ".", e -> crank.tooth(1)), 1, 0);
     grid.add(step("\u2212 turn", "<", e -> crank.turn(-1)), 0, 1);
@@ -99,7 +95,7 @@ public final class CrankBar extends HBox {
   }
 
   private static Button step(String words, String key, EventHandler<ActionEvent> action) {
-    HBox face = new HBox(6, new Label(words), Look.label(key, "key"));
+    HBox face = new HBox(5, new Label(words), Look.label(key, "key"));
     face.setAlignment(Pos.CENTER);
     Button button = new Button();
     button.setGraphic(face);
@@ -111,73 +107,37 @@ public final class CrankBar extends HBox {
     return button;
   }
 
-  private static Node counter(Label name, Label value) {
-    VBox box = new VBox(2, name, value);
-    box.setAlignment(Pos.CENTER_LEFT);
-    box.setMinWidth(104);
-    box.setPrefWidth(136);
-    return box;
+  /** Input over output, each with its name. */
+  private Node counters() {
+    GridPane grid = new GridPane(8, 0);
+    grid.addRow(0, inputName, input);
+    grid.addRow(1, outputName, output);
+    grid.setAlignment(Pos.CENTER_LEFT);
+    for (Label value : new Label[] {input, output}) {
+      GridPane.setHalignment(value, HPos.RIGHT);
+      value.setMinWidth(USE_PREF_SIZE);
+    }
+    return grid;
   }
 
-  private Node teethCounters() {
-    chips.getStyleClass().add("count-chips");
-    ScrollPane scroll = new ScrollPane(chips);
-    scroll.setFitToWidth(true);
-    scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
-    scroll.setFocusTraversable(false);
-    scroll.setPrefViewportHeight(50);
-    scroll.setMinWidth(70);
-    VBox box = new VBox(2, Look.label("Teeth past", "caption"), scroll);
-    box.setAlignment(Pos.CENTER_LEFT);
-    HBox.setHgrow(box, Priority.ALWAYS);
-    return box;
+  /** In a narrow window, or with large text, the marks' count steps back for the drawing. */
+  @Override
+  protected void layoutChildren() {
+    super.layoutChildren();
+    double from = getInsets().getLeft() + band.prefWidth(-1) + AFTER;
+    double wide = marks.prefWidth(-1);
+    marks.setVisible(from + wide + getInsets().getRight() <= getWidth());
+    double high = marks.prefHeight(-1);
+    marks.resizeRelocate(from, snapPositionY((getHeight() - high) / 2), wide, high);
   }
-
-  private Node marks() {
-    Label caution = Look.label("Mind your fingers at running gears", "caution");
-    caution.setTooltip(
-        new Tooltip(
-            "Pinch points: keep hands, sleeves and hair clear of running gears and guard them."
-                + " Local codes and licensed practice decide what is required."));
-    VBox box = new VBox(1, Look.label("All marks line up", "caption"), lineUp, toGo, caution);
-    box.setAlignment(Pos.CENTER_LEFT);
-    box.setMinWidth(Region.USE_PREF_SIZE);
-    return box;
-  }
-
-  /** The counter of one mesh. */
-  private record TeethChip(Mesh mesh, Label value) {}
 
   private void rebuild() {
-    List<Mesh> meshes = desk.bench().map(b -> b.card().train().meshes()).orElse(List.of());
-    List<String> names = meshes.stream().map(CrankBar::name).toList();
-    if (!names.equals(shownMeshes)) {
-      shownMeshes = names;
-      chips.getChildren().clear();
-      counters.clear();
-      names.forEach(this::addCounter);
-    }
-    teeth.clear();
-    for (int k = 0; k < meshes.size(); k++) {
-      teeth.add(new TeethChip(meshes.get(k), counters.get(k)));
-    }
     Optional<Roles> roles = desk.bench().map(Bench::study).map(s -> s.motion().mechanism().roles());
     Optional<MemberId> drive =
         roles.flatMap(r -> r.drives().stream().findFirst()).map(Drive::member);
-    inputName.setText("Input" + drive.map(id -> " " + Sign.shortName(id)).orElse(""));
-    outputName.setText("Output" + take(roles).map(id -> " " + Sign.shortName(id)).orElse(""));
+    inputName.setText("in" + drive.map(id -> " " + Sign.shortName(id)).orElse(""));
+    outputName.setText("out" + take(roles).map(id -> " " + Sign.shortName(id)).orElse(""));
     refresh();
-  }
-
-  private void addCounter(String name) {
-    Label value = new Label();
-    value.setMinWidth(46);
-    counters.add(value);
-    chips.getChildren().add(new HBox(5, Look.label(name, "soft"), value));
-  }
-
-  private static String name(Mesh mesh) {
-    return Sign.shortName(mesh.a()) + " ~ " + Sign.shortName(mesh.b());
   }
 
   private static Optional<MemberId> take(Optional<Roles> roles) {
@@ -191,10 +151,6 @@ public final class CrankBar extends HBox {
     Optional<MemberId> take =
         take(desk.bench().map(Bench::study).map(s -> s.motion().mechanism().roles()));
     output.setText(count.flatMap(c -> take.flatMap(c::turns)).map(Sign::turns).orElse(Sign.DASH));
-    for (TeethChip chip : teeth) {
-      chip.value.setText(
-          count.flatMap(c -> c.teethPassed(chip.mesh)).map(CrankBar::teethText).orElse(Sign.DASH));
-    }
     lineUp.setText(crank.lineUp().map(CrankBar::everyTurns).orElse(Sign.DASH));
     toGo.setText(
         crank
@@ -206,12 +162,8 @@ public final class CrankBar extends HBox {
 
   private static String everyTurns(BigInteger turns) {
     return turns.equals(BigInteger.ONE)
-        ? "after every input turn"
-        : "every " + Sign.count(turns) + " input turns";
-  }
-
-  private static String teethText(BigFraction count) {
-    return Exact.decimal(count, Exact.isWhole(count) ? 0 : 1).toPlainString();
+        ? "marks every turn"
+        : "marks every " + Sign.count(turns) + " turns";
   }
 
   private void showRunning(boolean running) {

@@ -14,8 +14,8 @@ import steadycog.app.look.Look;
 
 /** A hand crank to drag round; its arm stands as the input does. */
 final class CrankControl extends Pane {
-  private static final double RADIUS = 41;
-  private static final double ARM = 28;
+  private static final double RADIUS = 25;
+  private static final double ARM = 16;
   private static final int TICKS = 12;
 
   private final Crank crank;
@@ -36,12 +36,12 @@ final class CrankControl extends Pane {
     Group arm =
         new Group(
             Look.styled(new Line(0, 0, 0, -ARM), "crank-arm"),
-            Look.styled(new Circle(0, -ARM, 9), "crank-knob"),
-            Look.styled(new Circle(6), "crank-axis"));
+            Look.styled(new Circle(0, -ARM, 6), "crank-knob"),
+            Look.styled(new Circle(4), "crank-axis"));
     arm.getTransforms().add(spin);
     Group dial = new Group(Look.styled(new Circle(RADIUS - 1), "crank-plate"));
     for (int k = 0; k < TICKS; k++) {
-      Line tick = Look.styled(new Line(0, 3 - RADIUS, 0, (k == 0 ? 9 : 6) - RADIUS), "crank-tick");
+      Line tick = Look.styled(new Line(0, 3 - RADIUS, 0, (k == 0 ? 7 : 5) - RADIUS), "crank-tick");
       tick.getTransforms().add(new Rotate(360.0 * k / TICKS));
       dial.getChildren().add(tick);
     }

@@ -44,6 +44,7 @@ public final class Desk {
   private final History history = new History();
   private final BenchWork work;
   private final CureWork cures;
+  private final Glances glances;
   private final Crank crank = new Crank(this);
   private final Simulation simulation = new Simulation(this);
   private final Keystrokes keystrokes = new Keystrokes();
@@ -69,10 +70,14 @@ public final class Desk {
   public Desk(Consumer<Runnable> onScreen) {
     work = new BenchWork(onScreen);
     cures = new CureWork(this, onScreen);
-    bench.addListener(o -> cures.seek());
+    glances = new Glances(this, onScreen);
+    bench.addListener(
+        o -> {
+          cures.seek();
+          glances.takeOver();
+        });
+    page.addListener(o -> glances.bringInStep());
   }
-
-  // ---- what the views look at
 
   /** The open job and which of its trains is in view. */
   public ReadOnlyObjectProperty<Page> pageProperty() {
@@ -92,6 +97,11 @@ public final class Desk {
   /** What puts the train in view right. */
   public CureWork cures() {
     return cures;
+  }
+
+  /** What every train of the job gives. */
+  public Glances glances() {
+    return glances;
   }
 
   /** Changes with the train that is in view, not with what is done to it. */
@@ -165,8 +175,6 @@ public final class Desk {
     return page.get().sheet();
   }
 
-  // ---- what can be done
-
   /** The job's file. */
   public FileWork file() {
     return file;
@@ -181,8 +189,6 @@ public final class Desk {
   public SheetWork trains() {
     return trains;
   }
-
-  // ---- states of a shift plan
 
   /** The name of the state that is in view; empty while the train has none. */
   public Optional<String> state() {
@@ -212,13 +218,10 @@ public final class Desk {
 
   /** The tooth count of a member of the train in view. */
   public Optional<Teeth> teeth(MemberId member) {
-    return sheet()
-        .card()
-        .flatMap(
-            card ->
-                card.train().members().stream()
-                    .filter(candidate -> candidate.id().equals(member))
-                    .findFirst())
+    return sheet().card().stream()
+        .flatMap(card -> card.train().members().stream())
+        .filter(candidate -> candidate.id().equals(member))
+        .findFirst()
         .flatMap(Member::teeth);
   }
 
@@ -367,8 +370,6 @@ public final class Desk {
     return card.filter(c -> c.train().members().stream().anyMatch(m -> m.id().equals(member)))
         .isPresent();
   }
-
-  // ---- what is in view
 
   public void select(Optional<MemberId> member) {
     selection.set(member.filter(id -> knows(sheet().card(), id)));

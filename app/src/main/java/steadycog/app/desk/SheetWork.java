@@ -113,6 +113,15 @@ public final class SheetWork {
     desk.change(new Page(fewer, Math.min(desk.page().index(), fewer.sheets().size() - 1)));
   }
 
+  /** Takes the train in view so many places on in the job; beyond its ends it stays. */
+  public void move(int by) {
+    int from = desk.page().index();
+    int to = Math.clamp(from + by, 0, desk.job().sheets().size() - 1);
+    if (to != from) {
+      desk.change(new Page(desk.job().without(from).adding(to, desk.sheet()), to));
+    }
+  }
+
   /** Gives the train in view another name; a blank one changes nothing. */
   public void rename(String name) {
     if (!name.isBlank() && !name.strip().equals(desk.sheet().name())) {

@@ -103,7 +103,7 @@ final class CandidateTable extends TableView<Candidate> {
         222,
         Candidates::brief,
         Comparator.comparing(Candidates::wheels),
-        "Wheels that mesh ~, or sun \u00b7 planets \u00b7 ring; the chosen one is written out"
+        "Pairs, driver/driven, or sun \u00b7 planets \u00b7 ring; the chosen one is written out"
             + " beside");
     add(
         "i",

@@ -46,9 +46,11 @@ final class Candidates {
         .orElse("");
   }
 
-  /** The same for a narrow column: sun, planets and ring by their places alone. */
+  /** The same for a narrow column: pairs as 18/102, sun, planets and ring by their places. */
   static String brief(Candidate candidate) {
     return wheels(candidate)
+        .replace(" ~ ", "/")
+        .replace(" = ", " \u00b7 ")
         .replaceFirst("^planets ", Sign.DASH + " \u00b7 ")
         .replaceAll("(then {2})planets ", "$1" + Sign.DASH + " \u00b7 ")
         .replace("sun ", "")

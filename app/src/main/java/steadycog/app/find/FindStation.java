@@ -38,7 +38,7 @@ public final class FindStation extends HBox {
       "Write the ratio you have in mind on the left: 85, or 1500 rpm to 12 rpm, or how long one"
           + " turn of the output takes. Tooth counts that make it appear here, the nearest first.";
   private static final double COMPARE_HEIGHT = 262;
-  private static final double SIDE_WIDTH = 306;
+  private static final double SIDE_WIDTH = 268;
 
   private final Desk desk;
   private final Finder finder;

@@ -3,11 +3,9 @@ package steadycog.app.geartable;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Collectors;
-import javafx.beans.binding.Bindings;
-import javafx.geometry.Insets;
 import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.SnapshotParameters;
-import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
@@ -19,7 +17,6 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Pane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
-import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.scene.shape.Line;
 import javafx.scene.transform.Scale;
@@ -37,15 +34,15 @@ import steadycog.train.MemberId;
 import steadycog.train.Part;
 import steadycog.train.Train;
 
-/** The face view with what belongs round it: state, scale, role buttons, and first steps. */
+/**
+ * The drawing: the face view as large as the paper, over its edges the crank and the side view, and
+ * beside or below it the ratio board where roles are the work.
+ */
 public final class GearTable extends BorderPane {
-  private static final double EDGE = 12;
   private static final int MOST_NAMED = 4;
-  private static final double LEAST_HEIGHT_FOR_EDGE = 430;
-  private static final double EDGE_SHARE = 0.25;
 
-  /** With its power shown the side view needs more room. */
-  private static final double POWER_SHARE = 0.5;
+  /** Lower than this the paper has no room for a side view, unless it is asked for. */
+  private static final double LEAST_HEIGHT_FOR_EDGE = 330;
 
   private static final double LEAST_WIDTH_FOR_NOTE = 380;
   private static final double LEAST_WIDTH_FOR_BOARD = 640;
@@ -57,23 +54,35 @@ public final class GearTable extends BorderPane {
   private final FaceView face;
   private final RoleStrip strip;
   private final EdgeView edge;
+  private final Paper paper;
   private final VBox side;
   private final BoardView board;
   private final HBox beside;
   private final VBox below;
+  private final Node power;
   private Optional<Boolean> edgeWanted = Optional.empty();
   private final Label state = new Label();
   private final HBox banner = new HBox(state);
   private final Label scaleText = Look.label("", "table-note");
   private final Line scaleBar = Look.styled(new Line(), "scale-bar");
   private final HBox scale = new HBox(8, scaleBar, scaleText);
-  private final VBox firstSteps;
+  private final Label caution = Look.label("Mind your fingers at running gears", "caution");
+  private final Doors firstSteps;
+  private final VBox over;
 
-  public GearTable(Desk desk) {
+  /**
+   * The drawing.
+   *
+   * @param strip holds what its keys do
+   * @param crank stands over it
+   * @param ways are open from an empty bench
+   */
+  public GearTable(Desk desk, RoleStrip strip, Node crank, Doors.Ways ways) {
     this.desk = desk;
+    this.strip = strip;
     face = new FaceView(desk);
-    strip = new RoleStrip(desk);
-    firstSteps = firstSteps();
+    face.setId("face-view");
+    firstSteps = new Doors(desk, ways);
     setId("gear-table");
     getStyleClass().add("gear-table");
     setFocusTraversable(true);
@@ -82,26 +91,25 @@ public final class GearTable extends BorderPane {
     setMinSize(240, 160);
     scale.setAlignment(Pos.CENTER_LEFT);
     scale.setMouseTransparent(true);
-    StackPane table = new StackPane(face, banner, scale, firstSteps, new WorkNote(desk));
-    table.setMinSize(0, 0);
-    beside = new HBox(table);
+    caution.setTooltip(
+        new Tooltip(
+            "Pinch points: keep hands, sleeves and hair clear of running gears and guard them."
+                + " Local codes and licensed practice decide what is required."));
     edge = new EdgeView(desk);
-    edge.prefHeightProperty()
-        .bind(
-            heightProperty()
-                .multiply(
-                    Bindings.when(desk.powerProperty().isEqualTo(PowerShown.NONE))
-                        .then(EDGE_SHARE)
-                        .otherwise(POWER_SHARE)));
     edge.setMinHeight(0);
+    VBox.setVgrow(edge, Priority.ALWAYS);
     board = new BoardView(desk);
-    side = new VBox(powerChoice(), edge);
-    below = new VBox(side, strip);
+    power = powerChoice();
+    side = Look.styled(new VBox(power, edge), "side-view");
+    over = Look.styled(new VBox(crank, new StateBar(desk)), "over-drawing");
+    paper = new Paper(desk, face, side, over, scale, caution, banner, firstSteps);
+    paper.setMinSize(0, 0);
+    beside = new HBox(paper);
+    below = new VBox();
     beside.setMinWidth(0);
-    HBox.setHgrow(table, Priority.ALWAYS);
+    HBox.setHgrow(paper, Priority.ALWAYS);
     setCenter(beside);
     setBottom(below);
-    setTop(new StateBar(desk));
     widthProperty().addListener(o -> placeBoard());
     heightProperty().addListener(o -> placeBoard());
     placeBoard();
@@ -111,8 +119,6 @@ public final class GearTable extends BorderPane {
               showEdge();
               placeBoard();
             });
-    place(banner, Pos.TOP_CENTER);
-    place(scale, Pos.BOTTOM_LEFT);
     addEventHandler(KeyEvent.KEY_PRESSED, this::onKey);
     setOnMousePressed(
         press -> {
@@ -131,23 +137,21 @@ public final class GearTable extends BorderPane {
     refresh();
   }
 
-  /** A picture of the face and edge views, at twice the size on screen. */
+  /** A picture of the face and side views with their scale, at twice the size on screen. */
   public WritableImage drawing() {
     SnapshotParameters twice = new SnapshotParameters();
     twice.setTransform(new Scale(2, 2));
-    strip.setVisible(false);
-    strip.setManaged(false);
+    showTools(false);
     layout();
     WritableImage picture = snapshot(twice, null);
-    strip.setVisible(true);
-    strip.setManaged(true);
+    showTools(true);
     return picture;
   }
 
-  private static void place(Region node, Pos where) {
-    StackPane.setAlignment(node, where);
-    StackPane.setMargin(node, new Insets(EDGE));
-    node.setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
+  /** What is worked with over the drawing. */
+  private void showTools(boolean shown) {
+    Look.show(over, shown);
+    Look.show(power, shown);
   }
 
   /** What the side view shows of the power, above it. */
@@ -155,6 +159,7 @@ public final class GearTable extends BorderPane {
     HBox choice = Look.styled(new HBox(2, Look.label("power", "soft")), "power-choice");
     choice.setAlignment(Pos.CENTER_LEFT);
     OneOf group = new OneOf();
+    choice.setMinHeight(Region.USE_PREF_SIZE);
     for (PowerShown one : PowerShown.values()) {
       ToggleButton button = Look.styled(new ToggleButton(one.word()), "chip");
       button.setId("power-" + one.name().toLowerCase(Locale.ROOT));
@@ -168,33 +173,6 @@ public final class GearTable extends BorderPane {
     }
 
     return choice;
-  }
-
-  private VBox firstSteps() {
-    Label big = Look.label("Nothing on the bench yet", "big");
-    Label how =
-        Look.label(
-            "Count the teeth and type the train in the line above: ~ for wheels that mesh,"
-                + " = for wheels on one shaft. Or start from one of these:",
-            "soft");
-    how.setWrapText(true);
-    how.setMaxWidth(430);
-    VBox box = new VBox(big, how);
-    for (String card :
-        new String[] {
-          "parallel 18 ~ 72",
-          "parallel 20 ~ 33 ~ 50",
-          "parallel 18 ~ 72 = 20 ~ 80",
-          "planetary sun 24 planet 18 x4 ring 60\nhold ring\ndrive sun\ntake carrier",
-          "cycloidal lobes 29 pins 30\nhold ring\ndrive eccentric\ntake disc",
-          "strainwave nominal 80\nhold circular\ndrive wave\ntake flex"
-        }) {
-      Button example = Look.styled(new Button(card.lines().findFirst().orElseThrow()), "example");
-      example.setOnAction(e -> desk.train().type(card + "\n"));
-      box.getChildren().add(example);
-    }
-    box.setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
-    return Look.styled(box, "first-steps");
   }
 
   private void refresh() {
@@ -216,7 +194,9 @@ public final class GearTable extends BorderPane {
       scaleBar.setEndX(modules * pixels);
       scaleText.setText(
           barLength(bench.get(), modules)
-              + (face.getWidth() > LEAST_WIDTH_FOR_NOTE ? ", from the drive end" : ""));
+              + (face.getWidth() > LEAST_WIDTH_FOR_NOTE * desk.preferences().zoom()
+                  ? ", from the drive end"
+                  : ""));
     }
   }
 
@@ -328,7 +308,7 @@ public final class GearTable extends BorderPane {
     if (board.getParent() != home) {
       beside.getChildren().remove(board);
       below.getChildren().remove(board);
-      home.getChildren().add(1, board);
+      home.getChildren().add(board);
     }
   }
 
@@ -338,7 +318,10 @@ public final class GearTable extends BorderPane {
     boolean laying = desk.stationProperty().get() == Station.LAY_OUT;
     boolean shown = laying && desk.bench().isPresent() && edgeWanted.orElse(room);
     edge.setVisible(shown);
-    Look.show(side, shown);
+    side.setManaged(shown);
+    paper.forceSide(edgeWanted.isPresent());
+    over.setVisible(desk.bench().isPresent());
+    paper.requestLayout();
     boolean boarded = !laying && desk.bench().isPresent();
     board.setVisible(boarded);
     board.setManaged(boarded);
@@ -354,7 +337,7 @@ public final class GearTable extends BorderPane {
   }
 
   private void toggleEdge() {
-    edgeWanted = Optional.of(!edge.isVisible());
+    edgeWanted = Optional.of(!(edge.isVisible() && side.isVisible()));
     showEdge();
   }
 

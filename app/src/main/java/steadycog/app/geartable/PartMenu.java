@@ -21,15 +21,17 @@ import steadycog.train.StrainWave;
 import steadycog.train.Teeth;
 
 /** Puts another part beside what is on the bench, to be joined, or takes one away. */
-final class PartMenu extends MenuButton {
+public final class PartMenu extends MenuButton {
   private static final int NOMINAL = 80;
 
-  PartMenu(Desk desk) {
+  public PartMenu(Desk desk) {
     super("+ part");
     setId("add-part");
     setTooltip(
         new Tooltip("Another set, drive or pair on the bench; join it member to member with J"));
     setFocusTraversable(false);
+    setMinWidth(USE_PREF_SIZE);
+    getStyleClass().add("chip-menu");
     parts()
         .forEach(
             (name, part) -> {

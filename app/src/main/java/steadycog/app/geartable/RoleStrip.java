@@ -26,7 +26,7 @@ import steadycog.train.MemberId;
 import steadycog.train.Teeth;
 
 /** What can be done with the chosen member, each with its key. */
-final class RoleStrip extends FlowPane {
+public final class RoleStrip extends FlowPane {
   private static final Pattern TEETH = Pattern.compile("([1-9]\\d{0,4})(i?)");
 
   private final Desk desk;
@@ -38,12 +38,11 @@ final class RoleStrip extends FlowPane {
   private final Button turnCrown;
   private final Button remove;
   private final Button rim;
-  private final PartMenu parts;
   private final Button addRow;
   private Optional<MemberId> tieFrom = Optional.empty();
   private boolean joining;
 
-  RoleStrip(Desk desk) {
+  public RoleStrip(Desk desk) {
     this.desk = desk;
     getStyleClass().add("role-strip");
     teeth = teethField();
@@ -139,8 +138,7 @@ final class RoleStrip extends FlowPane {
             "M",
             "Teeth on the outside of this ring, carrier or disc, and a wheel that meshes with them",
             desk.train()::meshWheel);
-    parts = new PartMenu(desk);
-    getChildren().addAll(rim, turnCrown, remove, parts);
+    getChildren().addAll(rim, turnCrown, remove);
     chosen.setMinWidth(Region.USE_PREF_SIZE);
     desk.selectionProperty().addListener((o, old, now) -> chosen(now));
     desk.pageProperty().addListener(o -> cancelLock());
@@ -170,7 +168,6 @@ final class RoleStrip extends FlowPane {
     Look.show(turnCrown, laying && tools.contains(PartTool.CROWN));
     Look.show(remove, laying);
     Look.show(rim, laying && desk.selection().filter(desk.train()::canHaveRim).isPresent());
-    Look.show(parts, laying && desk.bench().isPresent());
   }
 
   private Button build(String word, String key, String help, Consumer<MemberId> action) {
@@ -256,10 +253,7 @@ final class RoleStrip extends FlowPane {
     chosen.setTooltip(member.map(id -> new Tooltip(Glossary.of(id))).orElse(null));
     showTeeth();
     showTools();
-    getChildren().stream()
-        .skip(1)
-        .filter(tool -> tool != parts)
-        .forEach(button -> button.setDisable(!any));
+    getChildren().stream().skip(1).forEach(button -> button.setDisable(!any));
   }
 
   /** The next member chosen is locked to the one chosen now. */

@@ -71,7 +71,7 @@ public final class FindingRow extends HBox {
   public void show(Advice advised, boolean sought) {
     Finding finding = advised.finding().in(desk.preferences().units());
     String word = finding.severity().word();
-    icon.show(icon(finding.severity()));
+    icon.show(Icon.of(finding.severity()));
     STATES.forEach((each, state) -> pseudoClassStateChanged(state, each == finding.severity()));
     severity.setText(word);
     message.setText(typeset(finding.message()));
@@ -120,13 +120,5 @@ public final class FindingRow extends HBox {
         .filter(ratio -> cure.changesRatio())
         .map(ratio -> "  (" + Sign.ratio(ratio, desk.preferences().trainValueLeads()) + ")")
         .orElse("");
-  }
-
-  private static Icon icon(Severity severity) {
-    return switch (severity) {
-      case ERROR -> Icon.ERROR;
-      case WARNING -> Icon.WARNING;
-      case NOTE, OK -> Icon.NOTE;
-    };
   }
 }

@@ -19,7 +19,7 @@ final class FindingsList extends VBox {
     this.desk = desk;
     getStyleClass().addAll("panel", "findings");
     setId("findings");
-    getChildren().addAll(new PutRightBar(desk), none);
+    getChildren().addAll(Look.label("Findings", "caption"), none);
     Later later = Later.nextFrame(this::show);
     desk.benchProperty().addListener(o -> later.ask());
     desk.cures().knownProperty().addListener(o -> later.ask());

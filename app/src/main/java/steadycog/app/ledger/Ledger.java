@@ -3,6 +3,8 @@ package steadycog.app.ledger;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import javafx.geometry.Insets;
+import javafx.scene.Node;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
@@ -14,9 +16,16 @@ import steadycog.train.Member;
 import steadycog.train.MemberId;
 import steadycog.train.Part;
 
-/** Ratio headline, a line for every member, and the findings. */
+/**
+ * A line for every member, with what can be done to the chosen one under its own, then the findings
+ * and all else that is known of the train.
+ */
 public final class Ledger extends VBox {
+  private static final double SCROLL_BAR = 12;
+
   private final Desk desk;
+  private final Node tools;
+  private final FindingsList findings;
   private final VBox titles = new VBox();
   private final VBox lines = new VBox();
   private final LossPanel losses;
@@ -24,12 +33,27 @@ public final class Ledger extends VBox {
   private final List<MemberRow> rows = new ArrayList<>();
   private Preferences shownPreferences = Preferences.USUAL;
 
-  public Ledger(Desk desk) {
+  /** A ledger with {@code tools} for the chosen member. */
+  public Ledger(Desk desk, Node tools) {
     this.desk = desk;
+    this.tools = tools;
     getStyleClass().add("ledger");
     lines.setId("ledger-lines");
-    VBox table = new VBox(titles, lines);
+    // Where the text is large its columns are scrolled to, never cut.
+    Columns columns = new Columns(desk, titles, lines);
+    ScrollPane table = new ScrollPane(columns);
+    table.setFitToWidth(true);
+    table
+        .viewportBoundsProperty()
+        .subscribe(
+            seen ->
+                leaveRoomForBar(
+                    columns, seen.getWidth() > 0 && columns.getWidth() > seen.getWidth() + 1));
+    table.setVbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+    table.setFocusTraversable(false);
     table.getStyleClass().addAll("panel", "ledger-table");
+    table.setMinHeight(USE_PREF_SIZE);
+    findings = new FindingsList(desk);
     losses = new LossPanel(desk);
     VBox scrolled =
         new VBox(
@@ -38,7 +62,8 @@ public final class Ledger extends VBox {
             new TwoInputsPanel(desk),
             new DifferentialPanel(desk),
             new DrivePanel(desk),
-            new FindingsList(desk),
+            findings,
+            new TeethPast(desk),
             losses,
             new MotorPanel(desk),
             new RunPanel(desk),
@@ -52,7 +77,7 @@ public final class Ledger extends VBox {
     scroll.setFitToWidth(true);
     scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
     VBox.setVgrow(scroll, Priority.ALWAYS);
-    getChildren().addAll(new Headline(desk, this::showLosses), scroll);
+    getChildren().add(scroll);
     desk.benchProperty().addListener((o, old, now) -> rebuild(now));
     desk.preferencesProperty().addListener(o -> rebuild(desk.bench()));
     desk.selectionProperty().addListener(o -> showSelection());
@@ -60,13 +85,27 @@ public final class Ledger extends VBox {
     rebuild(desk.bench());
   }
 
+  /** Or the bar that moves the columns would lie over the last row. */
+  private static void leaveRoomForBar(Columns columns, boolean scrolled) {
+    columns.setPadding(new Insets(0, 0, scrolled ? SCROLL_BAR : 0, 0));
+  }
+
   /** Scrolls to what the meshes lose. */
   public void showLosses() {
+    scrollTo(losses);
+  }
+
+  /** Scrolls to all that there is to object to. */
+  public void showFindings() {
+    scrollTo(findings);
+  }
+
+  private void scrollTo(Node panel) {
     layout();
     double height = scroll.getContent().getLayoutBounds().getHeight();
     double room = height - scroll.getViewportBounds().getHeight();
     if (room > 0) {
-      scroll.setVvalue(Math.min(1, losses.getBoundsInParent().getMinY() / room));
+      scroll.setVvalue(Math.min(1, panel.getBoundsInParent().getMinY() / room));
     }
   }
 
@@ -119,8 +158,14 @@ public final class Ledger extends VBox {
   }
 
   private void showSelection() {
-    rows.forEach(
-        row -> row.showSelected(desk.selection().filter(row.member()::equals).isPresent()));
+    lines.getChildren().remove(tools);
+    for (MemberRow row : rows) {
+      boolean chosen = desk.selection().filter(row.member()::equals).isPresent();
+      row.showSelected(chosen);
+      if (chosen) {
+        lines.getChildren().add(lines.getChildren().indexOf(row) + 1, tools);
+      }
+    }
   }
 
   private void showTurns() {

@@ -173,6 +173,7 @@ final class LossPanel extends VBox {
       fields.add(field);
       Label name = new Label();
       name.setMinWidth(USE_PREF_SIZE);
+      name.setMinWidth(USE_PREF_SIZE);
       table.row(name, cell, PanelTable.figure(""), PanelTable.figure(""), new Label());
     }
     shares = fields;

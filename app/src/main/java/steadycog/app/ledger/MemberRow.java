@@ -7,7 +7,6 @@ import javafx.geometry.Pos;
 import javafx.scene.control.Label;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.Region;
 import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.app.desk.Preferences;
 import steadycog.app.look.Glossary;
@@ -45,19 +44,19 @@ final class MemberRow extends HBox {
   private final Tooltip lossless = new Tooltip();
   private final Tooltip roleHint = new Tooltip();
 
-  /** The ledger's columns with their widths in pixels at the normal text size. */
+  /** The ledger's columns with their least widths in pixels at the normal text size. */
   enum Column {
-    MEMBER("member", 94, "Role and name of the member; its wheel stands for its shaft"),
+    MEMBER("member", 84, "Role and name of the member; its wheel stands for its shaft"),
     TEETH("teeth", 42, "Tooth count, i for internal teeth"),
-    TURNED("turned", 94, "Turns (t) and degrees since the marks stood at twelve o'clock"),
-    SPEED("", 68, "Speed, counter-clockwise positive seen from the drive end"),
+    TURNED("turned", 80, "Turns (t) and degrees since the marks stood at twelve o'clock"),
+    SPEED("", 60, "Speed, counter-clockwise positive seen from the drive end"),
     WAY("", 24, "Direction seen from the drive end"),
     TORQUE(
         "",
-        68,
+        62,
         "At driven, held and taken-off members the torque from outside; at the others, paler,"
             + " what passes through. With losses"),
-    POWER("", 76, "Power: positive enters, negative leaves; paler, what passes through");
+    POWER("", 66, "Power: positive enters, negative leaves; paler, what passes through");
 
     private final String title;
     private final double width;
@@ -68,6 +67,10 @@ final class MemberRow extends HBox {
       this.width = width;
       this.help = help;
     }
+
+    double width() {
+      return width;
+    }
   }
 
   /** A row in the units and text size of {@code preferences}. */
@@ -76,16 +79,14 @@ final class MemberRow extends HBox {
     this.id = member.id();
     getStyleClass().add("ledger-row");
     setId("row-" + id);
-    turned = cell(Column.TURNED);
-    teeth = cell(Column.TEETH);
-    speed = cell(Column.SPEED);
-    torque = cell(Column.TORQUE);
-    power = cell(Column.POWER);
-    fix(name, Column.MEMBER);
+    turned = cell();
+    teeth = cell();
+    speed = cell();
+    torque = cell();
+    power = cell();
     name.getStyleClass().add("cell");
     name.setAlignment(Pos.CENTER_LEFT);
     name.getChildren().setAll(roleIcon, Look.label(Sign.ownName(id), "member-name"));
-    fix(way, Column.WAY);
     way.setAlignment(Pos.CENTER);
     way.getChildren().setAll(wayIcon);
     turned.setTooltip(exactly);
@@ -143,7 +144,6 @@ final class MemberRow extends HBox {
     for (Column column : Column.values()) {
       Label title = Look.label(title(column, preferences), "cell", "ledger-head");
       title.setAlignment(Pos.CENTER_RIGHT);
-      fix(title, column, preferences.zoom());
       title.setTooltip(new Tooltip(column.help));
       row.getChildren().add(title);
     }
@@ -174,21 +174,9 @@ final class MemberRow extends HBox {
     return value.map(Sign::number).orElse(Sign.DASH);
   }
 
-  private Label cell(Column column) {
+  private static Label cell() {
     Label label = Look.label("", "cell", "figure");
     label.setAlignment(Pos.CENTER_RIGHT);
-    fix(label, column);
     return label;
-  }
-
-  private void fix(Region region, Column column) {
-    fix(region, column, preferences.zoom());
-  }
-
-  private static void fix(Region region, Column column, double zoom) {
-    double width = column.width * zoom;
-    region.setMinWidth(width);
-    region.setPrefWidth(width);
-    region.setMaxWidth(width);
   }
 }

@@ -1,6 +1,7 @@
 package steadycog.app.look;
 
 import javafx.scene.layout.Region;
+import steadycog.check.Severity;
 
 /** Small symbols, drawn on a 16 x 16 field and coloured by style class. */
 public enum Icon {
@@ -25,6 +26,8 @@ public enum Icon {
   ERROR("M 4.9 1.5 H 11.1 L 14.5 4.9 V 11.1 L 11.1 14.5 H 4.9 L 1.5 11.1 V 4.9 Z M 5 8 H 11", true),
   WARNING("M 8 1.6 L 15 14 H 1 Z M 8 6 V 10 M 8 11.6 V 12.4", true),
   NOTE("M 3 2 H 13 V 14 H 3 Z M 5.5 6 H 10.5 M 5.5 9 H 10.5", true),
+  /** Nothing to object to. */
+  SOUND("M 2.5 8.5 L 6.4 12.4 L 13.5 4", true),
   /** Output and input turn the same way, or against each other. */
   SAME(
       "M 2 5.5 H 13 M 10 2.5 L 13.5 5.5 L 10 8.5 M 2 11.5 H 13 M 10 8.8 L 13.5 11.5 L 10 14.2",
@@ -32,9 +35,21 @@ public enum Icon {
   OPPOSITE("M 2 5 H 13 M 10 2 L 13.5 5 L 10 8 M 3 11.5 H 14 M 6 8.5 L 2.5 11.5 L 6 14.5", true),
   RUN("M 4 2 L 13.5 8 L 4 14 Z", false),
   PAUSE("M 3.5 2.5 H 6.7 V 13.5 H 3.5 Z M 9.3 2.5 H 12.5 V 13.5 H 9.3 Z", false),
-  CLOSE("M 4 4 L 12 12 M 12 4 L 4 12", true);
+  CLOSE("M 4 4 L 12 12 M 12 4 L 4 12", true),
+  /** A list beside the drawing, wide or narrow. */
+  FOLD("M 2 2.5 H 14 V 13.5 H 2 Z M 6.5 2.5 V 13.5 M 11.5 5.5 L 9 8 L 11.5 10.5", true),
+  UNFOLD("M 2 2.5 H 14 V 13.5 H 2 Z M 6.5 2.5 V 13.5 M 9 5.5 L 11.5 8 L 9 10.5", true);
 
   static final double FIELD = 16;
+
+  /** The sign of a severity. */
+  public static Icon of(Severity severity) {
+    return switch (severity) {
+      case ERROR -> ERROR;
+      case WARNING -> WARNING;
+      case NOTE, OK -> NOTE;
+    };
+  }
 
   private final String path;
   private final boolean stroked;

@@ -6,6 +6,8 @@ import java.util.function.Function;
 import javafx.beans.Observable;
 import javafx.css.PseudoClass;
 import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 
 /**
  * A field whose value is taken with Enter and when it is left, by whatever key or click. What
@@ -50,6 +52,13 @@ public final class Typed {
           }
         });
     field.focusedProperty().addListener((o, was, is) -> typed.focused(is));
+    field.addEventFilter(
+        KeyEvent.KEY_PRESSED,
+        key -> {
+          if (key.getCode() == KeyCode.ESCAPE) {
+            typed.putBack();
+          }
+        });
     other.addListener(o -> field.pseudoClassStateChanged(BAD, false));
   }
 
@@ -71,6 +80,13 @@ public final class Typed {
     } else if (!field.getText().equals(settled)) {
       taken();
     }
+  }
+
+  /** What was typed is not meant: what stood there before stands there again. */
+  private void putBack() {
+    field.setText(settled);
+    field.pseudoClassStateChanged(BAD, false);
+    say.accept(Optional.empty());
   }
 
   private boolean taken() {

@@ -31,7 +31,7 @@ import steadycog.train.Train;
  * click in, their charts, and every ratio that there could be.
  */
 public final class ShiftStation extends HBox {
-  private static final double RIGHT_WIDTH = 388;
+  private static final double RIGHT_WIDTH = 352;
   private static final double EDGE_SHARE = 0.29;
   private static final double LEAST_HEIGHT_FOR_CHARTS = 530;
   private static final double CHART_HEIGHT = 126;

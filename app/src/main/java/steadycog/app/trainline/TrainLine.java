@@ -2,13 +2,19 @@ package steadycog.app.trainline;
 
 import java.util.List;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import javafx.application.Platform;
 import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.geometry.Rectangle2D;
 import javafx.scene.Node;
+import javafx.scene.Scene;
+import javafx.scene.TraversalDirection;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextArea;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.Tooltip;
 import javafx.scene.control.skin.TextAreaSkin;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
@@ -19,7 +25,6 @@ import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.scene.shape.Line;
 import steadycog.app.desk.Desk;
-import steadycog.app.look.Glossary;
 import steadycog.app.look.Look;
 import steadycog.notation.CardProblem;
 import steadycog.train.Bevel;
@@ -37,14 +42,18 @@ import steadycog.train.StrainWave;
  */
 public final class TrainLine extends VBox {
   private static final PseudoClass BAD = PseudoClass.getPseudoClass("bad");
-  private static final int FEWEST_ROWS = 3;
-  private static final int MOST_ROWS = 5;
+  private static final int FEWEST_ROWS = 2;
+  private static final int MOST_NOTE_ROWS = 3;
+
+  /** Of the window's height a card takes no more. */
+  private static final double MOST_SHARE = 1.0 / 3;
+
   private static final double PADDING = 14;
+  private static final double LINE = 1.4;
 
   /** What a field leaves out of a text that it is given. */
   private static final Pattern UNSHOWN = Pattern.compile("[\\x00-\\x08\\x0b-\\x1f\\x7f]");
 
-  private static final double NOTES_SHARE = 0.28;
   private static final String CHAIN_HINT =
       "~ meshes with    = same shaft    60i internal teeth    drive A 1500 rpm 0.4 Nm"
           + "    hold B    take F    lock A = C";
@@ -67,14 +76,16 @@ public final class TrainLine extends VBox {
   private final TextArea text = new TextArea();
   private final TextArea notes = new TextArea();
   private final Pane marks = new Pane();
+  private final StackPane field = new StackPane(text, marks);
+  private final Button oneLine = Look.styled(new Button(), "card-folded");
   private final Label message = Look.label("", "small", "soft");
+  private final ToggleButton noted = Look.styled(new ToggleButton("notes"), "chip");
+  private final Button fold = Look.styled(new Button("fold"), "chip");
   private boolean showing;
+  private boolean folded;
+  private boolean foldsWhenLeft;
 
-  /**
-   * The line.
-   *
-   * @param beside what stands beside the hints under it
-   */
+  /** A line with {@code beside} it what writes on the card for those who do not. */
   public TrainLine(Desk desk, Node beside) {
     this.desk = desk;
     getStyleClass().add("train-line");
@@ -84,52 +95,125 @@ public final class TrainLine extends VBox {
     text.setAccessibleText("Train line: the job card of this train");
     text.setPromptText("Type a train, for example: parallel 18 ~ 72 = 20 ~ 80");
     text.setPrefRowCount(FEWEST_ROWS);
+    text.setMinWidth(0);
+    text.setPrefColumnCount(1);
     marks.setMouseTransparent(true);
     marks.setManaged(false);
-    StackPane field = new StackPane(text, marks);
     field.setAlignment(Pos.TOP_LEFT);
     message.setId("card-message");
     message.setMinWidth(0);
+    message.setWrapText(true);
+    message.setMaxWidth(Double.MAX_VALUE);
+    HBox.setHgrow(message, Priority.ALWAYS);
+    text.setMinHeight(USE_PREF_SIZE);
+    makeNotes();
+    makeFold();
+    HBox under = new HBox(5, message, beside, noted, fold);
+    under.setAlignment(Pos.TOP_RIGHT);
+    getChildren().addAll(oneLine, field, under, notes);
+    desk.benchProperty().addListener(o -> showProblems());
+    text.textProperty().addListener((o, old, now) -> typed(() -> desk.train().type(closed(now))));
+    text.textProperty().addListener(o -> Platform.runLater(this::settle));
+    text.addEventFilter(KeyEvent.KEY_PRESSED, this::leaveByTab);
+    text.focusedProperty().addListener((o, was, is) -> showProblems());
+    text.focusedProperty().addListener((o, was, is) -> leave(is));
+    desk.pageProperty().addListener(o -> refresh());
+    desk.problemsProperty().addListener(o -> showProblems());
+    desk.inViewProperty().addListener((o, old, now) -> showNotes(!notes.getText().isEmpty()));
+    text.scrollTopProperty().addListener(o -> placeMarks());
+    text.widthProperty().addListener(o -> Platform.runLater(this::settle));
+    // Without the scroll bar of a field that was too low a row may fit that did not.
+    text.heightProperty().addListener(o -> Platform.runLater(this::settle));
+    text.fontProperty().addListener(o -> Platform.runLater(this::settle));
+    sceneProperty()
+        .flatMap(Scene::heightProperty)
+        .addListener((o, old, now) -> Platform.runLater(this::settle));
+    refresh();
+    showNotes(!notes.getText().isEmpty());
+    showProblems();
+  }
+
+  private void makeNotes() {
     notes.setId("train-notes");
     notes.setWrapText(true);
     notes.setPrefRowCount(1);
     notes.setMinWidth(0);
-    notes.prefWidthProperty().bind(widthProperty().multiply(NOTES_SHARE));
-    text.setMinWidth(0);
-    text.setPrefColumnCount(1);
+    notes.setPrefColumnCount(1);
+    notes.setMinHeight(USE_PREF_SIZE);
     notes.setAccessibleText("Notes on this train");
     notes.setPromptText("Notes on this train: where it goes, what was tried");
-    notes.prefHeightProperty().bind(text.prefHeightProperty());
     notes.getStyleClass().add("notes");
-    HBox.setHgrow(field, Priority.ALWAYS);
-    HBox row = new HBox(8, field, notes);
-    HBox under = new HBox(14, beside, message);
-    under.setAlignment(Pos.CENTER_LEFT);
-    getChildren().addAll(row, under);
-    desk.selectionProperty().addListener(o -> showProblems());
-    desk.benchProperty().addListener(o -> showProblems());
     notes.textProperty().addListener((o, old, now) -> typed(() -> desk.trains().note(closed(now))));
-    notes.addEventFilter(KeyEvent.KEY_PRESSED, this::leaveOnEscape);
-    text.textProperty().addListener((o, old, now) -> typed(() -> desk.train().type(closed(now))));
-    text.textProperty().addListener(o -> Platform.runLater(this::settle));
-    text.addEventFilter(KeyEvent.KEY_PRESSED, this::leaveOnEscape);
-    desk.pageProperty().addListener(o -> refresh());
-    desk.problemsProperty().addListener(o -> showProblems());
-    text.scrollTopProperty().addListener(o -> placeMarks());
-    text.widthProperty().addListener(o -> Platform.runLater(this::settle));
-    text.fontProperty().addListener(o -> Platform.runLater(this::settle));
-    refresh();
+    notes.addEventFilter(KeyEvent.KEY_PRESSED, this::leaveByTab);
+    noted.setId("show-notes");
+    noted.setTooltip(new Tooltip("Notes on this train: where it goes, what was tried"));
+    noted.setMinWidth(USE_PREF_SIZE);
+    noted.setOnAction(
+        e -> {
+          showNotes(noted.isSelected());
+          if (noted.isSelected()) {
+            notes.requestFocus();
+          }
+        });
+  }
+
+  private void makeFold() {
+    oneLine.setId("card-line");
+    oneLine.setMnemonicParsing(false);
+    oneLine.setMaxWidth(Double.MAX_VALUE);
+    oneLine.setMinWidth(0);
+    oneLine.setTooltip(new Tooltip("The job card of this train; press to write on it (Ctrl+L)"));
+    oneLine.setOnAction(e -> startTyping());
+    fold.setId("fold-card");
+    fold.setMinWidth(USE_PREF_SIZE);
+    fold.setTooltip(new Tooltip("The card on one line, for a larger drawing"));
+    fold.setOnAction(e -> fold(true));
+    Look.show(oneLine, false);
+  }
+
+  /** Beside a station with much to show the card is one line until it is written on. */
+  public void foldWhenLeft(boolean now) {
+    foldsWhenLeft = now;
+    fold(now);
+  }
+
+  private void leave(boolean focused) {
+    if (foldsWhenLeft && !focused) {
+      fold(true);
+    }
+  }
+
+  /** Shows the card on one line, or all of it. */
+  private void fold(boolean now) {
+    folded = now;
+    Look.show(oneLine, now);
+    Look.show(field, !now);
+    noted.getParent().getChildrenUnmodifiable().stream()
+        .filter(tool -> tool != message)
+        .forEach(tool -> Look.show(tool, !now));
+    Look.show(fold, !now && !foldsWhenLeft);
+    showNotes(!now && !notes.getText().isEmpty());
     showProblems();
+  }
+
+  private void showNotes(boolean now) {
+    noted.setSelected(now);
+    Look.show(notes, now && !folded);
   }
 
   /** Puts the cursor into the line. */
   public void startTyping() {
+    if (folded) {
+      fold(false);
+    }
     text.requestFocus();
   }
 
-  private void leaveOnEscape(KeyEvent event) {
-    if (event.getCode() == KeyCode.ESCAPE) {
-      getScene().getRoot().lookup("#gear-table").requestFocus();
+  private void leaveByTab(KeyEvent event) {
+    if (event.getCode() == KeyCode.TAB && !event.isShortcutDown()) {
+      Node field = (Node) event.getSource();
+      field.requestFocusTraversal(
+          event.isShiftDown() ? TraversalDirection.PREVIOUS : TraversalDirection.NEXT);
       event.consume();
     }
   }
@@ -146,6 +230,8 @@ public final class TrainLine extends VBox {
   private void refresh() {
     show(text, shown(desk.sheet().text()));
     show(notes, shown(desk.sheet().notes()));
+    noted.setText(desk.sheet().notes().isEmpty() ? "+ notes" : "notes");
+    showProblems();
   }
 
   /** Takes what is typed, not what is only shown: that may stand otherwise in the file. */
@@ -171,25 +257,33 @@ public final class TrainLine extends VBox {
     pseudoClassStateChanged(BAD, !problems.isEmpty());
     message.getStyleClass().setAll("label", "small", problems.isEmpty() ? "soft" : "bad-word");
     if (problems.isEmpty()) {
-      message.setText(hint());
+      boolean hinted = !folded && (text.isFocused() || text.getText().isEmpty());
+      message.setText(hinted ? hint() : "");
     } else {
       CardProblem first = problems.getFirst();
       String more = problems.size() > 1 ? "   (and " + (problems.size() - 1) + " more)" : "";
       message.setText(
           "Line " + first.line() + ", column " + first.column() + ": " + first.message() + more);
     }
+    Look.show(message, !message.getText().isEmpty());
+    Look.show(message.getParent(), !folded || !problems.isEmpty());
+    oneLine.setText(onOneLine(text.getText()));
     Platform.runLater(this::placeMarks);
   }
 
-  /** What the chosen member is; with none chosen, what can be written. */
+  /** The statements of a card behind one another, without its comments. */
+  private static String onOneLine(String card) {
+    String statements =
+        card.lines()
+            .map(line -> line.replaceFirst("#.*", "").strip())
+            .filter(line -> !line.isEmpty())
+            .collect(Collectors.joining("; "));
+    return statements.isEmpty() ? "Type a train" : statements;
+  }
+
+  /** What can be written. */
   private String hint() {
-    return desk.selection()
-        .map(Glossary::of)
-        .orElseGet(
-            () ->
-                desk.bench()
-                    .map(b -> writing(b.card().train().parts().getFirst()))
-                    .orElse(CHAIN_HINT));
+    return desk.bench().map(b -> writing(b.card().train().parts().getFirst())).orElse(CHAIN_HINT);
   }
 
   private static String writing(Part part) {
@@ -206,17 +300,25 @@ public final class TrainLine extends VBox {
 
   /** After the text has been laid out: as many rows as it takes, and the marks in place. */
   private void settle() {
-    text.applyCss();
-    text.layout();
-    if (text.getSkin() instanceof TextAreaSkin skin && !text.getText().isEmpty()) {
-      Rectangle2D first = skin.getCharacterBounds(0);
-      Rectangle2D last = skin.getCharacterBounds(text.getLength() - 1);
-      long rows = Math.round((last.getMaxY() - first.getMinY()) / first.getHeight());
-      text.setPrefHeight(Math.clamp(rows, FEWEST_ROWS, MOST_ROWS) * first.getHeight() + PADDING);
-    } else {
-      text.setPrefHeight(USE_COMPUTED_SIZE);
-    }
+    double most = getScene() == null ? 0 : getScene().getHeight() * MOST_SHARE;
+    settle(text, FEWEST_ROWS, most);
+    settle(notes, 1, MOST_NOTE_ROWS * notes.getFont().getSize() * LINE + PADDING);
     placeMarks();
+  }
+
+  private static void settle(TextArea area, int fewest, double most) {
+    area.applyCss();
+    area.layout();
+    if (area.getSkin() instanceof TextAreaSkin skin && !area.getText().isEmpty()) {
+      Rectangle2D first = skin.getCharacterBounds(0);
+      Rectangle2D last = skin.getCharacterBounds(area.getLength() - 1);
+      double wanted = last.getMaxY() - first.getMinY();
+      double least = fewest * first.getHeight();
+      area.setPrefHeight(
+          Math.max(least, Math.min(Math.max(least, wanted), most - PADDING)) + PADDING);
+    } else {
+      area.setPrefHeight(USE_COMPUTED_SIZE);
+    }
   }
 
   /** Underlines every place that cannot be read. */

@@ -12,6 +12,7 @@ import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import steadycog.app.desk.Preferences;
+import steadycog.app.desk.Station;
 import steadycog.format.demo.TernRock;
 import steadycog.format.file.Stamp;
 import steadycog.format.json.JobJson;
@@ -142,5 +143,32 @@ class MemoryTest {
     assertEquals(Preferences.USUAL, file.load());
     Files.writeString(folder.resolve("preferences.properties"), "speed=furlong\ntext-size=900\n");
     assertEquals(Preferences.USUAL.sized(Preferences.LARGEST_TEXT), file.load());
+  }
+
+  /** A window is brought back whole, or not at all where what was kept makes no window. */
+  @Test
+  void theWindowIsKeptWholeOrNotAtAll() throws Exception {
+    WindowFile file = new WindowFile(folder);
+    assertEquals(Optional.empty(), file.load());
+    for (Optional<Boolean> folded :
+        List.of(Optional.<Boolean>empty(), Optional.of(true), Optional.of(false))) {
+      WindowFile.Left left =
+          new WindowFile.Left(-12.5, 40, 1280, 800, true, Station.CUT_SHEET, folded);
+      file.save(left);
+      assertEquals(Optional.of(left), file.load());
+    }
+    Path kept = folder.resolve("window.properties");
+    String whole = Files.readString(kept);
+    for (String[] spoilt :
+        new String[][] {
+          {"width=1280.0", "width=wide"},
+          {"height=800.0", "height=NaN"},
+          {"CUT_SHEET", "SHOP"},
+          {"x=-12.5", ""}
+        }) {
+      assertTrue(whole.contains(spoilt[0]), spoilt[0]);
+      Files.writeString(kept, whole.replace(spoilt[0], spoilt[1]));
+      assertEquals(Optional.empty(), file.load(), spoilt[1]);
+    }
   }
 }

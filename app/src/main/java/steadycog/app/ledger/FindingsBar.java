@@ -3,29 +3,34 @@ package steadycog.app.ledger;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import steadycog.app.desk.CureWork;
 import steadycog.app.desk.CureWork.Proposal;
 import steadycog.app.desk.Desk;
 import steadycog.app.look.Flow;
+import steadycog.app.look.Icon;
+import steadycog.app.look.Later;
 import steadycog.app.look.Look;
 import steadycog.app.look.Sign;
 import steadycog.check.Finding;
+import steadycog.check.Severity;
+import steadycog.cure.Advice;
 import steadycog.cure.Cure;
 import steadycog.cure.PutRight.Outcome;
 import steadycog.number.Ratio;
 
 /**
- * The head of the findings, with one button for the least change that puts all of them right. What
- * it would change is shown here first, and made by the same button's second press.
+ * What there is to object to, always in sight: how many findings of each severity, the worst in
+ * words, and one button for the least change that puts all of them right. What it would change is
+ * shown here first, and made by the same button's second press.
  */
-final class PutRightBar extends VBox {
+public final class FindingsBar extends VBox {
   private final Desk desk;
   private final CureWork cures;
   private final Button ask = Look.styled(new Button("Put it right"), "small");
@@ -34,8 +39,11 @@ final class PutRightBar extends VBox {
   private final Button take = Look.styled(new Button("Make this change"), "main");
   private final Button leave = new Button("Leave it");
   private final VBox proposal;
+  private final HBox counts = Look.styled(new HBox(10), "finding-counts");
+  private final Label worst = Look.label("", "worst");
 
-  PutRightBar(Desk desk) {
+  /** A bar whose words lead to all findings by {@code toFindings}. */
+  public FindingsBar(Desk desk, Runnable toFindings) {
     super(4);
     this.desk = desk;
     this.cures = desk.cures();
@@ -60,25 +68,41 @@ final class PutRightBar extends VBox {
         });
     take.setOnAction(e -> cures.putRight());
     leave.setOnAction(e -> cures.leave());
-    Region space = new Region();
-    HBox.setHgrow(space, Priority.ALWAYS);
-    HBox head = new HBox(8, Look.label("Findings", "caption"), space, ask);
+    counts.setId("finding-counts");
+    counts.setAlignment(Pos.CENTER_LEFT);
+    counts.setMinWidth(USE_PREF_SIZE);
+    worst.setId("worst-finding");
+    worst.setWrapText(true);
+    worst.setTooltip(new Tooltip("The worst of what was found; press to see all"));
+    worst.setOnMouseClicked(e -> toFindings.run());
+    ask.setMinWidth(USE_PREF_SIZE);
+    HBox.setHgrow(worst, Priority.ALWAYS);
+    worst.setMaxWidth(Double.MAX_VALUE);
+    HBox head = new HBox(10, counts, worst, ask);
     head.getStyleClass().add("findings-head");
     Flow buttons = new Flow();
     buttons.getChildren().addAll(take, leave);
     proposal = Look.styled(new VBox(4, change, does, buttons), "put-right");
+    getStyleClass().add("findings-bar");
+    setId("findings-bar");
     getChildren().addAll(head, proposal);
+    Later later = Later.nextFrame(this::show);
     cures.proposalProperty().addListener(o -> show());
+    cures.knownProperty().addListener(o -> later.ask());
     desk.benchProperty().addListener(o -> show());
     desk.preferencesProperty().addListener(o -> show());
     show();
   }
 
   private void show() {
-    boolean bad =
-        desk.bench().stream()
-            .flatMap(bench -> bench.study().findings().stream())
-            .anyMatch(Finding::isBad);
+    List<Finding> all =
+        cures.advice().stream()
+            .map(Advice::finding)
+            .filter(f -> f.severity() != Severity.OK)
+            .toList();
+    Look.show(this, desk.bench().isPresent());
+    showCounts(all);
+    boolean bad = all.stream().anyMatch(Finding::isBad);
     Proposal now = cures.proposalProperty().get();
     Look.show(ask, bad && !(now instanceof Proposal.Found));
     ask.setText(now instanceof Proposal.Seeking ? "Stop looking" : "Put it right");
@@ -86,6 +110,29 @@ final class PutRightBar extends VBox {
     if (now instanceof Proposal.Found(Outcome outcome)) {
       show(outcome);
     }
+  }
+
+  private void showCounts(List<Finding> all) {
+    counts.getChildren().clear();
+    for (Severity severity : List.of(Severity.ERROR, Severity.WARNING, Severity.NOTE)) {
+      long many = all.stream().filter(finding -> finding.severity() == severity).count();
+      if (many > 0) {
+        HBox count = new HBox(4, Icon.of(severity).node(), new Label(String.valueOf(many)));
+        count.setAlignment(Pos.CENTER_LEFT);
+        count.getStyleClass().addAll("verdict-sign", severity.word());
+        count.setAccessibleText(many + " of " + severity.word());
+        counts.getChildren().add(count);
+      }
+    }
+    if (all.isEmpty()) {
+      counts.getChildren().add(Look.styled(Icon.SOUND.node(), "verdict-sign", "ok"));
+    }
+    worst.setText(
+        all.stream()
+            .findFirst()
+            .map(finding -> finding.in(desk.preferences().units()).message())
+            .map(FindingRow::typeset)
+            .orElse("Nothing to object to"));
   }
 
   private void show(Outcome outcome) {
