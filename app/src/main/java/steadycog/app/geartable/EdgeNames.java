@@ -8,6 +8,7 @@ import javafx.geometry.Bounds;
 import javafx.geometry.VPos;
 import javafx.scene.Group;
 import javafx.scene.Node;
+import javafx.scene.layout.Region;
 import javafx.scene.shape.Line;
 import javafx.scene.shape.Polygon;
 import javafx.scene.shape.Rectangle;
@@ -43,6 +44,8 @@ final class EdgeNames extends Group {
    * @param room where names may stand
    */
   void place(List<Named> members, List<Group> drawn, Box room) {
+    // Words and signs are as large as their style says, which may be new to them.
+    drawn.forEach(Node::applyCss);
     List<Box> covered = new ArrayList<>();
     drawn.forEach(group -> addLeaves(group, covered));
     TagPlaces places = new TagPlaces(room, box -> covered.stream().anyMatch(box::meets));
@@ -126,6 +129,7 @@ final class EdgeNames extends Group {
         }
         yield new BoundingBox(box[0], box[1], box[2] - box[0], box[3] - box[1]);
       }
+      case Region sign -> new BoundingBox(0, 0, sign.prefWidth(-1), sign.prefHeight(-1));
       default -> node.getLayoutBounds();
     };
   }

@@ -43,12 +43,8 @@ public final class Ledger extends VBox {
     Columns columns = new Columns(desk, titles, lines);
     ScrollPane table = new ScrollPane(columns);
     table.setFitToWidth(true);
-    table
-        .viewportBoundsProperty()
-        .subscribe(
-            seen ->
-                leaveRoomForBar(
-                    columns, seen.getWidth() > 0 && columns.getWidth() > seen.getWidth() + 1));
+    // For the bar that moves the columns, which would lie over the last row.
+    columns.setPadding(new Insets(0, 0, SCROLL_BAR, 0));
     table.setVbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
     table.setFocusTraversable(false);
     table.getStyleClass().addAll("panel", "ledger-table");
@@ -75,7 +71,6 @@ public final class Ledger extends VBox {
             new KindPanel(desk));
     scroll = new ScrollPane(scrolled);
     scroll.setFitToWidth(true);
-    scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
     VBox.setVgrow(scroll, Priority.ALWAYS);
     getChildren().add(scroll);
     desk.benchProperty().addListener((o, old, now) -> rebuild(now));
@@ -83,11 +78,6 @@ public final class Ledger extends VBox {
     desk.selectionProperty().addListener(o -> showSelection());
     desk.crank().countedProperty().addListener(o -> showTurns());
     rebuild(desk.bench());
-  }
-
-  /** Or the bar that moves the columns would lie over the last row. */
-  private static void leaveRoomForBar(Columns columns, boolean scrolled) {
-    columns.setPadding(new Insets(0, 0, scrolled ? SCROLL_BAR : 0, 0));
   }
 
   /** Scrolls to what the meshes lose. */

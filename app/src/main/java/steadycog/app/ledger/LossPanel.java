@@ -172,8 +172,6 @@ final class LossPanel extends VBox {
       cell.setGraphic(field);
       fields.add(field);
       Label name = new Label();
-      name.setMinWidth(USE_PREF_SIZE);
-      name.setMinWidth(USE_PREF_SIZE);
       table.row(name, cell, PanelTable.figure(""), PanelTable.figure(""), new Label());
     }
     shares = fields;

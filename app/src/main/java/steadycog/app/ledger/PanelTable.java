@@ -39,6 +39,7 @@ final class PanelTable extends GridPane {
 
   /** The next row: a name to the left, figures to the right. */
   void row(Label name, Label... figures) {
+    name.setMinWidth(USE_PREF_SIZE);
     add(name, 0, next);
     for (int k = 0; k < figures.length; k++) {
       add(figures[k], k + 1, next);

@@ -119,6 +119,7 @@ final class WorkingPanel extends VBox {
 
   private static Label figure(String text) {
     Label label = new Label(text);
+    label.setMinWidth(USE_PREF_SIZE);
     GridPane.setHalignment(label, HPos.RIGHT);
     return label;
   }

@@ -122,6 +122,7 @@ public final class ShiftStation extends HBox {
                 .setContent(Map.of(DataFormat.PLAIN_TEXT, PlanCsv.write(plan))));
     Region gap = new Region();
     HBox.setHgrow(gap, Priority.ALWAYS);
+    spread.setMinWidth(USE_PREF_SIZE);
     HBox head = new HBox(12, caption, spread, gap, copy);
     head.setAlignment(Pos.CENTER_LEFT);
     return head;
