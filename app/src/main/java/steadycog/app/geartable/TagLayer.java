@@ -107,7 +107,9 @@ final class TagLayer extends Group {
   private static double covered(WheelView wheel, List<BodyView> front) {
     double covered = wheel.hubRadius();
     for (BodyView other : front) {
-      if (other.placed().axis() == wheel.placed().axis()) {
+      // Planets alike have one axis by name, and each stands on its own.
+      double away = Math.hypot(other.restX() - wheel.restX(), other.restY() - wheel.restY());
+      if (away < 1) {
         covered = Math.max(covered, other.outerRadius());
       }
     }
