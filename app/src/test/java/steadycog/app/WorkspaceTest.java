@@ -111,7 +111,7 @@ class WorkspaceTest extends InWindow {
                 Bounds round = at(up);
                 assertTrue(
                     round.getMinY() - 1 <= seen.getMinY() && seen.getMaxY() <= round.getMaxY() + 1,
-                    train + ": " + node);
+                    train + ": " + node + " " + seen + " in " + up + " " + round);
               }
             }
             assertTrue(window.contains(seen), train + ": " + node);

@@ -69,7 +69,9 @@ public final class Ledger extends VBox {
             new TorquePanel(desk),
             new RoomPanel(desk),
             new KindPanel(desk));
+    scrolled.setMinWidth(0);
     scroll = new ScrollPane(scrolled);
+    scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
     scroll.setFitToWidth(true);
     VBox.setVgrow(scroll, Priority.ALWAYS);
     getChildren().add(scroll);

@@ -70,6 +70,7 @@ final class WorkingPanel extends VBox {
                 + "  \u2192  "
                 + wheel(step.driven(), step.drivenWheel())
                 + (step.idler() ? "   (idler)" : ""));
+    pair.setMinWidth(USE_PREF_SIZE);
     if (step.idler()) {
       pair.setTooltip(
           new Tooltip(

@@ -108,7 +108,7 @@ class TagPlacesTest {
   }
 
   private static boolean holds(Box box, double[] at) {
-    return Math.abs(at[0] - box.x()) <= box.width() / 2
-        && Math.abs(at[1] - box.y()) <= box.height() / 2;
+    return Math.abs(at[0] - box.x()) <= box.width() / 2 + 1e-6
+        && Math.abs(at[1] - box.y()) <= box.height() / 2 + 1e-6;
   }
 }
