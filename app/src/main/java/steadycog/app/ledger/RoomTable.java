@@ -71,6 +71,7 @@ public final class RoomTable extends GridPane {
 
   private static Label figure(String text) {
     Label label = new Label(text);
+    label.setMinWidth(USE_PREF_SIZE);
     label.setAlignment(Pos.CENTER_RIGHT);
     GridPane.setHalignment(label, HPos.RIGHT);
     return label;
