@@ -2,9 +2,7 @@ package steadycog.app.desk;
 
 import java.util.List;
 import java.util.Optional;
-import java.util.concurrent.CancellationException;
 import java.util.function.Consumer;
-import java.util.function.Function;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import steadycog.cure.Advice;
@@ -12,7 +10,6 @@ import steadycog.cure.Cures;
 import steadycog.cure.PutRight;
 import steadycog.cure.PutRight.Keep;
 import steadycog.cure.PutRight.Outcome;
-import steadycog.number.Pace;
 
 /**
  * Looks aside for what puts the findings of the train in view right, and for the least change that
@@ -49,15 +46,12 @@ public final class CureWork {
   private final ReadOnlyObjectWrapper<Proposal> proposal =
       new ReadOnlyObjectWrapper<>(new Proposal.None());
   private final Desk desk;
-  private final Consumer<Runnable> onScreen;
-
-  /** The bench that counts; what is found for an older one is dropped. */
-  private volatile long current;
+  private final Aside aside;
 
   /** {@code onScreen} runs what it is given on the interface's thread. */
   CureWork(Desk desk, Consumer<Runnable> onScreen) {
     this.desk = desk;
-    this.onScreen = onScreen;
+    aside = new Aside("cure work", onScreen);
   }
 
   /** Changes whenever cures have been found, and when they hold no longer. */
@@ -93,15 +87,14 @@ public final class CureWork {
   }
 
   /** Begins anew for the bench there is now. */
-  @SuppressWarnings("NonAtomicVolatileUpdate") // Counted on the interface’s thread alone.
   void seek() {
-    current++;
+    aside.drop();
     known.set(Optional.empty());
     proposal.set(new Proposal.None());
     desk.bench()
         .ifPresent(
             bench ->
-                aside(
+                aside.work(
                     QUIET_MS,
                     pace -> cures(bench).all(pace),
                     found -> {
@@ -112,7 +105,7 @@ public final class CureWork {
 
   /** Puts the pieces of the bench together. */
   private void prove(Bench bench, List<Advice> found) {
-    aside(
+    aside.work(
         PROOF_QUIET_MS,
         bench.study()::collisions,
         collisions ->
@@ -140,7 +133,7 @@ public final class CureWork {
   private void propose() {
     if (desk.bench().isPresent()) {
       proposal.set(new Proposal.Seeking());
-      aside(
+      aside.work(
           0,
           pace -> PutRight.of(desk.bench().orElseThrow().card().train(), Keep.NOTHING, pace),
           outcome -> proposal.set(new Proposal.Found(outcome)));
@@ -156,35 +149,5 @@ public final class CureWork {
         seek();
       }
     }
-  }
-
-  private <T> void aside(long wait, Function<Pace, T> work, Consumer<T> then) {
-    long mine = current;
-    Pace pace =
-        share -> {
-          if (current != mine) {
-            throw new CancellationException();
-          }
-        };
-    Thread.ofPlatform()
-        .daemon()
-        .name("cure work")
-        .priority(Thread.MIN_PRIORITY)
-        .start(
-            () -> {
-              try {
-                Thread.sleep(wait);
-                pace.at(0);
-                T found = work.apply(pace);
-                onScreen.accept(
-                    () -> {
-                      if (current == mine) {
-                        then.accept(found);
-                      }
-                    });
-              } catch (CancellationException | InterruptedException another) {
-                // Another bench counts by now.
-              }
-            });
   }
 }

@@ -18,22 +18,22 @@ import steadycog.train.State;
  * others are worked out aside, one after another.
  */
 public final class Glances {
+  /** The one in view comes from the bench meanwhile. */
+  private static final long QUIET_MS = 60;
+
   private final Desk desk;
-  private final Consumer<Runnable> onScreen;
+  private final Aside aside;
   private final ReadOnlyLongWrapper changes = new ReadOnlyLongWrapper();
 
   /** By card; empty for one that cannot be worked out. */
   private final Map<Card, Optional<Bench>> known = new HashMap<>();
-
-  /** The job that counts; what is worked out for an older one is dropped. */
-  private volatile long current;
 
   private boolean watched;
 
   /** {@code onScreen} runs what it is given on the interface's thread. */
   Glances(Desk desk, Consumer<Runnable> onScreen) {
     this.desk = desk;
-    this.onScreen = onScreen;
+    aside = new Aside("glances", onScreen);
   }
 
   /** Counts up whenever more is known, or something else is in the job. */
@@ -78,58 +78,39 @@ public final class Glances {
   }
 
   /** Begins to work out what is not known of the job there is now, and forgets what has left it. */
-  @SuppressWarnings("NonAtomicVolatileUpdate") // Counted on the interface’s thread alone.
   void bringInStep() {
     if (!watched) {
       return;
     }
-    current++;
+    aside.drop();
     known.keySet().retainAll(desk.job().sheets().stream().flatMap(s -> s.card().stream()).toList());
     changes.set(changes.get() + 1);
-    List<Card> missing = missing();
-    if (!missing.isEmpty()) {
-      workOut(missing);
-    }
+    goOn(QUIET_MS);
   }
 
-  private void workOut(List<Card> missing) {
-    long mine = current;
-    Thread.ofPlatform()
-        .daemon()
-        .name("glances")
-        .priority(Thread.MIN_PRIORITY)
-        .start(
-            () -> {
-              for (Card card : missing) {
-                if (current != mine) {
-                  return;
-                }
-                Optional<Bench> made = worked(card, mine);
-                onScreen.accept(() -> take(card, made, mine));
-              }
-            });
-  }
-
-  private void take(Card card, Optional<Bench> made, long mine) {
-    if (current == mine) {
-      known.put(card, made);
-      changes.set(changes.get() + 1);
-    }
+  /** The next train that is not known, and so on. */
+  private void goOn(long wait) {
+    missing().stream()
+        .findFirst()
+        .ifPresent(
+            card ->
+                aside.work(
+                    wait,
+                    pace -> worked(card, pace),
+                    made -> {
+                      known.put(card, made);
+                      changes.set(changes.get() + 1);
+                      goOn(0);
+                    }));
   }
 
   /** Empty where it fails: the bench says so when the train is looked at. */
-  private Optional<Bench> worked(Card card, long mine) {
-    Pace pace =
-        share -> {
-          if (current != mine) {
-            throw new CancellationException();
-          }
-        };
+  private static Optional<Bench> worked(Card card, Pace pace) {
     try {
       return Optional.of(Bench.of(card, first(card).map(State::name), pace));
-    } catch (CancellationException | StackOverflowError stopped) {
-      return Optional.empty();
-    } catch (RuntimeException fault) {
+    } catch (CancellationException stopped) {
+      throw stopped;
+    } catch (RuntimeException | StackOverflowError fault) {
       return Optional.empty();
     }
   }
