@@ -1,13 +1,9 @@
 package steadycog.app.memory;
 
 import java.io.IOException;
-import java.io.Reader;
-import java.io.StringWriter;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Properties;
 import steadycog.app.desk.Preferences;
-import steadycog.format.file.JobFiles;
 import steadycog.number.Unit;
 
 /** Preferences kept as a properties file; what is missing or unknown in it stays as usual. */
@@ -20,14 +16,10 @@ public final class PreferenceFile {
 
   /** The kept preferences, or the usual ones where none can be read. */
   public Preferences load() {
-    Properties kept = new Properties();
-    if (Files.exists(file)) {
-      try (Reader reader = Files.newBufferedReader(file)) {
-        kept.load(reader);
-      } catch (IOException | IllegalArgumentException unreadable) {
-        return Preferences.USUAL;
-      }
-    }
+    return Kept.load(file).map(PreferenceFile::read).orElse(Preferences.USUAL);
+  }
+
+  private static Preferences read(Properties kept) {
     Preferences found = Preferences.USUAL.leading(flag(kept, "train-value-leads"));
     for (String name : new String[] {"speed", "torque", "power", "length"}) {
       found = Unit.of(kept.getProperty(name, "")).map(found::in).orElse(found);
@@ -56,9 +48,6 @@ public final class PreferenceFile {
     kept.setProperty("length", preferences.length().symbol());
     kept.setProperty("dark", Boolean.toString(preferences.dark()));
     kept.setProperty("text-size", Double.toString(preferences.textSize()));
-    StringWriter text = new StringWriter();
-    kept.store(text, null);
-    MemoryFolder.makeFor(file);
-    JobFiles.write(file, text.toString());
+    Kept.save(kept, file);
   }
 }

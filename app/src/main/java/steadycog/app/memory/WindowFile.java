@@ -1,15 +1,11 @@
 package steadycog.app.memory;
 
 import java.io.IOException;
-import java.io.Reader;
-import java.io.StringWriter;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.Optional;
 import java.util.Properties;
 import steadycog.app.desk.Station;
-import steadycog.format.file.JobFiles;
 
 /** Where the window stood and what it showed, kept as a properties file. */
 public final class WindowFile {
@@ -38,12 +34,11 @@ public final class WindowFile {
 
   /** The window as it was left; empty where none is kept, or what is kept cannot be read. */
   public Optional<Left> load() {
-    Properties kept = new Properties();
-    if (!Files.exists(file)) {
-      return Optional.empty();
-    }
-    try (Reader reader = Files.newBufferedReader(file)) {
-      kept.load(reader);
+    return Kept.load(file).flatMap(WindowFile::read);
+  }
+
+  private static Optional<Left> read(Properties kept) {
+    try {
       double[] place = new double[PLACE.length];
       for (int k = 0; k < place.length; k++) {
         place[k] = Double.parseDouble(kept.getProperty(PLACE[k], ""));
@@ -60,7 +55,7 @@ public final class WindowFile {
               Boolean.parseBoolean(kept.getProperty("maximized")),
               Station.valueOf(kept.getProperty("station", "")),
               Optional.ofNullable(kept.getProperty("trains-folded")).map(Boolean::parseBoolean)));
-    } catch (IOException | IllegalArgumentException unreadable) {
+    } catch (IllegalArgumentException unreadable) {
       return Optional.empty();
     }
   }
@@ -74,9 +69,6 @@ public final class WindowFile {
     kept.setProperty("maximized", Boolean.toString(left.maximized));
     kept.setProperty("station", left.station.name());
     left.railFolded.ifPresent(is -> kept.setProperty("trains-folded", Boolean.toString(is)));
-    StringWriter text = new StringWriter();
-    kept.store(text, null);
-    MemoryFolder.makeFor(file);
-    JobFiles.write(file, text.toString());
+    Kept.save(kept, file);
   }
 }
