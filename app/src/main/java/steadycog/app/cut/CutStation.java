@@ -39,7 +39,6 @@ import steadycog.study.NamedStudy;
 import steadycog.study.Room;
 import steadycog.study.Study;
 import steadycog.train.MemberId;
-import steadycog.train.Mesh;
 import steadycog.train.Teeth;
 import steadycog.train.Train;
 
@@ -207,13 +206,15 @@ public final class CutStation extends HBox {
     wheels.show(
         all.wheels(), now.sheet.wheels().stream().map(w -> Sign.shortName(w.id())).toList(), wheel);
     meshes.show(
-        all.meshes(), now.sheet.meshes().stream().map(m -> name(m.mesh())).toList(), teeth.mesh());
+        all.meshes(),
+        now.sheet.meshes().stream().map(m -> Sign.mesh(m.mesh())).toList(),
+        teeth.mesh());
     Look.show(meshBox, !now.sheet.meshes().isEmpty());
     SheetTable loads = all.strength();
     List<ToothLoad> loaded = now.sheet.screening().loads();
     strength.show(
         loads,
-        loaded.stream().map(load -> name(load.mesh())).toList(),
+        loaded.stream().map(load -> Sign.mesh(load.mesh())).toList(),
         loaded.size() == now.sheet.meshes().size() ? teeth.mesh() : -1);
     Look.show(screening, !loads.columns().isEmpty());
     SheetTable shares = all.lostMotion();
@@ -245,10 +246,6 @@ public final class CutStation extends HBox {
 
   private static boolean standardTeeth(Train train) {
     return train.pitch().isEmpty() || Identify.isStandard(train.pitch().get());
-  }
-
-  static String name(Mesh mesh) {
-    return Sign.shortName(mesh.a()) + " ~ " + Sign.shortName(mesh.b());
   }
 
   private static int indexOf(List<WheelFigures> wheels, Optional<MemberId> member) {

@@ -7,6 +7,7 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.VBox;
 import steadycog.app.desk.Desk;
 import steadycog.app.look.Look;
+import steadycog.app.look.Sign;
 import steadycog.sizing.CutSheet;
 import steadycog.sizing.MeshFigures;
 import steadycog.sizing.MeshPlay;
@@ -87,6 +88,6 @@ final class MeshLook extends VBox {
             : one.overlaps()
                 ? "they overlap by " + all.length(-one.play()) + unit
                 : "play " + all.length(Math.max(0, play.play())) + unit;
-    return CutStation.name(one.mesh()) + " as made: " + how;
+    return Sign.mesh(one.mesh()) + " as made: " + how;
   }
 }

@@ -163,7 +163,7 @@ final class LossPanel extends VBox {
               "passes-" + k,
               5,
               "Share of the power that "
-                  + name(shown.get(k))
+                  + Sign.mesh(shown.get(k))
                   + " passes on, as 98.5 %; left empty what is usual holds");
       int index = k;
       Typed.on(
@@ -175,10 +175,6 @@ final class LossPanel extends VBox {
       table.row(name, cell, PanelTable.figure(""), PanelTable.figure(""), new Label());
     }
     shares = fields;
-  }
-
-  private static String name(Mesh mesh) {
-    return Sign.shortName(mesh.a()) + " ~ " + Sign.shortName(mesh.b());
   }
 
   private void showMesh(Study study, int k) {
@@ -199,7 +195,7 @@ final class LossPanel extends VBox {
     return switch (study.loading().flow().passing(k)) {
       case Passing.FROM_A -> Sign.shortName(mesh.a()) + " \u2192 " + Sign.shortName(mesh.b());
       case Passing.FROM_B -> Sign.shortName(mesh.b()) + " \u2192 " + Sign.shortName(mesh.a());
-      case Passing.NONE -> name(mesh);
+      case Passing.NONE -> Sign.mesh(mesh);
     };
   }
 

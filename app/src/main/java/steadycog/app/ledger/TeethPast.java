@@ -38,7 +38,7 @@ final class TeethPast extends VBox {
 
   private void rebuild() {
     meshes = desk.bench().map(b -> b.card().train().meshes()).orElse(List.of());
-    List<String> names = meshes.stream().map(TeethPast::name).toList();
+    List<String> names = meshes.stream().map(Sign::mesh).toList();
     if (!names.equals(shown)) {
       shown = names;
       chips.getChildren().clear();
@@ -47,10 +47,6 @@ final class TeethPast extends VBox {
     }
     Look.show(this, !meshes.isEmpty());
     count();
-  }
-
-  private static String name(Mesh mesh) {
-    return Sign.shortName(mesh.a()) + " ~ " + Sign.shortName(mesh.b());
   }
 
   private void add(String name) {

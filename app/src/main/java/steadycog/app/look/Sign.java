@@ -9,6 +9,7 @@ import steadycog.number.Exact;
 import steadycog.number.Figures;
 import steadycog.number.Ratio;
 import steadycog.train.MemberId;
+import steadycog.train.Mesh;
 
 /** Numbers as a printer would set them: real minus signs, thin spaces, degrees. */
 public final class Sign {
@@ -106,6 +107,11 @@ public final class Sign {
   /** A member's name within its part, as short as it stays clear: of pairs inner and outer. */
   public static String ownName(MemberId id) {
     return id.name().replace("planet_", "");
+  }
+
+  /** The two wheels of a mesh: {@code A ~ B}. */
+  public static String mesh(Mesh mesh) {
+    return shortName(mesh.a()) + " ~ " + shortName(mesh.b());
   }
 
   /** A member's address where there is little room: a long part name is cut to three letters. */
