@@ -67,8 +67,7 @@ final class BoardCell extends Button {
     getStyleClass().add("board-cell");
     setId("cell-" + one.drive() + "-" + one.hold().orElse(one.take()));
     one.lock().ifPresent(lock -> setId("cell-lock-" + lock.a() + "-" + lock.b()));
-    stress.setMinWidth(USE_PREF_SIZE);
-    for (Label whole : new Label[] {number, use, mode, losses}) {
+    for (Label whole : new Label[] {number, use, mode, stress, losses}) {
       whole.setMinWidth(USE_PREF_SIZE);
     }
     bearing.setScaleX(SMALL_ICON);

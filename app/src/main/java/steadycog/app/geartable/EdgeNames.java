@@ -3,6 +3,7 @@ package steadycog.app.geartable;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 import javafx.geometry.BoundingBox;
 import javafx.geometry.Bounds;
 import javafx.geometry.VPos;
@@ -47,7 +48,7 @@ final class EdgeNames extends Group {
     // Words and signs are as large as their style says, which may be new to them.
     drawn.forEach(Node::applyCss);
     List<Box> covered = new ArrayList<>();
-    drawn.forEach(group -> addLeaves(group, covered));
+    drawn.forEach(group -> addLeaves(group, UnaryOperator.identity(), covered));
     TagPlaces places = new TagPlaces(room, box -> covered.stream().anyMatch(box::meets));
     while (labels.size() < members.size()) {
       add();
@@ -90,21 +91,18 @@ final class EdgeNames extends Group {
     label.leader.setEndY(end.y());
   }
 
-  /** The rectangle round every shape that is seen. */
-  private static void addLeaves(Node node, List<Box> boxes) {
+  /** The rectangle round every shape that is seen; {@code toView} takes it out of its groups. */
+  private static void addLeaves(Node node, UnaryOperator<Bounds> toView, List<Box> boxes) {
     if (!node.isVisible()) {
       return;
     }
+    UnaryOperator<Bounds> outwards = at -> toView.apply(node.localToParent(at));
     if (node instanceof Group group) {
-      group.getChildren().forEach(child -> addLeaves(child, boxes));
-      return;
+      group.getChildren().forEach(child -> addLeaves(child, outwards, boxes));
+    } else {
+      Bounds at = outwards.apply(outline(node));
+      boxes.add(new Box(at.getCenterX(), at.getCenterY(), at.getWidth(), at.getHeight()));
     }
-    Bounds at = node.localToParent(outline(node));
-    for (Node up = node.getParent(); up instanceof Group && up.getParent() instanceof Group; ) {
-      at = up.localToParent(at);
-      up = up.getParent();
-    }
-    boxes.add(new Box(at.getCenterX(), at.getCenterY(), at.getWidth(), at.getHeight()));
   }
 
   /**

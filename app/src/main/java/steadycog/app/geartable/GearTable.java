@@ -103,7 +103,6 @@ public final class GearTable extends BorderPane {
     side = Look.styled(new VBox(power, edge), "side-view");
     over = Look.styled(new VBox(crank, new StateBar(desk)), "over-drawing");
     paper = new Paper(desk, face, side, over, scale, caution, banner, firstSteps);
-    paper.setMinSize(0, 0);
     beside = new HBox(paper);
     below = new VBox();
     beside.setMinWidth(0);

@@ -50,6 +50,7 @@ public final class TrainLine extends VBox {
 
   private static final double PADDING = 14;
   private static final double LINE = 1.4;
+  private static final double BESIDE = 5;
 
   /** What a field leaves out of a text that it is given. */
   private static final Pattern UNSHOWN = Pattern.compile("[\\x00-\\x08\\x0b-\\x1f\\x7f]");
@@ -81,6 +82,8 @@ public final class TrainLine extends VBox {
   private final Label message = Look.label("", "small", "soft");
   private final ToggleButton noted = Look.styled(new ToggleButton("notes"), "chip");
   private final Button fold = Look.styled(new Button("fold"), "chip");
+  private final HBox tools = new HBox(BESIDE);
+  private final HBox under = new HBox(BESIDE, message, tools);
   private boolean showing;
   private boolean folded;
   private boolean foldsWhenLeft;
@@ -108,7 +111,7 @@ public final class TrainLine extends VBox {
     text.setMinHeight(USE_PREF_SIZE);
     makeNotes();
     makeFold();
-    HBox under = new HBox(5, message, beside, noted, fold);
+    tools.getChildren().addAll(beside, noted, fold);
     under.setAlignment(Pos.TOP_RIGHT);
     getChildren().addAll(oneLine, field, under, notes);
     desk.benchProperty().addListener(o -> showProblems());
@@ -188,9 +191,7 @@ public final class TrainLine extends VBox {
     folded = now;
     Look.show(oneLine, now);
     Look.show(field, !now);
-    noted.getParent().getChildrenUnmodifiable().stream()
-        .filter(tool -> tool != message)
-        .forEach(tool -> Look.show(tool, !now));
+    Look.show(tools, !now);
     Look.show(fold, !now && !foldsWhenLeft);
     showNotes(!now && !notes.getText().isEmpty());
     showProblems();
@@ -266,7 +267,7 @@ public final class TrainLine extends VBox {
           "Line " + first.line() + ", column " + first.column() + ": " + first.message() + more);
     }
     Look.show(message, !message.getText().isEmpty());
-    Look.show(message.getParent(), !folded || !problems.isEmpty());
+    Look.show(under, !folded || !problems.isEmpty());
     oneLine.setText(onOneLine(text.getText()));
     Platform.runLater(this::placeMarks);
   }
