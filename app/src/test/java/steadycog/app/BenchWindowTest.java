@@ -11,7 +11,6 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Callable;
-import java.util.concurrent.TimeUnit;
 import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.MenuButton;
@@ -19,7 +18,6 @@ import javafx.scene.control.TextArea;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
-import org.testfx.util.WaitForAsyncUtils;
 import steadycog.app.desk.RigWork;
 import steadycog.bench.BenchBook;
 import steadycog.bench.LoadTest;
@@ -61,7 +59,7 @@ class BenchWindowTest extends InWindow {
   }
 
   private void until(Callable<Boolean> so) throws Exception {
-    WaitForAsyncUtils.waitFor(30, TimeUnit.SECONDS, so);
+    waitUntil(so);
     settle();
   }
 

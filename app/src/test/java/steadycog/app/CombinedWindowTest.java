@@ -6,7 +6,6 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.List;
 import java.util.Optional;
-import java.util.concurrent.TimeUnit;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
@@ -17,7 +16,6 @@ import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import org.junit.jupiter.api.Test;
-import org.testfx.util.WaitForAsyncUtils;
 import steadycog.app.desk.Station;
 import steadycog.train.MemberId;
 import steadycog.train.ShiftPlan;
@@ -55,8 +53,7 @@ class CombinedWindowTest extends InWindow {
     assertTrue(brake.isSelected());
     robot.interact(brake::fire);
     settle();
-    WaitForAsyncUtils.waitFor(
-        10, TimeUnit.SECONDS, () -> !find("#element-1-1", ToggleButton.class).isSelected());
+    waitUntil(() -> !find("#element-1-1", ToggleButton.class).isSelected());
     assertTrue(opened.desk().bench().orElseThrow().study().ratio().isEmpty());
     press(KeyCode.SHORTCUT, KeyCode.Z);
     assertTrue(card().contains("state 1: hold b.carrier"), card());

@@ -1,6 +1,7 @@
 package steadycog.app;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
 import static org.mockito.Mockito.mock;
 
 import java.util.ArrayList;
@@ -8,8 +9,6 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
-import java.util.concurrent.TimeUnit;
-import java.util.concurrent.TimeoutException;
 import java.util.regex.Pattern;
 import javafx.scene.Node;
 import javafx.scene.control.Labeled;
@@ -17,7 +16,6 @@ import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
-import org.testfx.util.WaitForAsyncUtils;
 import steadycog.app.SteadyCogApp.Opened;
 import steadycog.app.desk.Desk;
 import steadycog.app.desk.DeskCopy;
@@ -265,34 +263,27 @@ class FreshViewTest extends InWindow {
         });
     String[] difference = {"still searching"};
     try {
-      WaitForAsyncUtils.waitFor(
-          90,
-          TimeUnit.SECONDS,
-          () -> {
-            WaitForAsyncUtils.waitForFxEvents();
-            return WaitForAsyncUtils.asyncFx(
-                    () -> {
-                      boolean busy =
-                          opened.window().stations().isSearching()
-                              || fresh.window().stations().isSearching()
-                              || !opened.desk().cures().isProven()
-                              || !fresh.desk().cures().isProven()
-                              || !opened.desk().glances().isDone()
-                              || !fresh.desk().glances().isDone();
-                      if (!busy) {
-                        difference[0] =
-                            Fingerprint.difference(
-                                Fingerprint.of(opened.window()), Fingerprint.of(fresh.window()));
-                      }
-                      return !busy && difference[0].isEmpty();
-                    })
-                .get();
-          });
-    } catch (TimeoutException never) {
-      assertEquals("", difference[0] + "\nafter " + done);
+      boolean alike =
+          comesAbout(
+              () -> {
+                boolean busy = isBusy(opened) || isBusy(fresh);
+                if (!busy) {
+                  difference[0] =
+                      Fingerprint.difference(
+                          Fingerprint.of(opened.window()), Fingerprint.of(fresh.window()));
+                }
+                return !busy && difference[0].isEmpty();
+              });
+      assertTrue(alike, () -> difference[0] + "\nafter " + done);
     } finally {
       robot.interact(stage[0]::hide);
     }
     Uncaught.check(done);
+  }
+
+  private static boolean isBusy(Opened window) {
+    return window.window().stations().isSearching()
+        || !window.desk().cures().isProven()
+        || !window.desk().glances().isDone();
   }
 }

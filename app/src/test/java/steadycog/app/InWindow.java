@@ -1,5 +1,6 @@
 package steadycog.app;
 
+import static org.junit.jupiter.api.Assertions.assertTrue;
 import static org.mockito.Mockito.mock;
 
 import java.nio.file.Path;
@@ -90,19 +91,27 @@ abstract class InWindow {
     return find("#train-line", TextArea.class).getText();
   }
 
-  void waitFor(String id, String words) throws TimeoutException {
-    WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, () -> text(id).contains(words));
+  void waitFor(String id, String words) {
+    waitUntil(() -> text(id).contains(words));
     settle();
   }
 
-  /** Waits for what follows an edit by a frame or two. */
-  void waitUntil(Callable<Boolean> holds) {
-    try {
-      WaitForAsyncUtils.waitFor(60, TimeUnit.SECONDS, holds);
-    } catch (TimeoutException late) {
-      throw new AssertionError("it did not come about", late);
-    }
+  static void waitUntil(Callable<Boolean> holds) {
+    assertTrue(comesAbout(holds), "it did not come about");
     pulse();
+  }
+
+  /**
+   * Waits for what follows an edit or is worked out aside. It is asked on the window's thread, so
+   * that nothing comes or goes in the middle of the question.
+   */
+  static boolean comesAbout(Callable<Boolean> holds) {
+    try {
+      WaitForAsyncUtils.waitFor(60, TimeUnit.SECONDS, () -> WaitForAsyncUtils.asyncFx(holds).get());
+      return true;
+    } catch (TimeoutException late) {
+      return false;
+    }
   }
 
   void type(String card) {

@@ -8,7 +8,6 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.Optional;
-import java.util.concurrent.TimeUnit;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
@@ -46,7 +45,7 @@ class LostWorkTest {
   void whatWasTypedIsOnDiskAMomentLaterAndComesBackAfterAKill() throws Exception {
     start();
     robot.clickOn("#train-line").write("parallel 18 ~ 72 ~");
-    WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, () -> holds("parallel 18 ~ 72 ~"));
+    InWindow.waitUntil(() -> holds("parallel 18 ~ 72 ~"));
     FxToolkit.cleanupStages();
     start();
     assertTrue(robot.lookup("#offer").queryLabeled().getText().contains("Train 1 was not saved"));
@@ -77,7 +76,7 @@ class LostWorkTest {
     LoadTest logged = (LoadTest) opened.desk().book().test().orElseThrow();
     assertEquals(Outcome.HELD, logged.steps().get(1).outcome());
     assertEquals("under way", logged.steps().get(2).where());
-    WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, () -> holds("under way"));
+    InWindow.waitUntil(() -> holds("under way"));
     FxToolkit.cleanupStages();
     start();
     robot.clickOn("Bring it back");

@@ -10,7 +10,6 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
-import java.util.concurrent.TimeUnit;
 import javafx.css.PseudoClass;
 import javafx.geometry.HorizontalDirection;
 import javafx.scene.Node;
@@ -23,7 +22,6 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import org.testfx.util.WaitForAsyncUtils;
 import steadycog.app.desk.BenchWork.Status;
 import steadycog.app.desk.Station;
 import steadycog.app.memory.Recovery;
@@ -255,7 +253,7 @@ class SafeWorkTest extends InWindow {
     assertEquals("Stopped", text("#work-title"));
     robot.interact(() -> opened.desk().train().type(wheels + " ~ 23\n"));
     robot.interact(() -> opened.desk().train().type(wheels + " ~ 24\n"));
-    WaitForAsyncUtils.waitFor(60, TimeUnit.SECONDS, () -> opened.desk().bench().isPresent());
+    waitUntil(() -> opened.desk().bench().isPresent());
     settle();
     assertEquals(new Status.Done(), opened.desk().work().statusProperty().get());
     assertEquals(
@@ -264,7 +262,7 @@ class SafeWorkTest extends InWindow {
     focusTable();
     robot.interact(() -> opened.desk().select(Optional.of(new MemberId("", "B"))));
     press(KeyCode.I);
-    WaitForAsyncUtils.waitFor(60, TimeUnit.SECONDS, () -> opened.desk().bench().isPresent());
+    waitUntil(() -> opened.desk().bench().isPresent());
     assertEquals("C", opened.desk().selection().orElseThrow().name());
   }
 

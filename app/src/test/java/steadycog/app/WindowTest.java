@@ -11,8 +11,6 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
-import java.util.concurrent.TimeUnit;
-import java.util.concurrent.TimeoutException;
 import javafx.css.PseudoClass;
 import javafx.geometry.Bounds;
 import javafx.geometry.VerticalDirection;
@@ -30,7 +28,6 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import javafx.scene.shape.Polygon;
 import org.junit.jupiter.api.Test;
-import org.testfx.util.WaitForAsyncUtils;
 import steadycog.app.desk.Station;
 import steadycog.format.demo.TernRock;
 import steadycog.format.file.JobFiles;
@@ -102,11 +99,8 @@ class WindowTest extends InWindow {
 
   /** Waits for words on a panel that follows the drawing. */
   private void shows(String id, String words) {
-    try {
-      WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, () -> allText(id).contains(words));
-    } catch (TimeoutException never) {
-      assertEquals(words, allText(id));
-    }
+    boolean said = comesAbout(() -> allText(id).contains(words));
+    assertTrue(said, () -> "“" + words + "” in: " + allText(id));
   }
 
   private String allText(String id) {
@@ -608,8 +602,7 @@ class WindowTest extends InWindow {
     robot.clickOn("#want-target").write("85");
     robot.clickOn("#kind-planetary").clickOn("#kind-parallel").clickOn("#kind-strainwave");
     TableView<?> table = find("#candidates", TableView.class);
-    WaitForAsyncUtils.waitFor(
-        60, TimeUnit.SECONDS, () -> text("#find-status").contains("proven of"));
+    waitUntil(() -> text("#find-status").contains("proven of"));
     assertFalse(table.getItems().isEmpty());
     assertEquals("two-row,cycloidal", opened.desk().sheet().wanted().text(Wanted.Field.KIND));
     robot.interact(() -> table.getSelectionModel().select(1));
@@ -633,16 +626,13 @@ class WindowTest extends InWindow {
   void whatCannotBeLookedForIsSaidBeneathItsField() throws Exception {
     press(KeyCode.SHORTCUT, KeyCode.DIGIT3);
     robot.clickOn("#want-target").write("-3");
-    WaitForAsyncUtils.waitFor(
-        20, TimeUnit.SECONDS, () -> text("#bad-target").contains("a target has no sign"));
+    waitUntil(() -> text("#bad-target").contains("a target has no sign"));
     robot.clickOn("#want-target").push(KeyCode.SHORTCUT, KeyCode.A).write("3.5");
     // The word goes, and what stood below it moves up: only then is there a place to click.
-    WaitForAsyncUtils.waitFor(
-        20, TimeUnit.SECONDS, () -> !find("#bad-target", Node.class).isVisible());
+    waitUntil(() -> !find("#bad-target", Node.class).isVisible());
     settle();
     robot.clickOn("#want-teeth").write("9..2");
-    WaitForAsyncUtils.waitFor(
-        20, TimeUnit.SECONDS, () -> text("#bad-teeth").contains("smaller number first"));
+    waitUntil(() -> text("#bad-teeth").contains("smaller number first"));
     assertEquals("9..2", find("#want-teeth", TextField.class).getText(), "nothing is lost");
     robot.clickOn("#look-near");
     settle();
