@@ -4,10 +4,8 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.apache.commons.numbers.fraction.BigFraction;
@@ -33,7 +31,6 @@ import steadycog.train.Train;
 final class CardReader {
   private static final Pattern NAME = Pattern.compile("[A-Za-z][A-Za-z0-9_-]*");
 
-  private static final Set<String> ROLES = Set.of("drive", "hold", "take", "lock");
   private static final String STATE_NAME = "a name for the state: letters, digits, - or _";
 
   private final List<CardProblem> problems = new ArrayList<>();
@@ -70,7 +67,7 @@ final class CardReader {
       // Last, since what holds in every state may stand behind them.
       states.forEach(tokens -> attempt(tokens, statement -> readState(statement, names)));
     } else {
-      others.stream().filter(tokens -> !Verbs.isVerb(tokens.getFirst())).forEach(this::addUnknown);
+      others.stream().filter(tokens -> !Verb.isVerb(tokens.getFirst())).forEach(this::addUnknown);
     }
     if (!problems.isEmpty()) {
       problems.sort(
@@ -95,11 +92,11 @@ final class CardReader {
     }
   }
 
-  private static boolean namesPart(List<Token> tokens) {
+  static boolean namesPart(List<Token> tokens) {
     return PartText.Kind.of(tokens.getFirst()).isPresent()
         || (tokens.size() > 2
             && tokens.get(1).is(":")
-            && (!Verbs.isVerb(tokens.getFirst()) || PartText.Kind.of(tokens.get(2)).isPresent()));
+            && (!Verb.isVerb(tokens.getFirst()) || PartText.Kind.of(tokens.get(2)).isPresent()));
   }
 
   private static boolean isState(List<Token> tokens) {
@@ -107,16 +104,25 @@ final class CardReader {
   }
 
   private void addMissingPart(List<List<Token>> others) {
-    if (others.stream().allMatch(tokens -> Verbs.isVerb(tokens.getFirst()))) {
+    if (others.stream().allMatch(tokens -> Verb.isVerb(tokens.getFirst()))) {
       problems.add(
           new CardProblem(1, 1, 0, "no part on the card, expected one such as: parallel 18 ~ 72"));
     } else {
-      others.stream().filter(tokens -> !Verbs.isVerb(tokens.getFirst())).forEach(this::addUnknown);
+      others.stream().filter(tokens -> !Verb.isVerb(tokens.getFirst())).forEach(this::addUnknown);
     }
   }
 
   private void addUnknown(List<Token> tokens) {
-    problems.add(Verbs.unknown(tokens.getFirst()).problem);
+    problems.add(Verb.unknown(tokens.getFirst()).problem);
+  }
+
+  /** The parts that can be read, whatever else stands on the card. */
+  static List<Part> partsOf(String card) {
+    CardReader reader = new CardReader();
+    Tokens.statements(card).stream()
+        .filter(CardReader::namesPart)
+        .forEach(tokens -> reader.attempt(tokens, reader::readPart));
+    return reader.parts();
   }
 
   private List<Part> parts() {
@@ -135,7 +141,7 @@ final class CardReader {
     Token word = statement.next();
     Optional<PartText.Kind> kind = PartText.Kind.of(word);
     if (kind.isEmpty()) {
-      throw Statement.unexpected(word, "a kind of part: " + Verbs.kinds());
+      throw Statement.unexpected(word, "a kind of part: " + Verb.kinds());
     }
     return new Item.OfPart(kind.get().read(name, statement));
   }
@@ -210,7 +216,7 @@ final class CardReader {
   }
 
   private Item readVerb(Statement statement, MemberNames names) throws BadStatement {
-    if (ROLES.contains(statement.peek().text().toLowerCase(Locale.ROOT))) {
+    if (Verb.of(statement.peek()).filter(Verb::isRole).isPresent()) {
       return readRole(statement, names, List.of());
     }
     if (statement.accept("brake")) {
@@ -238,10 +244,10 @@ final class CardReader {
     if (LossText.isLosses(statement.peek())) {
       return readLosses(statement);
     }
-    if (SizeText.isSize(statement.peek())) {
+    if (Verb.of(statement.peek()).filter(Verb::isSize).isPresent()) {
       return readSizes(statement, names);
     }
-    throw Verbs.unknown(statement.peek());
+    throw Verb.unknown(statement.peek());
   }
 
   private Item readSizes(Statement statement, MemberNames names) throws BadStatement {

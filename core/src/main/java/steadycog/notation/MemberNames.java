@@ -2,6 +2,8 @@ package steadycog.notation;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
 import steadycog.notation.Statement.BadStatement;
 import steadycog.train.MemberId;
 import steadycog.train.Part;
@@ -27,22 +29,32 @@ final class MemberNames {
 
   MemberId read(Statement statement) throws BadStatement {
     Token token = statement.expectWord("a member: " + listed());
-    String word = token.text();
-    List<MemberId> exact = all.stream().filter(id -> id.toString().equals(word)).toList();
-    List<MemberId> anyCase =
-        all.stream().filter(id -> id.toString().equalsIgnoreCase(word)).toList();
-    List<MemberId> bare = all.stream().filter(id -> id.name().equalsIgnoreCase(word)).toList();
-    List<MemberId> byPart = alone.stream().filter(id -> id.part().equalsIgnoreCase(word)).toList();
-    for (List<MemberId> found : List.of(exact, anyCase, bare, byPart)) {
-      if (found.size() == 1) {
-        return found.getFirst();
-      }
+    Optional<MemberId> found = find(token.text());
+    if (found.isPresent()) {
+      return found.get();
     }
+    List<MemberId> bare = bare(token.text());
     if (bare.size() > 1) {
       throw Statement.unexpected(
           token, "the part as well: " + bare.getFirst() + " or " + bare.get(1));
     }
     throw Statement.unexpected(token, "a member: " + listed());
+  }
+
+  /** The one member that {@code word} means, if it means one. */
+  Optional<MemberId> find(String word) {
+    List<MemberId> exact = all.stream().filter(id -> id.toString().equals(word)).toList();
+    List<MemberId> anyCase =
+        all.stream().filter(id -> id.toString().equalsIgnoreCase(word)).toList();
+    List<MemberId> byPart = alone.stream().filter(id -> id.part().equalsIgnoreCase(word)).toList();
+    return Stream.of(exact, anyCase, bare(word), byPart)
+        .filter(found -> found.size() == 1)
+        .findFirst()
+        .map(List::getFirst);
+  }
+
+  private List<MemberId> bare(String word) {
+    return all.stream().filter(id -> id.name().equalsIgnoreCase(word)).toList();
   }
 
   private String listed() {

@@ -85,15 +85,18 @@ final class MeshNames {
 
   /** The meshes of {@code parts}, the first few of them, for messages. */
   static String listed(List<Part> parts) {
-    List<String> names =
-        parts.stream()
-            .flatMap(
-                part ->
-                    part.meshes().stream()
-                        .map(mesh -> text(part.body(mesh.a()), part.body(mesh.b()))))
-            .distinct()
-            .toList();
+    List<String> names = all(parts);
     return names.stream().limit(MOST_LISTED).collect(Collectors.joining(", "))
         + (names.size() > MOST_LISTED ? " \u2026" : "");
+  }
+
+  /** Every mesh of {@code parts} by its bodies. */
+  static List<String> all(List<Part> parts) {
+    return parts.stream()
+        .flatMap(
+            part ->
+                part.meshes().stream().map(mesh -> text(part.body(mesh.a()), part.body(mesh.b()))))
+        .distinct()
+        .toList();
   }
 }

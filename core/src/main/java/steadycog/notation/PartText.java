@@ -6,6 +6,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.regex.Pattern;
 import steadycog.notation.Statement.BadStatement;
+import steadycog.number.Unit.Dimension;
 import steadycog.train.Bevel;
 import steadycog.train.Cycloidal;
 import steadycog.train.Differential;
@@ -32,18 +33,29 @@ final class PartText {
 
   /** The kinds of part that a card can name. */
   enum Kind {
-    PARALLEL(PartText::readParallel),
-    PLANETARY(PlanetaryText::read),
-    CYCLOIDAL(CycloidalText::read),
-    STRAINWAVE(StrainWaveText::read),
-    BEVEL(BevelText::readBevel),
-    DIFFERENTIAL(BevelText::readDifferential),
-    SHAFT(PartText::readShaft);
+    PARALLEL(PartText::readParallel, Follows.clauses("")),
+    PLANETARY(PlanetaryText::read, Follows.clauses("sun planet ring uneven clocked")),
+    CYCLOIDAL(
+        CycloidalText::read,
+        Follows.clauses("lobes pins circle pin eccentric bore outputs on discs", Dimension.LENGTH)),
+    STRAINWAVE(
+        StrainWaveText::read,
+        Follows.clauses(
+            "flex circular nominal lobes cup hat wall allow", Dimension.LENGTH, Dimension.STRESS)),
+    BEVEL(BevelText::readBevel, Follows.clauses("crown left right offset", Dimension.LENGTH)),
+    DIFFERENTIAL(BevelText::readDifferential, Follows.clauses("side spider")),
+    SHAFT(PartText::readShaft, Follows.clauses(""));
 
     private final Reading reading;
+    private final Follows follows;
 
-    Kind(Reading reading) {
+    Kind(Reading reading, Follows follows) {
       this.reading = reading;
+      this.follows = follows;
+    }
+
+    Follows follows() {
+      return follows;
     }
 
     Part read(String name, Statement statement) throws BadStatement {

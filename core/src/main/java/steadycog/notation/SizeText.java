@@ -34,20 +34,6 @@ import steadycog.train.WheelSize;
  * and material are those of every wheel.
  */
 public final class SizeText {
-  static final List<String> VERBS =
-      List.of(
-          "angle",
-          "width",
-          "shift",
-          "bore",
-          "clearance",
-          "offset",
-          "material",
-          "distance",
-          "sharing",
-          "tolerance",
-          "tool");
-
   private static final String END = "the end of the statement";
   private static final String BENDING = "bending";
   private static final String CONTACT = "contact";
@@ -56,10 +42,6 @@ public final class SizeText {
   private static final String FLAT = "flat";
 
   private SizeText() {}
-
-  static boolean isSize(Token word) {
-    return VERBS.contains(word.text().toLowerCase(Locale.ROOT));
-  }
 
   /** A bore typed by itself, as {@code 8 mm key}; empty if it is none. */
   public static Optional<Bore> bore(String text) {
