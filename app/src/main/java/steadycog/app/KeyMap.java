@@ -50,7 +50,10 @@ final class KeyMap extends StackPane {
               new Entry("Ctrl+B", "the trains beside the drawing, wide or narrow"),
               new Entry("Ctrl+K", "do anything by its name"),
               new Entry("Ctrl+D", "light or dark"),
+              new Entry("F11", "present: the drawing and the ratio, large"),
+              new Entry("Ctrl+Space, Tab", "in the card: what can be written; take it"),
               new Entry("Ctrl+plus/minus", "larger, smaller text"),
+              new Entry("F1", "the guide, at what this station is about"),
               new Entry("?", "this map")));
 
   KeyMap() {

@@ -7,7 +7,10 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import javafx.css.PseudoClass;
+import javafx.geometry.Insets;
 import javafx.geometry.Pos;
+import javafx.scene.AccessibleRole;
 import javafx.scene.Node;
 import javafx.scene.control.TextArea;
 import javafx.scene.control.TextField;
@@ -28,9 +31,9 @@ import steadycog.app.Acts.Group;
 import steadycog.app.crank.CrankBar;
 import steadycog.app.desk.Desk;
 import steadycog.app.desk.Station;
-import steadycog.app.geartable.Doors;
 import steadycog.app.geartable.GearTable;
 import steadycog.app.geartable.RoleStrip;
+import steadycog.app.guide.GuidePane;
 import steadycog.app.look.Look;
 import steadycog.app.memory.RecentFiles;
 import steadycog.app.rail.JobRail;
@@ -39,6 +42,8 @@ import steadycog.job.Sheet;
 
 /** Everything in the window: the top line, the trains of the job, and the station at work. */
 public final class MainWindow extends StackPane {
+  private static final PseudoClass PRESENTING = PseudoClass.getPseudoClass("presenting");
+
   /** Of the column beside the drawing, at the usual size of text. */
   private static final double COLUMN_WIDTH = 486;
 
@@ -72,7 +77,8 @@ public final class MainWindow extends StackPane {
     this.dialogs = dialogs;
     RoleStrip tools = new RoleStrip(desk);
     side = new TrainSide(desk, tools);
-    gearTable = new GearTable(desk, tools, new CrankBar(desk), ways());
+    gearTable =
+        new GearTable(desk, tools, new CrankBar(desk), new WaysIn(desk, keeper, this::stations));
     rail = new JobRail(desk, this::toggleRail);
     acts = new WindowActs(desk, keeper, rail, side.line(), this).all();
     head = new Head(desk, keeper, acts, new StationBar(desk), this::showKeys);
@@ -84,8 +90,8 @@ public final class MainWindow extends StackPane {
         .subscribe(
             preferences -> {
               Look.setDark(this, preferences.dark());
-              Look.setTextSize(this, preferences.textSize());
-              placeAll();
+              Look.setTextSize(this, preferences.shownSize());
+              present();
             });
     widthProperty().addListener(o -> placeAll());
     VBox work = Look.styled(new VBox(GAP, side.band(), stations), "work");
@@ -96,8 +102,7 @@ public final class MainWindow extends StackPane {
         .subscribe(
             station -> {
               stations.show(station);
-              side.stand(stations.isTable());
-              placeAll();
+              present();
               leaveHidden();
             });
     desk.refusalProperty().addListener((o, old, now) -> refused(now));
@@ -109,6 +114,45 @@ public final class MainWindow extends StackPane {
     addEventFilter(MouseEvent.MOUSE_PRESSED, this::settleTyped);
     addEventHandler(KeyEvent.KEY_PRESSED, this::onKey);
     addEventHandler(KeyEvent.KEY_TYPED, this::onTyped);
+  }
+
+  /** While others look on there is only the drawing, with the card in a line and the ratio. */
+  private void present() {
+    boolean alone = desk.preferences().presenting();
+    side.stand(stations.isTable() && !alone);
+    Look.show(side.column(), !alone);
+    Look.show(rail, !alone);
+    Look.show(head, !alone);
+    pseudoClassStateChanged(PRESENTING, alone);
+    placeAll();
+  }
+
+  /** The guide over the figures, open at what the station is about; once more takes it away. */
+  void toggleGuide() {
+    if (!getChildren().removeIf(GuidePane.class::isInstance)) {
+      GuidePane guide = new GuidePane(this::tryCard, this::toggleGuide);
+      guide.setMaxWidth(Math.min(getWidth(), side.column().getMaxWidth() + GAP));
+      setAlignment(guide, Pos.TOP_RIGHT);
+      setMargin(guide, new Insets(head.getHeight(), 0, 0, 0));
+      getChildren().add(guide);
+      guide.openAt(desk.stationProperty().get());
+    } else {
+      stations.takeKeys();
+    }
+  }
+
+  private void tryCard(String card) {
+    desk.trains().add();
+    desk.train().type(card + "\n");
+  }
+
+  void togglePresenting() {
+    boolean now = !desk.preferences().presenting();
+    if (now && !stations.isTable()) {
+      desk.stationProperty().set(Station.LAY_OUT);
+    }
+    desk.preferencesProperty().set(desk.preferences().presenting(now));
+    stations.takeKeys();
   }
 
   /** Gives the names of the trains and the figures beside the drawing the room that there is. */
@@ -222,6 +266,11 @@ public final class MainWindow extends StackPane {
   }
 
   private void onShortcut(KeyEvent event) {
+    if (event.getCode() == KeyCode.F11 || event.getCode() == KeyCode.F1) {
+      Runnable act = event.getCode() == KeyCode.F1 ? this::toggleGuide : this::togglePresenting;
+      act.run();
+      event.consume();
+    }
     if (event.getCode() == KeyCode.ESCAPE && desk.rig().isOn()) {
       // The nearest thing to a large red button, wherever the keys go.
       desk.rig().stop();
@@ -299,32 +348,12 @@ public final class MainWindow extends StackPane {
             });
   }
 
-  /** Ways in from an empty bench. */
-  private Doors.Ways ways() {
-    return new Doors.Ways() {
-      @Override
-      public void gearsInHand() {
-        stations.goTo(Station.CUT_SHEET, "#id-teeth");
-      }
-
-      @Override
-      public void ratioInMind() {
-        stations.goTo(Station.FIND_TEETH, "#want-target");
-      }
-
-      @Override
-      public void boxThatFailed() {
-        keeper.open();
-        if (desk.bench().isPresent()) {
-          desk.stationProperty().set(Station.BENCH_BOOK);
-        }
-      }
-    };
-  }
-
   private void onKey(KeyEvent event) {
     if (event.getCode() == KeyCode.ESCAPE && isTyping()) {
       stations.takeKeys();
+      event.consume();
+    } else if (event.getCode() == KeyCode.ESCAPE && desk.preferences().presenting()) {
+      togglePresenting();
       event.consume();
     }
     if (event.getCode() == KeyCode.SPACE && !isTyping() && !isAsking()) {
@@ -352,6 +381,8 @@ public final class MainWindow extends StackPane {
   }
 
   private boolean isTyping() {
-    return getScene().getFocusOwner() instanceof TextInputControl;
+    Node owner = getScene().getFocusOwner();
+    return owner instanceof TextInputControl
+        || (owner != null && owner.getAccessibleRole() == AccessibleRole.TEXT_AREA);
   }
 }

@@ -45,6 +45,8 @@ final class ViewMenu extends MenuButton {
             choice("Light", p -> !p.dark(), p -> p.inDark(false)),
             choice("Dark", Preferences::dark, p -> p.inDark(true)),
             new SeparatorMenuItem(),
+            action("Present, large   F11", p -> p.presenting(!p.presenting())),
+            new SeparatorMenuItem(),
             action("Larger text", p -> p.sized(p.textSize() + TEXT_STEP)),
             action("Smaller text", p -> p.sized(p.textSize() - TEXT_STEP)),
             action("Usual text", p -> p.sized(Preferences.NORMAL_TEXT)));

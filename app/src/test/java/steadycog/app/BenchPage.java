@@ -111,7 +111,8 @@ final class BenchPage {
   /** Starts the rig and waits until it stands still again. */
   BenchPage run() {
     window.fire("#rig-start");
-    window.waitUntil(() -> window.opened.desk().rig().stateProperty().get() == RigWork.State.IDLE);
+    InWindow.waitUntil(
+        () -> window.opened.desk().rig().stateProperty().get() == RigWork.State.IDLE);
     window.settle();
     return this;
   }

@@ -172,6 +172,8 @@ class BenchWindowTest extends InWindow {
     fire("#rig-pause");
     LoadTest held = load();
     assertEquals("Go on", text("#rig-start"));
+    // As slow as a real rig, so that it is still under way when it is stopped.
+    choose("#rig-pace", 0);
     fire("#rig-start");
     until(() -> !load().equals(held));
     press(KeyCode.ESCAPE);

@@ -228,4 +228,23 @@ class FindFormTest extends InWindow {
     waitUntil(() -> !opened.window().stations().isSearching() && !listed().isEmpty());
     assertEquals(3.2, Math.abs(listed().getFirst().ratio().reduction().doubleValue()), 0.01 * 3.2);
   }
+
+  @Test
+  void limitsAreFoldedBySubjectAndTakenAwayByTheirChips() {
+    find("parallel 20 ~ 65; drive A; take B");
+    assertFalse(isShown(find("#want-teeth", Node.class)), "the rare out of sight");
+    assertTrue(isShown(find("#want-target", Node.class)), "the daily in sight");
+    fire("#about-teeth");
+    assertTrue(isShown(find("#want-teeth", Node.class)));
+    write(Field.TEETH, "18..40");
+    proven();
+    fire("#about-teeth");
+    assertEquals("Teeth 18..40  \u00d7", find("#limit-teeth", Button.class).getText());
+    fire("#limit-teeth");
+    assertEquals("", opened.desk().sheet().wanted().text(Field.TEETH));
+    assertTrue(robot.lookup("#limit-teeth").tryQuery().isEmpty());
+    write(Field.TEETH, "90..20");
+    waitUntil(() -> isShown(find("#bad-teeth", Node.class)));
+    assertTrue(isShown(find("#want-teeth", Node.class)), "opened for what is wrong in it");
+  }
 }

@@ -12,9 +12,9 @@ import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.control.ButtonBase;
 import javafx.scene.control.Labeled;
-import javafx.scene.control.TextArea;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
+import org.fxmisc.richtext.StyleClassedTextArea;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Tag;
@@ -88,7 +88,7 @@ abstract class InWindow {
   }
 
   String card() {
-    return find("#train-line", TextArea.class).getText();
+    return find("#train-line", StyleClassedTextArea.class).getText();
   }
 
   void waitFor(String id, String words) {

@@ -26,7 +26,7 @@ class SizesTest extends InWindow {
   private static final double[][] SIZES = {{960, 640}, {1000, 700}, {1600, 1000}, {3840, 2160}};
 
   @ParameterizedTest
-  @ValueSource(doubles = {Preferences.SMALLEST_TEXT, 13.5, 18.5, Preferences.LARGEST_TEXT})
+  @ValueSource(doubles = {Preferences.SMALLEST_TEXT, 13.5, Preferences.LARGEST_TEXT})
   @Timeout(value = 10, unit = TimeUnit.MINUTES)
   void everyStationIsLaidOutAtEverySize(double text) {
     int trains = TernRock.job().sheets().size();

@@ -28,63 +28,126 @@ public record Wanted(Map<Field, String> texts) {
   private static final Pattern SIZED =
       Pattern.compile("(\\d+(?:\\.\\d+)?)\\s*mm\\s+at\\s+(\\d*\\.?\\d*[1-9]\\d*)\\s*mm");
 
+  /** What limits are about: those said every day stand by themselves. */
+  public enum Subject {
+    DAILY("What is wanted"),
+    TEETH("Stages and teeth"),
+    PLANETS("Planets and rows"),
+    ROOM("Room"),
+    LOSSES("Losses");
+
+    private final String title;
+
+    Subject(String title) {
+      this.title = title;
+    }
+
+    public String title() {
+      return title;
+    }
+  }
+
   /** What can be said about what is looked for. */
   public enum Field {
     TARGET(
+        Subject.DAILY,
         "target",
         "Target",
         "85 \u00b7 1500 rpm to 12 rpm",
         "A ratio (85, 1:4), speeds in and out (1500 rpm to 12 rpm), or one turn of the output (23 h"
             + " 56 min 4.0905 s from 1 rpm)"),
     TOLERANCE(
+        Subject.DAILY,
         "tolerance",
         "Within",
         "the nearest",
         "0.1%, 50ppm, or 0.5 teeth of the last wheel a turn; empty: the nearest there are"),
-    DIRECTION("direction", "Turns", "either", "The way that the output turns"),
-    KIND("kind", "Kinds", ALL, "parallel, planetary, two-row, cycloidal, strainwave or all"),
-    RANK("rank", "First", "error", "error, size, stages, efficiency or diameter"),
-    STAGES("stages", "Stages", "1..3", "Pairs of wheels, or sets in series"),
-    TEETH("teeth", "Teeth", "12..120", "Of wheels, suns and planets"),
-    RING("ring", "Rings", "any", "Rings follow from sun and planets; limit them here"),
-    PLANETS("planets", "Planets", "3..5", "On one carrier: as many as go in are taken"),
-    DISTORTION("distortion", "Rows off", "2 teeth", "By how many teeth two rows may differ"),
-    PER_STAGE("per-stage", "Step", "any", "The largest ratio of one stage, such as 8"),
-    DIAMETER("diameter", "Largest \u00d8", "any", "Of any wheel: 40 modules, or 60 mm at 1.5 mm"),
-    DRIVER("driver", "Driver", "free", "Counts that must drive, as on the motor: 18"),
-    DRIVEN("driven", "Driven", "free", "Counts that must be driven: 96"),
-    STOCK("stock", "Own only", "any wheel", "The wheels there are: 24, 36x2, 72i"),
+    DIRECTION(Subject.DAILY, "direction", "Turns", "either", "The way that the output turns"),
+    KIND(
+        Subject.DAILY,
+        "kind",
+        "Kinds",
+        ALL,
+        "parallel, planetary, two-row, cycloidal, strainwave or all"),
+    RANK(Subject.DAILY, "rank", "First", "error", "error, size, stages, efficiency or diameter"),
+    STAGES(Subject.TEETH, "stages", "Stages", "1..3", "Pairs of wheels, or sets in series"),
+    TEETH(Subject.TEETH, "teeth", "Teeth", "12..120", "Of wheels, suns and planets"),
+    RING(
+        Subject.TEETH,
+        "ring",
+        "Rings",
+        "any",
+        "Rings follow from sun and planets; limit them here"),
+    PLANETS(
+        Subject.PLANETS,
+        "planets",
+        "Planets",
+        "3..5",
+        "On one carrier: as many as go in are taken"),
+    DISTORTION(
+        Subject.PLANETS,
+        "distortion",
+        "Rows off",
+        "2 teeth",
+        "By how many teeth two rows may differ"),
+    PER_STAGE(
+        Subject.TEETH, "per-stage", "Step", "any", "The largest ratio of one stage, such as 8"),
+    DIAMETER(
+        Subject.ROOM,
+        "diameter",
+        "Largest \u00d8",
+        "any",
+        "Of any wheel: 40 modules, or 60 mm at 1.5 mm"),
+    DRIVER(
+        Subject.TEETH, "driver", "Driver", "free", "Counts that must drive, as on the motor: 18"),
+    DRIVEN(Subject.TEETH, "driven", "Driven", "free", "Counts that must be driven: 96"),
+    STOCK(Subject.TEETH, "stock", "Own only", "any wheel", "The wheels there are: 24, 36x2, 72i"),
     LOSSES(
+        Subject.LOSSES,
         "losses",
         "Made",
         "cut and oiled",
         "oiled, greased, printed, ideal, friction 0.06, or external 0.95 internal 0.97; candidates"
             + " say so on their cards"),
-    EFFICIENCY("efficiency", "Out", "any", "The least that must come out, such as 60 %"),
+    EFFICIENCY(
+        Subject.LOSSES, "efficiency", "Out", "any", "The least that must come out, such as 60 %"),
     BACKWARDS(
+        Subject.LOSSES,
         "backwards",
         "Pushed",
         "either",
         "What it does when its take-off is pushed: turns, or holds. What holds itself is no brake"),
     TWO_MODULES(
+        Subject.PLANETS,
         "two-modules",
         "Rows in two modules",
         "",
         "Rows of planets that two standard modules bring to one distance, without distortion"),
-    COAXIAL("coaxial", "Input and output in line", "", "Two pairs of one centre distance"),
-    ANY("any", "With errors too", "", "List what breaks a rule as well, marked"),
-    TOP("top", "Listed", "20", "How many are listed");
+    COAXIAL(
+        Subject.ROOM,
+        "coaxial",
+        "Input and output in line",
+        "",
+        "Two pairs of one centre distance"),
+    ANY(Subject.TEETH, "any", "With errors too", "", "List what breaks a rule as well, marked"),
+    TOP(Subject.ROOM, "top", "Listed", "20", "How many are listed");
 
+    private final Subject subject;
     private final String key;
     private final String label;
     private final String usual;
     private final String help;
 
-    Field(String key, String label, String usual, String help) {
+    Field(Subject subject, String key, String label, String usual, String help) {
+      this.subject = subject;
       this.key = key;
       this.label = label;
       this.usual = usual;
       this.help = help;
+    }
+
+    public Subject subject() {
+      return subject;
     }
 
     /** What it is called in files and on the command line. */

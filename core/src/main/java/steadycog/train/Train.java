@@ -178,6 +178,11 @@ public record Train(
     return partOf(mesh.a()).kind(mesh);
   }
 
+  /** Whether a member of it goes by this name. */
+  public boolean has(MemberId id) {
+    return members().stream().anyMatch(member -> member.id().equals(id));
+  }
+
   /** The member of that address. */
   public Member member(MemberId id) {
     return partOf(id).members().stream()

@@ -5,6 +5,7 @@ import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
@@ -34,10 +35,13 @@ class CardOffersTest {
           int typed = word.from() + random.nextInt(word.text().length());
           CardOffers offers = CardOffers.at(card, typed);
           Set<String> said =
-              offers.offers().stream().map(o -> o.word().toLowerCase()).collect(Collectors.toSet());
+              offers.offers().stream()
+                  .map(o -> o.word().toLowerCase(Locale.ROOT))
+                  .collect(Collectors.toSet());
           assertEquals(word.from(), offers.from(), () -> word + " of\n" + card);
           assertTrue(
-              said.contains(word.text().toLowerCase()), () -> word + " of\n" + card + "\n" + said);
+              said.contains(word.text().toLowerCase(Locale.ROOT)),
+              () -> word + " of\n" + card + "\n" + said);
         }
       }
     }

@@ -276,4 +276,29 @@ class FindTest {
     }
     assertEquals(1, messages.size());
   }
+
+  @ParameterizedTest
+  @ValueSource(
+      strings = {"target=7.3 kind=all top=60", "target=85 kind=two-row top=60", "target=3"})
+  void onTheFrontAreThoseThatNoOtherBeatsInSizeAndNearness(String words) {
+    List<Candidate> all = find(words);
+    List<Candidate> front = Front.of(all);
+    for (Candidate one : all) {
+      boolean beaten =
+          all.stream()
+              .anyMatch(
+                  other ->
+                      other.size() <= one.size()
+                          && Math.abs(other.error()) <= Math.abs(one.error())
+                          && (other.size() < one.size()
+                              || Math.abs(other.error()) < Math.abs(one.error())));
+      boolean twin =
+          front.stream()
+              .anyMatch(
+                  best ->
+                      best.size() == one.size() && Math.abs(best.error()) == Math.abs(one.error()));
+      assertEquals(!beaten, twin, one::card);
+    }
+    assertTrue(all.containsAll(front));
+  }
 }

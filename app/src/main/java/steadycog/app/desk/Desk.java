@@ -2,6 +2,7 @@ package steadycog.app.desk;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Consumer;
 import javafx.beans.binding.Bindings;
 import javafx.beans.binding.DoubleExpression;
@@ -15,7 +16,6 @@ import steadycog.job.Job;
 import steadycog.job.Sheet;
 import steadycog.notation.Card;
 import steadycog.notation.CardProblem;
-import steadycog.train.Member;
 import steadycog.train.MemberId;
 import steadycog.train.Part;
 import steadycog.train.State;
@@ -29,8 +29,7 @@ public final class Desk {
       new ReadOnlyObjectWrapper<>(Optional.empty());
   private final ReadOnlyObjectWrapper<List<CardProblem>> problems =
       new ReadOnlyObjectWrapper<>(List.of());
-  private final ReadOnlyObjectWrapper<Optional<MemberId>> selection =
-      new ReadOnlyObjectWrapper<>(Optional.empty());
+  private final Choice selection = new Choice();
   private final ObjectProperty<Station> station = new SimpleObjectProperty<>(Station.LAY_OUT);
   private final ReadOnlyObjectWrapper<Optional<String>> state =
       new ReadOnlyObjectWrapper<>(Optional.empty());
@@ -115,7 +114,12 @@ public final class Desk {
   }
 
   public ReadOnlyObjectProperty<Optional<MemberId>> selectionProperty() {
-    return selection.getReadOnlyProperty();
+    return selection.memberProperty();
+  }
+
+  /** The chosen member, and with a chosen finding all that it speaks of. */
+  public ReadOnlyObjectProperty<Set<MemberId>> litProperty() {
+    return selection.litProperty();
   }
 
   /** Why the last change that was asked for cannot be made. */
@@ -144,7 +148,7 @@ public final class Desk {
 
   /** The size of the text, pixels. */
   public DoubleExpression textSize() {
-    return Bindings.createDoubleBinding(() -> preferences().textSize(), preferences);
+    return Bindings.createDoubleBinding(() -> preferences().shownSize(), preferences);
   }
 
   public Preferences preferences() {
@@ -218,11 +222,10 @@ public final class Desk {
 
   /** The tooth count of a member of the train in view. */
   public Optional<Teeth> teeth(MemberId member) {
-    return sheet().card().stream()
-        .flatMap(card -> card.train().members().stream())
-        .filter(candidate -> candidate.id().equals(member))
-        .findFirst()
-        .flatMap(Member::teeth);
+    return sheet()
+        .card()
+        .filter(card -> card.train().has(member))
+        .flatMap(card -> card.train().member(member).teeth());
   }
 
   /** The part that a member of the train on the bench belongs to; empty where it has none such. */
@@ -235,7 +238,7 @@ public final class Desk {
     return bench
         .get()
         .map(Bench::card)
-        .filter(card -> knows(Optional.of(card), member))
+        .filter(card -> card.train().has(member))
         .flatMap(card -> card.train().partOf(member, kind));
   }
 
@@ -336,9 +339,7 @@ public final class Desk {
     }
     problems.set(sheet.draft().map(Card::problemsOf).orElse(List.of()));
     // First, since views that follow the bench ask about the chosen member.
-    if (selection.get().filter(member -> !knows(sheet.card(), member)).isPresent()) {
-      selection.set(Optional.empty());
-    }
+    selection.keep(this::knows);
     Optional<Card> shown = bench.get().map(Bench::card);
     boolean sameState = state().equals(state.get()) || state.get().isEmpty();
     if (!shown.equals(sheet.card()) || !sameState) {
@@ -366,26 +367,26 @@ public final class Desk {
     }
   }
 
-  static boolean knows(Optional<Card> card, MemberId member) {
-    return card.filter(c -> c.train().members().stream().anyMatch(m -> m.id().equals(member)))
-        .isPresent();
+  private boolean knows(MemberId member) {
+    return sheet().card().filter(card -> card.train().has(member)).isPresent();
   }
 
   public void select(Optional<MemberId> member) {
-    selection.set(member.filter(id -> knows(sheet().card(), id)));
+    selectAll(member.stream().toList());
   }
 
-  /**
-   * Selects the next member (or for -1 the one before) in the order of the card, round and round.
-   */
+  public boolean isLit(MemberId member) {
+    return litProperty().get().contains(member);
+  }
+
+  /** Selects the first of {@code members} and lights all of them. */
+  public void selectAll(List<MemberId> members) {
+    selection.set(members.stream().filter(this::knows).toList());
+  }
+
+  /** Selects the next member (for -1 the one before) in the order of the card, round and round. */
   public void selectNext(int step) {
-    if (bench.get().isEmpty()) {
-      return;
-    }
-    List<MemberId> all =
-        bench.get().get().card().train().members().stream().map(Member::id).toList();
-    int at = selection.get().map(all::indexOf).orElse(step > 0 ? -1 : all.size());
-    selection.set(Optional.of(all.get(Math.floorMod(at + step, all.size()))));
+    bench.get().ifPresent(shown -> selection.step(shown.card().train().members(), step));
   }
 
   public void showSheet(int index) {

@@ -8,6 +8,7 @@ import steadycog.number.Units;
  *
  * @param trainValueLeads e = out/in leads instead of i = in/out
  * @param textSize in pixels, {@value #SMALLEST_TEXT} to {@value #LARGEST_TEXT}
+ * @param presenting whether the window shows others what it draws, large; never kept
  */
 public record Preferences(
     boolean trainValueLeads,
@@ -16,12 +17,17 @@ public record Preferences(
     Unit power,
     Unit length,
     boolean dark,
-    double textSize) {
+    double textSize,
+    boolean presenting) {
   public static final double SMALLEST_TEXT = 11;
   public static final double LARGEST_TEXT = 20;
   public static final double NORMAL_TEXT = 13.5;
+
+  /** By which all is larger for those who sit further away. */
+  private static final double LARGER = 1.5;
+
   public static final Preferences USUAL =
-      new Preferences(false, Unit.RPM, Unit.NM, Unit.W, Unit.MM, false, NORMAL_TEXT);
+      new Preferences(false, Unit.RPM, Unit.NM, Unit.W, Unit.MM, false, NORMAL_TEXT, false);
 
   public Preferences {
     require(speed, Unit.Dimension.SPEED);
@@ -38,14 +44,21 @@ public record Preferences(
   }
 
   public Preferences leading(boolean trainValue) {
-    return new Preferences(trainValue, speed, torque, power, length, dark, textSize);
+    return new Preferences(trainValue, speed, torque, power, length, dark, textSize, presenting);
   }
 
   /** The same with {@code unit} for what it measures; as they are where that is never shown. */
   public Preferences in(Unit unit) {
     Units now = units().with(unit);
     return new Preferences(
-        trainValueLeads, now.speed(), now.torque(), now.power(), now.length(), dark, textSize);
+        trainValueLeads,
+        now.speed(),
+        now.torque(),
+        now.power(),
+        now.length(),
+        dark,
+        textSize,
+        presenting);
   }
 
   /** The units of a report that says what the screen says. */
@@ -54,15 +67,25 @@ public record Preferences(
   }
 
   public Preferences inDark(boolean now) {
-    return new Preferences(trainValueLeads, speed, torque, power, length, now, textSize);
+    return new Preferences(
+        trainValueLeads, speed, torque, power, length, now, textSize, presenting);
   }
 
   public Preferences sized(double pixels) {
-    return new Preferences(trainValueLeads, speed, torque, power, length, dark, pixels);
+    return new Preferences(trainValueLeads, speed, torque, power, length, dark, pixels, presenting);
+  }
+
+  public Preferences presenting(boolean now) {
+    return new Preferences(trainValueLeads, speed, torque, power, length, dark, textSize, now);
+  }
+
+  /** The size in which text is shown, pixels. */
+  public double shownSize() {
+    return presenting ? textSize * LARGER : textSize;
   }
 
   /** How much larger than usual the text is. */
   public double zoom() {
-    return textSize / NORMAL_TEXT;
+    return shownSize() / NORMAL_TEXT;
   }
 }

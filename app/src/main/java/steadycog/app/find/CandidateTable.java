@@ -27,6 +27,8 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
+import javafx.scene.text.Font;
+import javafx.scene.text.Text;
 import steadycog.app.desk.Preferences;
 import steadycog.app.look.EachWayWords;
 import steadycog.app.look.Look;
@@ -52,6 +54,7 @@ final class CandidateTable extends TableView<Candidate> {
   private static final String WHEELS = "column-wheels";
 
   private static final double SCROLL_BAR = 30;
+  private static final double CELL_EDGES = 30;
   private static final double LEAST_DIFFERENCE = 0.005;
   private static final String KIND = "column-kind";
   private static final String PLANETS = "column-planets";
@@ -81,6 +84,7 @@ final class CandidateTable extends TableView<Candidate> {
 
   private final Map<TableColumn<Candidate, ?>, Double> widths = new HashMap<>();
   private double text = Preferences.NORMAL_TEXT;
+  private double wheelsWidth;
 
   CandidateTable(Finder finder) {
     this.finder = finder;
@@ -94,6 +98,7 @@ final class CandidateTable extends TableView<Candidate> {
     StackPane.setMargin(empty, new Insets(0, 30, 0, 30));
     setPlaceholder(new StackPane(empty));
     setFixedCellSize(ROW_HEIGHT * text);
+    wheelsWidth = measureWheels();
     SortedList<Candidate> sorted = new SortedList<>(shown);
     sorted.comparatorProperty().bind(comparatorProperty());
     setItems(sorted);
@@ -216,6 +221,7 @@ final class CandidateTable extends TableView<Candidate> {
   void sized(double pixels) {
     text = pixels;
     setFixedCellSize(ROW_HEIGHT * text);
+    wheelsWidth = measureWheels();
     widths.forEach(
         (column, width) -> {
           column.setMinWidth(least(column) * text / Preferences.NORMAL_TEXT);
@@ -255,6 +261,7 @@ final class CandidateTable extends TableView<Candidate> {
     if (!all.equals(now)) {
       sortAsRanked();
       all.setAll(now);
+      wheelsWidth = measureWheels();
       showColumns();
     }
   }
@@ -295,7 +302,23 @@ final class CandidateTable extends TableView<Candidate> {
             .sum();
     getColumns().stream()
         .filter(column -> column.getId().equals(WHEELS))
-        .forEach(column -> column.setPrefWidth(getWidth() - others - SCROLL_BAR));
+        .forEach(
+            column -> {
+              column.setMinWidth(wheelsWidth);
+              column.setPrefWidth(Math.max(wheelsWidth, getWidth() - others - SCROLL_BAR));
+            });
+  }
+
+  /** What the longest wheels need, as they are written in their cells. */
+  private double measureWheels() {
+    Text probe = new Text();
+    probe.setFont(Font.font("Lato", text));
+    double widest = 120;
+    for (Candidate candidate : all) {
+      probe.setText(Candidates.wheels(candidate));
+      widest = Math.max(widest, probe.getLayoutBounds().getWidth() + CELL_EDGES);
+    }
+    return Math.ceil(widest);
   }
 
   /** Trains of pairs lose as much backwards as forwards: not worth a column. */

@@ -34,6 +34,7 @@ import steadycog.search.Wanted.Field;
 /** From a ratio in mind to tooth counts: what is wanted, what there is, and what it looks like. */
 public final class FindStation extends HBox {
   private static final double FORM_WIDTH = 244;
+  private static final double MOST_WIDENED = 1.25;
   private static final String FIRST_STEPS =
       "Write the ratio you have in mind on the left: 85, or 1500 rpm to 12 rpm, or how long one"
           + " turn of the output takes. Tooth counts that make it appear here, the nearest first.";
@@ -63,8 +64,13 @@ public final class FindStation extends HBox {
     form.setFitToWidth(true);
     form.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
     form.getStyleClass().add("side-scroll");
-    form.setMinWidth(FORM_WIDTH);
-    form.setPrefWidth(FORM_WIDTH);
+    desk.preferencesProperty()
+        .subscribe(
+            now -> {
+              double width = FORM_WIDTH * Math.clamp(now.zoom(), 1, MOST_WIDENED);
+              form.setMinWidth(width);
+              form.setPrefWidth(width);
+            });
     VBox middle = middle();
     HBox.setHgrow(middle, Priority.ALWAYS);
     getChildren().addAll(form, middle, side());
@@ -72,7 +78,7 @@ public final class FindStation extends HBox {
     desk.pageProperty().addListener(o -> later.ask());
     desk.stationProperty().subscribe(station -> lookIfInView());
     desk.benchProperty().addListener(o -> later.ask());
-    desk.preferencesProperty().subscribe(now -> table.sized(now.textSize()));
+    desk.preferencesProperty().subscribe(now -> table.sized(now.shownSize()));
     finder.progressProperty().addListener(o -> say());
     finder.endedProperty().addListener(o -> say());
     finder.candidatesProperty().addListener(o -> say());
@@ -99,6 +105,7 @@ public final class FindStation extends HBox {
   private VBox middle() {
     status.setId("find-status");
     status.setWrapText(true);
+    status.setMinHeight(USE_PREF_SIZE);
     bar.setPrefWidth(80);
     stop.setId("find-stop");
     stop.setTooltip(new Tooltip("Keep what has been found so far"));

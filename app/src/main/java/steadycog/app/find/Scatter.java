@@ -1,24 +1,33 @@
 package steadycog.app.find;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import javafx.css.PseudoClass;
+import javafx.geometry.Point2D;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.Pane;
 import javafx.scene.shape.Circle;
 import javafx.scene.shape.Line;
+import javafx.scene.shape.Polyline;
 import javafx.scene.text.Text;
 import steadycog.app.look.Look;
+import steadycog.number.Known;
 import steadycog.search.Candidate;
+import steadycog.search.Front;
 
 /**
  * Error against size, a point a candidate: the further down the nearer, the further left the
- * smaller. Errors run by powers of ten; exact ones lie on the bottom line.
+ * smaller. A line joins those of which no other is both. Errors run by powers of ten; exact ones
+ * lie on the bottom line.
  */
 final class Scatter extends Pane {
   private static final PseudoClass CHOSEN = PseudoClass.getPseudoClass("chosen");
+  private static final PseudoClass BEST = PseudoClass.getPseudoClass("best");
   private static final PseudoClass COMPARED = PseudoClass.getPseudoClass("compared");
+  private static final double WIDE = 480;
   private static final double LEFT = 62;
   private static final double RIGHT = 18;
   private static final double TOP = 16;
@@ -56,13 +65,25 @@ final class Scatter extends Pane {
     boolean exact = powers.size() < all.size();
     double bottom = getHeight() - BOTTOM - (exact && !powers.isEmpty() ? 22 : 0);
     axes(least - pad, most + pad, low, high, bottom, exact, powers.isEmpty());
+    Map<Candidate, Point2D> places = new HashMap<>();
+    List<Candidate> front = Front.of(all);
+    Polyline line = Look.styled(new Polyline(), "scatter-front");
+    getChildren().add(line);
     for (Candidate candidate : all) {
       double x = x(candidate.size(), least - pad, most + pad);
       double y =
           candidate.error() == 0
               ? getHeight() - BOTTOM
               : bottom - (power(candidate) - low) / (high - low) * (bottom - TOP);
-      getChildren().add(point(candidate, x, y));
+      Circle point = point(candidate, x, y);
+      point.pseudoClassStateChanged(BEST, front.contains(candidate));
+      getChildren().add(point);
+      places.put(candidate, new Point2D(x, y));
+    }
+    for (Candidate best : front) {
+      Point2D at = Known.in(places, best);
+      double before = line.getPoints().isEmpty() ? at.getY() : line.getPoints().getLast();
+      line.getPoints().addAll(at.getX(), before, at.getX(), at.getY());
     }
     mark();
   }
@@ -92,7 +113,8 @@ final class Scatter extends Pane {
     text(least + "", LEFT, getHeight() - 8);
     Text end = text(most + "", 0, getHeight() - 8);
     Look.anchor(end, getWidth() - RIGHT, 1);
-    Text title = text("teeth of all wheels", 0, getHeight() - 8);
+    String front = getWidth() < WIDE ? "" : "; on the line none is both smaller and nearer";
+    Text title = text("teeth of all wheels" + front, 0, getHeight() - 8);
     Look.anchor(title, (LEFT + getWidth() - RIGHT) / 2, 0.5);
   }
 

@@ -1,11 +1,16 @@
 package steadycog.app.find;
 
+import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.EnumMap;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.geometry.VPos;
 import javafx.scene.Node;
@@ -17,11 +22,12 @@ import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.GridPane;
-import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import steadycog.app.desk.Desk;
+import steadycog.app.look.Flow;
+import steadycog.app.look.Icon;
+import steadycog.app.look.IconView;
 import steadycog.app.look.Look;
 import steadycog.app.look.OneOf;
 import steadycog.number.Known;
@@ -32,9 +38,18 @@ import steadycog.search.Rank;
 import steadycog.search.Wanted;
 import steadycog.search.Wanted.BadField;
 import steadycog.search.Wanted.Field;
+import steadycog.search.Wanted.Subject;
 
-/** What is looked for, a field a line; what cannot be understood is said beneath its field. */
+/**
+ * What is looked for: what is said every day on top, the limits folded by subject, and those that
+ * are set as chips. What cannot be understood is said beneath its field, which is opened for it.
+ */
 final class WantedForm extends VBox {
+  /** A target of more letters is written small, so that all of it is seen. */
+  private static final int MOST_LARGE = 16;
+
+  private static final PseudoClass LONG = PseudoClass.getPseudoClass("long");
+
   private final Finder finder;
   private final Map<Field, TextField> fields = new EnumMap<>(Field.class);
   private final Map<Field, Label> errors = new EnumMap<>(Field.class);
@@ -42,6 +57,8 @@ final class WantedForm extends VBox {
   private final Map<Kind, ToggleButton> kinds = new EnumMap<>(Kind.class);
   private final Map<Rank, ToggleButton> ranks = new EnumMap<>(Rank.class);
   private final Map<Direction, ToggleButton> directions = new EnumMap<>(Direction.class);
+  private final Map<Subject, ToggleButton> subjects = new EnumMap<>(Subject.class);
+  private final FlowPane limits = Look.styled(new FlowPane(3, 3), "chips");
   private final Label together = Look.label("", "bad-word");
   private boolean showing;
 
@@ -57,35 +74,67 @@ final class WantedForm extends VBox {
             "Change as little of the train on the bench as possible: to reach the target, or"
                 + " without one to cure its errors"));
     near.setOnAction(e -> finder.lookNear());
-    Region gap = new Region();
-    HBox.setHgrow(gap, Priority.ALWAYS);
-    HBox head = new HBox(6, Look.label("What is wanted", "caption"), gap, near);
-    head.setAlignment(Pos.CENTER_LEFT);
-    getChildren().addAll(head, together, grid());
+    Flow head = new Flow();
+    head.getChildren().addAll(Look.label(Subject.DAILY.title(), "caption"), near);
+    getChildren().addAll(head, together, grid(Subject.DAILY), limits);
+    for (Subject subject : Subject.values()) {
+      if (subject != Subject.DAILY) {
+        getChildren().addAll(folded(subject));
+      }
+    }
     desk.pageProperty().subscribe(page -> show(page.sheet().wanted()));
     desk.benchProperty().subscribe(bench -> promptTarget());
     finder.problemProperty().subscribe(this::showProblem);
   }
 
-  private GridPane grid() {
+  /** The limits of a subject under its name, which opens and closes them. */
+  private List<Node> folded(Subject subject) {
+    ToggleButton name = Look.styled(new ToggleButton(subject.title()), "fold-line");
+    name.setId("about-" + subject.name().toLowerCase(Locale.ROOT));
+    name.setMaxWidth(Double.MAX_VALUE);
+    IconView sign = new IconView(Icon.CLOSED);
+    name.setGraphic(sign);
+    name.setTooltip(new Tooltip(said(subject)));
+    GridPane grid = grid(subject);
+    Look.show(grid, false);
+    name.selectedProperty()
+        .subscribe(
+            open -> {
+              Look.show(grid, open);
+              sign.show(open ? Icon.OPEN : Icon.CLOSED);
+            });
+    subjects.put(subject, name);
+    return List.of(name, grid);
+  }
+
+  private static String said(Subject subject) {
+    return fields(subject).map(Field::label).collect(Collectors.joining(", "));
+  }
+
+  /** How many are listed is said on the command line: here the list scrolls. */
+  private static Stream<Field> fields(Subject subject) {
+    return Arrays.stream(Field.values())
+        .filter(field -> field.subject() == subject && field != Field.TOP);
+  }
+
+  private GridPane grid(Subject subject) {
     GridPane grid = Look.styled(new GridPane(), "wanted-grid");
-    for (Field field : Field.values()) {
-      switch (field) {
-        case DIRECTION -> put(grid, field.label(), directions());
-        case KIND -> put(grid, field.label(), kinds());
-        case RANK -> put(grid, field.label(), ranks());
-        case TOP -> {
-          // Said on the command line: here the list scrolls.
-        }
-        default -> {
-          if (field.isChoice()) {
-            check(grid, field);
-          } else {
-            line(grid, field);
-          }
-        }
-      }
-    }
+    fields(subject)
+        .forEach(
+            field -> {
+              switch (field) {
+                case DIRECTION -> put(grid, field.label(), directions());
+                case KIND -> put(grid, field.label(), kinds());
+                case RANK -> put(grid, field.label(), ranks());
+                default -> {
+                  if (field.isChoice()) {
+                    check(grid, field);
+                  } else {
+                    line(grid, field);
+                  }
+                }
+              }
+            });
     return grid;
   }
 
@@ -108,7 +157,20 @@ final class WantedForm extends VBox {
     Look.show(error, false);
     fields.put(field, text);
     errors.put(field, error);
-    put(grid, field.label(), new VBox(1, text, error));
+    VBox both = new VBox(1, text, error);
+    if (field == Field.TARGET) {
+      text.getStyleClass().add("target");
+      Runnable fit = () -> text.pseudoClassStateChanged(LONG, shown(text).length() > MOST_LARGE);
+      text.textProperty().subscribe(fit);
+      text.promptTextProperty().subscribe(fit);
+      grid.add(both, 0, grid.getRowCount(), 2, 1);
+    } else {
+      put(grid, field.label(), both);
+    }
+  }
+
+  private static String shown(TextField text) {
+    return text.getText().isEmpty() ? text.getPromptText() : text.getText();
   }
 
   private static void put(GridPane grid, String name, Node node) {
@@ -200,6 +262,7 @@ final class WantedForm extends VBox {
           }
         });
     checks.forEach((field, box) -> box.setSelected(wanted.is(field)));
+    showLimits(wanted);
     Set<Kind> chosen = kindsOf(wanted);
     kinds.forEach((kind, chip) -> chip.setSelected(chosen.contains(kind)));
     Rank rank = Rank.of(wanted.text(Field.RANK)).orElse(Rank.ERROR);
@@ -212,6 +275,30 @@ final class WantedForm extends VBox {
                     ? each == Direction.ANY
                     : each.name().equalsIgnoreCase(direction)));
     showing = false;
+  }
+
+  /** What is limited, whether its subject is open or not; a press takes the limit away. */
+  private void showLimits(Wanted wanted) {
+    List<Node> chips = new ArrayList<>();
+    for (Field field : Field.values()) {
+      if (field.subject() != Subject.DAILY && field != Field.TOP) {
+        String text = wanted.text(field);
+        if (!text.isBlank()) {
+          chips.add(limit(field, field.isChoice() ? "" : " " + text));
+        }
+      }
+    }
+    limits.getChildren().setAll(chips);
+    Look.show(limits, !chips.isEmpty());
+  }
+
+  private Button limit(Field field, String text) {
+    Button chip = Look.styled(new Button(field.label() + text + "  \u00d7"), "limit");
+    chip.setId("limit-" + field.key());
+    chip.setAccessibleText("Take the limit away: " + field.label() + text);
+    chip.setTooltip(new Tooltip("Take this limit away"));
+    chip.setOnAction(e -> finder.want(field, ""));
+    return chip;
   }
 
   /** Without a target the ratio on the bench is wanted. */
@@ -240,6 +327,9 @@ final class WantedForm extends VBox {
           label.setText(here ? problem.orElseThrow().message() : "");
           Look.show(label, here);
         });
+    at.map(Field::subject)
+        .flatMap(subject -> Optional.ofNullable(subjects.get(subject)))
+        .ifPresent(name -> name.setSelected(true));
     boolean elsewhere = problem.isPresent() && at.isEmpty();
     together.setText(elsewhere ? problem.orElseThrow().message() : "");
     Look.show(together, elsewhere);

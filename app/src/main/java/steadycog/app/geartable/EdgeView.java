@@ -102,7 +102,7 @@ public final class EdgeView extends Pane {
     desk.benchProperty().addListener(o -> rebuild());
     desk.powerProperty().addListener(o -> rebuild());
     desk.preferencesProperty().addListener(o -> rebuild());
-    desk.selectionProperty().addListener(o -> showSelection());
+    desk.litProperty().addListener(o -> showSelection());
   }
 
   private void rebuild() {
@@ -334,7 +334,6 @@ public final class EdgeView extends Pane {
   }
 
   private void showSelection() {
-    bodyViews.forEach(
-        (key, body) -> body.showSelected(desk.selection().filter(key.id::equals).isPresent()));
+    bodyViews.forEach((key, body) -> body.showSelected(desk.isLit(key.id)));
   }
 }

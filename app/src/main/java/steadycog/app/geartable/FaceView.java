@@ -85,7 +85,7 @@ final class FaceView extends Pane {
               panY = 0;
             });
     desk.benchProperty().addListener(o -> rebuild());
-    desk.selectionProperty().addListener(o -> select());
+    desk.litProperty().addListener(o -> select());
     desk.crank().positionProperty().addListener(o -> turn());
     desk.exaggerationProperty().addListener(o -> exaggerate());
     // Names are as large as the text.
@@ -284,7 +284,7 @@ final class FaceView extends Pane {
 
   private void showSelection() {
     for (BodyView view : views.values()) {
-      view.showSelected(desk.selection().filter(view.id()::equals).isPresent());
+      view.showSelected(desk.isLit(view.id()));
     }
   }
 

@@ -16,7 +16,6 @@ import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Pane;
 import javafx.scene.layout.Priority;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.scene.shape.Line;
 import javafx.scene.transform.Scale;
@@ -25,6 +24,7 @@ import steadycog.app.desk.Bench;
 import steadycog.app.desk.Desk;
 import steadycog.app.desk.PowerShown;
 import steadycog.app.desk.Station;
+import steadycog.app.look.Flow;
 import steadycog.app.look.Look;
 import steadycog.app.look.OneOf;
 import steadycog.app.look.Sign;
@@ -154,11 +154,10 @@ public final class GearTable extends BorderPane {
   }
 
   /** What the side view shows of the power, above it. */
-  private HBox powerChoice() {
-    HBox choice = Look.styled(new HBox(2, Look.label("power", "soft")), "power-choice");
-    choice.setAlignment(Pos.CENTER_LEFT);
+  private VBox powerChoice() {
+    Flow choice = new Flow();
+    choice.getChildren().add(Look.label("power", "soft"));
     OneOf group = new OneOf();
-    choice.setMinHeight(Region.USE_PREF_SIZE);
     for (PowerShown one : PowerShown.values()) {
       ToggleButton button = Look.styled(new ToggleButton(one.word()), "chip");
       button.setId("power-" + one.name().toLowerCase(Locale.ROOT));
@@ -170,8 +169,7 @@ public final class GearTable extends BorderPane {
       desk.powerProperty().subscribe(now -> button.setSelected(now == one));
       choice.getChildren().add(button);
     }
-
-    return choice;
+    return Look.styled(new VBox(choice), "power-choice");
   }
 
   private void refresh() {

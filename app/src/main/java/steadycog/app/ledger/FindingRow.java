@@ -86,9 +86,7 @@ public final class FindingRow extends HBox {
     rule.setText(explained.orElse(""));
     severity.setTooltip(explained.isPresent() ? rule : null);
     message.setTooltip(explained.isPresent() ? rule : null);
-    setOnMouseClicked(
-        click ->
-            finding.members().stream().findFirst().ifPresent(id -> desk.select(Optional.of(id))));
+    setOnMouseClicked(click -> desk.selectAll(finding.members()));
   }
 
   /** Arrows and minus signs of print. */

@@ -77,7 +77,7 @@ public final class Ledger extends VBox {
     getChildren().add(scroll);
     desk.benchProperty().addListener((o, old, now) -> rebuild(now));
     desk.preferencesProperty().addListener(o -> rebuild(desk.bench()));
-    desk.selectionProperty().addListener(o -> showSelection());
+    desk.litProperty().addListener(o -> showSelection());
     desk.crank().countedProperty().addListener(o -> showTurns());
     rebuild(desk.bench());
   }
@@ -152,9 +152,8 @@ public final class Ledger extends VBox {
   private void showSelection() {
     lines.getChildren().remove(tools);
     for (MemberRow row : rows) {
-      boolean chosen = desk.selection().filter(row.member()::equals).isPresent();
-      row.showSelected(chosen);
-      if (chosen) {
+      row.showSelected(desk.isLit(row.member()));
+      if (desk.selection().filter(row.member()::equals).isPresent()) {
         lines.getChildren().add(lines.getChildren().indexOf(row) + 1, tools);
       }
     }

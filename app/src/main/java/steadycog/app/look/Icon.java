@@ -38,7 +38,10 @@ public enum Icon {
   CLOSE("M 4 4 L 12 12 M 12 4 L 4 12", true),
   /** A list beside the drawing, wide or narrow. */
   FOLD("M 2 2.5 H 14 V 13.5 H 2 Z M 6.5 2.5 V 13.5 M 11.5 5.5 L 9 8 L 11.5 10.5", true),
-  UNFOLD("M 2 2.5 H 14 V 13.5 H 2 Z M 6.5 2.5 V 13.5 M 9 5.5 L 11.5 8 L 9 10.5", true);
+  UNFOLD("M 2 2.5 H 14 V 13.5 H 2 Z M 6.5 2.5 V 13.5 M 9 5.5 L 11.5 8 L 9 10.5", true),
+  /** What stands under a line is put away, or seen. */
+  CLOSED("M 6 3.5 L 10.5 8 L 6 12.5", true),
+  OPEN("M 3.5 6 L 8 10.5 L 12.5 6", true);
 
   static final double FIELD = 16;
 

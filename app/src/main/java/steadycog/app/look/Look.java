@@ -29,8 +29,9 @@ public final class Look {
       load(face.open());
     }
     load(Objects.requireNonNull(Look.class.getResourceAsStream(CARD_FACE), CARD_FACE));
-    root.getStylesheets().add(resource("steady-cog.css"));
+    // The class first: its tokens are looked up as soon as there is a sheet.
     root.getStyleClass().add("steady-cog");
+    root.getStylesheets().add(resource("steady-cog.css"));
   }
 
   public static void setDark(Parent root, boolean dark) {

@@ -73,6 +73,7 @@ public final class ShiftStation extends HBox {
             "Two states engaged at once lock up or slip: interlock what must never be on together.",
             "caution");
     caution.setWrapText(true);
+    caution.setMinHeight(USE_PREF_SIZE);
     caution.setTooltip(
         new Tooltip(
             "Brakes and clutches take the torque shown, and more while they slip. Never rely on one"
@@ -82,7 +83,6 @@ public final class ShiftStation extends HBox {
     scroll.setFitToWidth(true);
     scroll.setMinHeight(90);
     VBox.setVgrow(scroll, Priority.ALWAYS);
-    charts.setPrefHeight(CHART_HEIGHT);
     VBox table =
         Look.styled(new VBox(6, head(), empty, scroll, tools, caution), "panel", "working");
     VBox.setVgrow(table, Priority.ALWAYS);
@@ -123,6 +123,9 @@ public final class ShiftStation extends HBox {
     Region gap = new Region();
     HBox.setHgrow(gap, Priority.ALWAYS);
     spread.setMinWidth(USE_PREF_SIZE);
+    copy.setMinWidth(USE_PREF_SIZE);
+    caption.setWrapText(true);
+    caption.setMinHeight(USE_PREF_SIZE);
     HBox head = new HBox(12, caption, spread, gap, copy);
     head.setAlignment(Pos.CENTER_LEFT);
     return head;
@@ -176,7 +179,8 @@ public final class ShiftStation extends HBox {
     Look.show(caution, any);
     Look.show(scroll, !plan.elements().isEmpty() || !plan.rows().isEmpty());
     grid.show(plan);
-    charts.show(plan);
+    charts.show(plan, desk.preferences().zoom());
+    charts.setPrefHeight(CHART_HEIGHT * desk.preferences().zoom());
     showChart();
     tools.show();
     found.look();

@@ -30,6 +30,8 @@ final class StateCharts extends Pane {
   private static final double LEAST_SPAN = 0.7;
 
   private ShiftTable plan;
+  private double line = LINE;
+  private double labels = LABELS;
 
   StateCharts(ShiftTable plan) {
     this.plan = plan;
@@ -40,20 +42,23 @@ final class StateCharts extends Pane {
     Look.clip(this);
   }
 
-  void show(ShiftTable now) {
+  /** Shows a plan, its words {@code zoom} times as large as usual. */
+  void show(ShiftTable now, double zoom) {
     plan = now;
+    line = LINE * zoom;
+    labels = LABELS * zoom;
     draw();
   }
 
   private void draw() {
     getChildren().clear();
     List<Row> rows = plan.rows().stream().filter(row -> row.study().ratio().isPresent()).toList();
-    if (rows.isEmpty() || getWidth() < 4 * LABELS || getHeight() < 5 * LINE) {
+    if (rows.isEmpty() || getWidth() < 4 * labels || getHeight() < 5 * line) {
       return;
     }
     double half = 0.5 * getWidth();
     drawRatios(rows, EDGE, half - EDGE);
-    drawSpeeds(half + EDGE, getWidth() - LABELS);
+    drawSpeeds(half + EDGE, getWidth() - labels);
   }
 
   // ---- ratios
@@ -64,7 +69,7 @@ final class StateCharts extends Pane {
     double least = Math.min(Math.log(low), Math.log(high) - LEAST_SPAN);
     double scale = (right - left - 4 * EDGE) / (Math.log(high) - least);
     double axis = getHeight() * 0.55;
-    text("ratio, logarithmic: larger reductions to the left", left, LINE - 3, "plot-text");
+    text("ratio, larger reductions left", left, line - 3, "plot-text");
     line(left, axis, right, axis, "plot-axis");
     List<Row> ordered = new ArrayList<>(rows);
     double taken = -Double.MAX_VALUE;
@@ -73,17 +78,17 @@ final class StateCharts extends Pane {
     for (Row row : ordered) {
       double x = left + 2 * EDGE + (Math.log(high) - Math.log(size(row))) * scale;
       boolean back = ratio(row).reduction().signum() < 0;
-      level = x - taken < 44 ? level + 1 : 0;
+      level = x - taken < 3 * line ? level + 1 : 0;
       taken = x;
-      double tip = axis + (back ? 1 : -1) * (12 + 13 * (level % 2));
+      double tip = axis + (back ? 1 : -1) * 0.8 * line * (1 + level % 2);
       line(x, axis, x, tip, back ? "plot-back" : "plot-stem");
       Circle point = Look.styled(new Circle(x, axis, 4), "plot-point");
       getChildren().add(point);
-      middle(row.state().name(), x, back ? tip + 12 : tip - 15, "plot-name");
+      middle(row.state().name(), x, back ? tip + 0.8 * line : tip - line, "plot-name");
       middle(
           Sign.number(Math.abs(ratio(row).reduction().doubleValue())),
           x,
-          back ? tip + 24 : tip - 3,
+          back ? tip + 1.6 * line : tip - 0.2 * line,
           "plot-text");
     }
     drawSteps(rows, left, high, scale, getHeight() - 6);
@@ -98,7 +103,7 @@ final class StateCharts extends Pane {
       if (forward) {
         double a = left + 2 * EDGE + (Math.log(high) - Math.log(size(row))) * scale;
         double b = left + 2 * EDGE + (Math.log(high) - Math.log(size(next))) * scale;
-        line(a, y - 14, b, y - 14, "plot-step");
+        line(a, y - line, b, y - line, "plot-step");
         middle("\u00f7 " + Sign.number(size(row) / size(next)), (a + b) / 2, y - 1, "plot-text");
       }
     }
@@ -129,13 +134,13 @@ final class StateCharts extends Pane {
       }
     }
     double zero = getHeight() / 2;
-    double scale = (zero - 1.6 * LINE) / most;
-    text("speed of each shaft over the input", left, LINE - 3, "plot-text");
+    double scale = (zero - 1.6 * line) / most;
+    text("speed of each shaft over the input", left, line - 3, "plot-text");
     line(left, zero, right, zero, "plot-axis");
     double step = plan.rows().size() > 1 ? (right - left - EDGE) / (plan.rows().size() - 1) : 0;
     for (int k = 0; k < plan.rows().size(); k++) {
       double x = left + EDGE / 2 + k * step;
-      line(x, 1.4 * LINE, x, getHeight() - LINE, "plot-rule");
+      line(x, 1.4 * line, x, getHeight() - line, "plot-rule");
       middle(plan.rows().get(k).state().name(), x, getHeight() - 2, "plot-name");
     }
     List<Label> labels = new ArrayList<>();
@@ -169,13 +174,13 @@ final class StateCharts extends Pane {
   /** Labels in their order of height, none over another. */
   private void placeLabels(List<Label> labels, double x) {
     labels.sort(Comparator.comparingDouble(Label::y));
-    double free = LINE;
-    double room = getHeight() - LINE * labels.size();
+    double free = line;
+    double room = getHeight() - line * labels.size();
     for (Label label : labels) {
       double y = Math.clamp(label.y + 4, free, Math.max(free, free + room));
       text(label.text, x + 6, y, "plot-text");
       room -= Math.max(0, y - free);
-      free = y + LINE - 2;
+      free = y + line - 2;
     }
   }
 

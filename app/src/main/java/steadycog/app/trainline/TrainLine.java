@@ -19,22 +19,15 @@ import javafx.scene.control.skin.TextAreaSkin;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.Pane;
 import javafx.scene.layout.Priority;
-import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
-import javafx.scene.shape.Line;
+import org.fxmisc.flowless.VirtualizedScrollPane;
 import steadycog.app.desk.Desk;
+import steadycog.app.look.Glossary;
 import steadycog.app.look.Look;
+import steadycog.notation.CardOffers.Offer;
 import steadycog.notation.CardProblem;
-import steadycog.train.Bevel;
-import steadycog.train.Cycloidal;
-import steadycog.train.Differential;
-import steadycog.train.Parallel;
-import steadycog.train.Part;
-import steadycog.train.Planetary;
-import steadycog.train.Shaft;
-import steadycog.train.StrainWave;
+import steadycog.notation.CardWord;
 
 /**
  * The train line. What is typed goes to the desk at every keystroke; what changes elsewhere comes
@@ -48,36 +41,23 @@ public final class TrainLine extends VBox {
   /** Of the window's height a card takes no more. */
   private static final double MOST_SHARE = 1.0 / 3;
 
+  private static final int MOST_MESSAGE = 130;
   private static final double PADDING = 14;
   private static final double LINE = 1.4;
   private static final double BESIDE = 5;
 
+  private static final String EMPTY_HINT =
+      "parallel, planetary, cycloidal, strainwave, bevel or differential; Ctrl+Space offers words";
+  private static final String WORDS_HINT =
+      "Ctrl+Space offers what can be written here; Ctrl+click on a member goes to it";
+
   /** What a field leaves out of a text that it is given. */
   private static final Pattern UNSHOWN = Pattern.compile("[\\x00-\\x08\\x0b-\\x1f\\x7f]");
 
-  private static final String CHAIN_HINT =
-      "~ meshes with    = same shaft    60i internal teeth    drive A 1500 rpm 0.4 Nm"
-          + "    hold B    take F    lock A = C";
-  private static final String SET_HINT =
-      "planet 15 x3    planet 16~18 x4 pairs    x3 uneven    module 0.8 mm    hold ring"
-          + "    drive sun 60 rpm    lock sun = ring";
-
-  private static final String CYCLOID_HINT =
-      "lobes 29 pins 30    circle 96 mm    pin 5 mm    eccentric 1 mm    bore 40 mm"
-          + "    outputs 6 x 8 mm on 62 mm    discs 2";
-  private static final String BEVEL_HINT =
-      "bevel 11 ~ 43: pinion, then crown; crown left turns the cross shaft the other way";
-  private static final String SIDES_HINT =
-      "differential side 16 spider 10: two sides, the case between them carries the spiders";
-  private static final String STRAIN_HINT =
-      "nominal 80    or flex 160 circular 162    lobes 2    cup or hat    wall 0.4 mm"
-          + "    allow 300 MPa    module 0.5 mm";
-
   private final Desk desk;
-  private final TextArea text = new TextArea();
+  private final CardArea text;
   private final TextArea notes = new TextArea();
-  private final Pane marks = new Pane();
-  private final StackPane field = new StackPane(text, marks);
+  private final VirtualizedScrollPane<CardArea> field;
   private final Button oneLine = Look.styled(new Button(), "card-folded");
   private final Label message = Look.label("", "small", "soft");
   private final ToggleButton noted = Look.styled(new ToggleButton("notes"), "chip");
@@ -92,48 +72,51 @@ public final class TrainLine extends VBox {
   public TrainLine(Desk desk, Node beside) {
     this.desk = desk;
     getStyleClass().add("train-line");
-    text.setId("train-line");
-    text.getStyleClass().add("card");
-    text.setWrapText(true);
-    text.setAccessibleText("Train line: the job card of this train");
-    text.setPromptText("Type a train, for example: parallel 18 ~ 72 = 20 ~ 80");
-    text.setPrefRowCount(FEWEST_ROWS);
-    text.setMinWidth(0);
-    text.setPrefColumnCount(1);
-    marks.setMouseTransparent(true);
-    marks.setManaged(false);
-    field.setAlignment(Pos.TOP_LEFT);
+    text = new CardArea(desk, this::meaning);
+    field = new VirtualizedScrollPane<>(text);
+    new OfferList(text, this::meaning);
     message.setId("card-message");
     message.setMinWidth(0);
     message.setWrapText(true);
     message.setMaxWidth(Double.MAX_VALUE);
     HBox.setHgrow(message, Priority.ALWAYS);
-    text.setMinHeight(USE_PREF_SIZE);
+    field.setMinHeight(USE_PREF_SIZE);
     makeNotes();
     makeFold();
     tools.getChildren().addAll(beside, noted, fold);
     under.setAlignment(Pos.TOP_RIGHT);
-    getChildren().addAll(oneLine, field, under, notes);
+    getChildren().addAll(oneLine, under, notes);
+    // The editor looks its colours up as soon as it has a scene, which must have its style by then.
+    sceneProperty().subscribe(scene -> Platform.runLater(this::putField));
     desk.benchProperty().addListener(o -> showProblems());
-    text.textProperty().addListener((o, old, now) -> typed(() -> desk.train().type(closed(now))));
-    text.textProperty().addListener(o -> Platform.runLater(this::settle));
+    text.textProperty()
+        .addListener(
+            (o, old, now) -> {
+              if (!text.isShowing()) {
+                desk.train().type(closed(now));
+              }
+            });
+    text.totalHeightEstimateProperty().addListener(o -> Platform.runLater(this::settle));
     text.addEventFilter(KeyEvent.KEY_PRESSED, this::leaveByTab);
     text.focusedProperty().addListener((o, was, is) -> showProblems());
     text.focusedProperty().addListener((o, was, is) -> leave(is));
+    text.caretPositionProperty().addListener(o -> Platform.runLater(this::showProblems));
     desk.pageProperty().addListener(o -> refresh());
     desk.problemsProperty().addListener(o -> showProblems());
     desk.inViewProperty().addListener((o, old, now) -> showNotes(!notes.getText().isEmpty()));
-    text.scrollTopProperty().addListener(o -> placeMarks());
-    text.widthProperty().addListener(o -> Platform.runLater(this::settle));
-    // Without the scroll bar of a field that was too low a row may fit that did not.
-    text.heightProperty().addListener(o -> Platform.runLater(this::settle));
-    text.fontProperty().addListener(o -> Platform.runLater(this::settle));
+    notes.fontProperty().addListener(o -> Platform.runLater(this::settle));
     sceneProperty()
         .flatMap(Scene::heightProperty)
         .addListener((o, old, now) -> Platform.runLater(this::settle));
     refresh();
     showNotes(!notes.getText().isEmpty());
     showProblems();
+  }
+
+  private void putField() {
+    if (getScene() != null && field.getParent() == null) {
+      getChildren().add(1, field);
+    }
   }
 
   private void makeNotes() {
@@ -211,7 +194,7 @@ public final class TrainLine extends VBox {
   }
 
   private void leaveByTab(KeyEvent event) {
-    if (event.getCode() == KeyCode.TAB && !event.isShortcutDown()) {
+    if (event.getCode() == KeyCode.TAB && !event.isShortcutDown() && !event.isConsumed()) {
       Node field = (Node) event.getSource();
       field.requestFocusTraversal(
           event.isShiftDown() ? TraversalDirection.PREVIOUS : TraversalDirection.NEXT);
@@ -220,8 +203,9 @@ public final class TrainLine extends VBox {
   }
 
   /** A card ends with a line feed; the line shows it without, to spend no row on it. */
-  private static String shown(String card) {
-    return card.endsWith("\n") ? card.substring(0, card.length() - 1) : card;
+  private static String readable(String card) {
+    String whole = card.endsWith("\n") ? card.substring(0, card.length() - 1) : card;
+    return UNSHOWN.matcher(whole.replaceAll("\\R", "\n")).replaceAll("");
   }
 
   private static String closed(String shown) {
@@ -229,8 +213,8 @@ public final class TrainLine extends VBox {
   }
 
   private void refresh() {
-    show(text, shown(desk.sheet().text()));
-    show(notes, shown(desk.sheet().notes()));
+    text.show(readable(desk.sheet().text()));
+    show(notes, readable(desk.sheet().notes()));
     noted.setText(desk.sheet().notes().isEmpty() ? "+ notes" : "notes");
     showProblems();
   }
@@ -242,8 +226,7 @@ public final class TrainLine extends VBox {
     }
   }
 
-  private void show(TextArea area, String wanted) {
-    String shown = UNSHOWN.matcher(wanted.replaceAll("\\R", "\n")).replaceAll("");
+  private void show(TextArea area, String shown) {
     if (!shown.equals(area.getText())) {
       int caret = area.getCaretPosition();
       showing = true;
@@ -264,12 +247,20 @@ public final class TrainLine extends VBox {
       CardProblem first = problems.getFirst();
       String more = problems.size() > 1 ? "   (and " + (problems.size() - 1) + " more)" : "";
       message.setText(
-          "Line " + first.line() + ", column " + first.column() + ": " + first.message() + more);
+          "Line " + first.line() + ", column " + first.column() + ": " + brief(first) + more);
     }
     Look.show(message, !message.getText().isEmpty());
     Look.show(under, !folded || !problems.isEmpty());
     oneLine.setText(onOneLine(text.getText()));
-    Platform.runLater(this::placeMarks);
+  }
+
+  /** A long list of what would be accepted is cut: the offers hold it, with what each says. */
+  private static String brief(CardProblem problem) {
+    String whole = problem.message();
+    int end = whole.lastIndexOf(',', MOST_MESSAGE);
+    return whole.length() <= MOST_MESSAGE || end < 0
+        ? whole
+        : whole.substring(0, end) + " \u2026 (Ctrl+Space shows all)";
   }
 
   /** The statements of a card behind one another, without its comments. */
@@ -282,85 +273,45 @@ public final class TrainLine extends VBox {
     return statements.isEmpty() ? "Type a train" : statements;
   }
 
-  /** What can be written. */
+  /** What the word at the cursor says, or else what can be written. */
   private String hint() {
-    return desk.bench().map(b -> writing(b.card().train().parts().getFirst())).orElse(CHAIN_HINT);
+    return text.wordAtCaret()
+        .map(word -> word.text() + ": " + meaning(word))
+        .orElse(text.getText().isEmpty() ? EMPTY_HINT : WORDS_HINT);
   }
 
-  private static String writing(Part part) {
-    return switch (part) {
-      case Parallel chain -> CHAIN_HINT;
-      case Planetary set -> SET_HINT;
-      case Cycloidal drive -> CYCLOID_HINT;
-      case StrainWave drive -> STRAIN_HINT;
-      case Bevel pair -> BEVEL_HINT;
-      case Differential sides -> SIDES_HINT;
-      case Shaft shaft -> CHAIN_HINT;
-    };
+  /** A member is explained in the trade's words, and by what it does. */
+  private String meaning(CardWord word) {
+    return word.member()
+        .map(member -> Glossary.of(member) + " Ctrl+click chooses it on the bench.")
+        .orElse(word.meaning());
   }
 
-  /** After the text has been laid out: as many rows as it takes, and the marks in place. */
+  private String meaning(Offer offer) {
+    return offer.meaning();
+  }
+
+  /** After the text has been laid out: as many rows as it takes. */
   private void settle() {
     double most = getScene() == null ? 0 : getScene().getHeight() * MOST_SHARE;
-    settle(text, FEWEST_ROWS, most);
-    settle(notes, 1, MOST_NOTE_ROWS * notes.getFont().getSize() * LINE + PADDING);
-    placeMarks();
+    double row = notes.getFont().getSize() * LINE;
+    double least = FEWEST_ROWS * row;
+    double wanted = text.getLength() == 0 ? least : text.getTotalHeightEstimate();
+    field.setPrefHeight(
+        Math.max(least, Math.min(Math.max(least, wanted), most - PADDING)) + PADDING);
+    settleNotes(MOST_NOTE_ROWS * row + PADDING);
   }
 
-  private static void settle(TextArea area, int fewest, double most) {
-    area.applyCss();
-    area.layout();
-    if (area.getSkin() instanceof TextAreaSkin skin && !area.getText().isEmpty()) {
+  private void settleNotes(double most) {
+    notes.applyCss();
+    notes.layout();
+    if (notes.getSkin() instanceof TextAreaSkin skin && !notes.getText().isEmpty()) {
       Rectangle2D first = skin.getCharacterBounds(0);
-      Rectangle2D last = skin.getCharacterBounds(area.getLength() - 1);
+      Rectangle2D last = skin.getCharacterBounds(notes.getLength() - 1);
       double wanted = last.getMaxY() - first.getMinY();
-      double least = fewest * first.getHeight();
-      area.setPrefHeight(
-          Math.max(least, Math.min(Math.max(least, wanted), most - PADDING)) + PADDING);
+      notes.setPrefHeight(Math.min(Math.max(first.getHeight(), wanted), most - PADDING) + PADDING);
     } else {
-      area.setPrefHeight(USE_COMPUTED_SIZE);
+      notes.setPrefHeight(USE_COMPUTED_SIZE);
     }
-  }
-
-  /** Underlines every place that cannot be read. */
-  private void placeMarks() {
-    marks.getChildren().clear();
-    if (!(text.getSkin() instanceof TextAreaSkin skin)) {
-      return;
-    }
-    String shown = text.getText();
-    for (CardProblem problem : desk.problemsProperty().get()) {
-      int from = Math.min(offset(shown, problem), Math.max(0, shown.length() - 1));
-      int to = Math.min(shown.length(), from + Math.max(1, problem.length()));
-      if (shown.isEmpty()) {
-        continue;
-      }
-      Rectangle2D start = skin.getCharacterBounds(from);
-      Rectangle2D end = skin.getCharacterBounds(Math.max(from, to - 1));
-      boolean oneRow = end.getMinY() == start.getMinY() && end.getMaxX() > start.getMinX();
-      double right = oneRow ? end.getMaxX() : start.getMinX() + 8;
-      double y = start.getMaxY();
-      if (y > 0 && y < text.getHeight()) {
-        marks
-            .getChildren()
-            .add(underline(start.getMinX(), Math.max(right, start.getMinX() + 8), y));
-      }
-    }
-  }
-
-  private static Line underline(double from, double to, double y) {
-    return Look.styled(new Line(from, y, to, y), "bad-place");
-  }
-
-  private static int offset(String text, CardProblem problem) {
-    int at = 0;
-    for (int line = 1; line < problem.line(); line++) {
-      int end = text.indexOf('\n', at);
-      if (end < 0) {
-        return text.length();
-      }
-      at = end + 1;
-    }
-    return Math.min(text.length(), at + problem.column() - 1);
   }
 }

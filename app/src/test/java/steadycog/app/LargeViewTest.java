@@ -1,0 +1,82 @@
+package steadycog.app;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.util.Set;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Test;
+import steadycog.app.desk.Station;
+import steadycog.app.memory.PreferenceFile;
+
+/** The window for those who look on, and the guide in it. */
+class LargeViewTest extends InWindow {
+  private static final String SET =
+      "planetary sun 24 planet 15 x3 ring 54; drive sun; hold ring; take carrier";
+
+  private double drawn() {
+    return find("#face-view", Node.class).getBoundsInParent().getWidth();
+  }
+
+  @Test
+  void presentingLeavesTheDrawingAndTheRatio() throws Exception {
+    putDown(SET);
+    press(KeyCode.SHORTCUT, KeyCode.DIGIT5);
+    double before = opened.desk().preferences().shownSize();
+    press(KeyCode.F11);
+    assertEquals(Station.LAY_OUT, opened.desk().stationProperty().get());
+    assertTrue(opened.desk().preferences().shownSize() > 1.4 * before);
+    assertTrue(drawn() > 0.9 * opened.window().getWidth());
+    assertEquals("3.25\u2009:\u20091", text("#ratio"));
+    assertTrue(isShown(find("#ratio", Node.class)));
+    for (String away : Set.of("#job-title", "#row-sun")) {
+      assertFalse(isShown(find(away, Node.class)), away);
+    }
+    new PreferenceFile(folder).save(opened.desk().preferences());
+    assertEquals(before, new PreferenceFile(folder).load().shownSize(), "never kept");
+    press(KeyCode.ESCAPE);
+    assertEquals(before, opened.desk().preferences().shownSize());
+    assertTrue(isShown(find("#row-sun", Node.class)));
+  }
+
+  @Test
+  void theGuideOpensWhereItFitsFindsAndLetsTry() {
+    putDown(SET);
+    press(KeyCode.SHORTCUT, KeyCode.DIGIT3);
+    press(KeyCode.F1);
+    Label chapter = title("7. Find teeth");
+    waitUntil(
+        () -> {
+          double top =
+              chapter.localToScene(0, 0).getY() - opened.window().localToScene(0, 0).getY();
+          return top > 0 && top < opened.window().getHeight() / 3;
+        });
+    robot.interact(() -> find("#guide-wish", TextField.class).setText("cycloidal disc lobes"));
+    assertTrue(isShown(title("6. Cycloidal and strain wave drives")));
+    assertFalse(isShown(title("13. Keep it")));
+    int trains = opened.desk().job().sheets().size();
+    Button take =
+        robot
+            .lookup(
+                (Node node) ->
+                    node instanceof Button b && b.getText().equals("Try it") && isShown(b))
+            .queryButton();
+    robot.interact(take::fire);
+    settle();
+    assertEquals(trains + 1, opened.desk().job().sheets().size());
+    assertTrue(opened.desk().bench().isPresent(), "what it shows is a train");
+    press(KeyCode.F1);
+    assertTrue(robot.lookup("#guide").tryQuery().isEmpty());
+  }
+
+  private Label title(String words) {
+    return robot
+        .lookup((Node node) -> node instanceof Label label && label.getText().equals(words))
+        .queryAs(Label.class);
+  }
+}
