@@ -276,6 +276,11 @@ public final class MainWindow extends StackPane {
       desk.rig().stop();
       event.consume();
     }
+    boolean presenting = desk.preferences().presenting() && !isTyping() && !isAsking();
+    if (event.getCode() == KeyCode.ESCAPE && presenting) {
+      togglePresenting();
+      event.consume();
+    }
     if (event.getCode() == KeyCode.ESCAPE && getScene().getFocusOwner() instanceof TextArea) {
       stations.takeKeys();
       event.consume();
@@ -351,9 +356,6 @@ public final class MainWindow extends StackPane {
   private void onKey(KeyEvent event) {
     if (event.getCode() == KeyCode.ESCAPE && isTyping()) {
       stations.takeKeys();
-      event.consume();
-    } else if (event.getCode() == KeyCode.ESCAPE && desk.preferences().presenting()) {
-      togglePresenting();
       event.consume();
     }
     if (event.getCode() == KeyCode.SPACE && !isTyping() && !isAsking()) {

@@ -52,8 +52,7 @@ final class CardArea extends StyleClassedTextArea {
     setAccessibleText("Train line: the job card of this train");
     setWrapText(true);
     setUndoManager(UndoUtils.noOpUndoManager());
-    setPlaceholder(
-        Look.label("Type a train, for example: parallel 18 ~ 72 = 20 ~ 80", "soft"), Pos.TOP_LEFT);
+    setPlaceholder(Look.label("For example: parallel 18 ~ 72 = 20 ~ 80", "soft"), Pos.TOP_LEFT);
     setMouseOverTextDelay(Duration.ofMillis(HOVER_MS));
     addEventHandler(MouseOverTextEvent.MOUSE_OVER_TEXT_BEGIN, this::explain);
     addEventHandler(MouseOverTextEvent.MOUSE_OVER_TEXT_END, e -> hover.hide());
