@@ -36,6 +36,7 @@ import steadycog.app.geartable.RoleStrip;
 import steadycog.app.guide.GuidePane;
 import steadycog.app.look.Look;
 import steadycog.app.memory.RecentFiles;
+import steadycog.app.rail.CompareTrains;
 import steadycog.app.rail.JobRail;
 import steadycog.format.file.Trouble;
 import steadycog.job.Sheet;
@@ -79,7 +80,7 @@ public final class MainWindow extends StackPane {
     side = new TrainSide(desk, tools);
     gearTable =
         new GearTable(desk, tools, new CrankBar(desk), new WaysIn(desk, keeper, this::stations));
-    rail = new JobRail(desk, this::toggleRail);
+    rail = new JobRail(desk, this::toggleRail, this::compare);
     acts = new WindowActs(desk, keeper, rail, side.line(), this).all();
     head = new Head(desk, keeper, acts, new StationBar(desk), this::showKeys);
     HBox.setHgrow(gearTable, Priority.ALWAYS);
@@ -144,6 +145,13 @@ public final class MainWindow extends StackPane {
   private void tryCard(String card) {
     desk.trains().add();
     desk.train().type(card + "\n");
+  }
+
+  /** The train in view beside another of the job. */
+  void compare() {
+    CompareTrains both = new CompareTrains(desk);
+    getChildren().add(both);
+    both.focusFirst();
   }
 
   void togglePresenting() {
@@ -243,8 +251,7 @@ public final class MainWindow extends StackPane {
   }
 
   private boolean isAsking() {
-    Node last = getChildren().getLast();
-    return last instanceof Question || last instanceof KeyMap || last instanceof ActFinder;
+    return getChildren().getLast().getStyleClass().contains("veil");
   }
 
   /** Keys go to the gear table once the station that had them is out of view. */

@@ -8,6 +8,7 @@ import javafx.application.Platform;
 import javafx.scene.Scene;
 import javafx.stage.Stage;
 import steadycog.app.desk.Desk;
+import steadycog.app.look.Look;
 import steadycog.app.memory.PreferenceFile;
 import steadycog.app.memory.Recovery;
 import steadycog.format.file.Trouble;
@@ -49,6 +50,7 @@ public final class SteadyCogApp extends Application {
     Recovery recovery = new Recovery(memory);
     AutoKeeper auto = new AutoKeeper(desk, recovery, window::tell);
     stage.setScene(new Scene(window, WIDTH, HEIGHT));
+    stage.getIcons().add(Look.icon());
     stage.setMinWidth(960);
     stage.setMinHeight(640);
     desk.pageProperty().addListener(o -> setTitle(stage, desk));

@@ -55,6 +55,7 @@ final class WindowActs {
         .add(Group.TRAINS, "Rename this train", "F2", rail::rename)
         .add(Group.TRAINS, "Move this train up", "", () -> desk.trains().move(-1))
         .add(Group.TRAINS, "Move this train down", "", () -> desk.trains().move(1))
+        .add(Group.TRAINS, "Compare with another train", "", window::compare)
         .add(Group.TRAINS, "Remove this train", "", desk.trains()::remove)
         .add(Group.MEMBER, "Drive", "D", () -> desk.selection().ifPresent(desk.train()::drive))
         .add(Group.MEMBER, "Hold", "H", () -> desk.selection().ifPresent(desk.train()::hold))

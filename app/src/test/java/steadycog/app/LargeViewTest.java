@@ -4,9 +4,11 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import java.util.List;
 import java.util.Set;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
@@ -72,6 +74,33 @@ class LargeViewTest extends InWindow {
     assertTrue(opened.desk().bench().isPresent(), "what it shows is a train");
     press(KeyCode.F1);
     assertTrue(robot.lookup("#guide").tryQuery().isEmpty());
+  }
+
+  @Test
+  void twoTrainsStandSideBySideWithWhatDiffersMarked() {
+    putDown(SET);
+    robot.interact(
+        () -> {
+          opened.desk().trains().duplicate();
+          opened.desk().train().type(SET.replace("ring 54", "ring 55") + "\n");
+          opened.desk().showSheet(0);
+        });
+    settle();
+    robot.interact(() -> opened.window().compare());
+    pulse();
+    List<String> differing =
+        robot.lookup("#compare-trains .differs").queryAllAs(Label.class).stream()
+            .map(Label::getText)
+            .toList();
+    assertTrue(
+        differing.containsAll(List.of("3.25\u2009:\u20091", "93", "94")), differing::toString);
+    assertFalse(differing.contains("3"), "as many wheels in both");
+    robot.interact(() -> find("#compare-right", ComboBox.class).getSelectionModel().select(0));
+    assertTrue(robot.lookup("#compare-trains .differs").queryAll().isEmpty(), "the same train");
+    press(KeyCode.D);
+    press(KeyCode.ESCAPE);
+    assertTrue(robot.lookup("#compare-trains").tryQuery().isEmpty());
+    assertTrue(card().startsWith(SET.substring(0, 20)), "no key went through it");
   }
 
   private Label title(String words) {

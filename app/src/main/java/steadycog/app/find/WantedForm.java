@@ -160,17 +160,17 @@ final class WantedForm extends VBox {
     VBox both = new VBox(1, text, error);
     if (field == Field.TARGET) {
       text.getStyleClass().add("target");
-      Runnable fit = () -> text.pseudoClassStateChanged(LONG, shown(text).length() > MOST_LARGE);
-      text.textProperty().subscribe(fit);
-      text.promptTextProperty().subscribe(fit);
+      text.textProperty().subscribe(now -> fit(text));
+      text.promptTextProperty().subscribe(now -> fit(text));
       grid.add(both, 0, grid.getRowCount(), 2, 1);
     } else {
       put(grid, field.label(), both);
     }
   }
 
-  private static String shown(TextField text) {
-    return text.getText().isEmpty() ? text.getPromptText() : text.getText();
+  private static void fit(TextField text) {
+    String shown = text.getText().isEmpty() ? text.getPromptText() : text.getText();
+    text.pseudoClassStateChanged(LONG, shown.length() > MOST_LARGE);
   }
 
   private static void put(GridPane grid, String name, Node node) {

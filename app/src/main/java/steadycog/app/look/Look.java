@@ -10,6 +10,7 @@ import javafx.scene.Parent;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
+import javafx.scene.image.Image;
 import javafx.scene.layout.Region;
 import javafx.scene.shape.Rectangle;
 import javafx.scene.text.Font;
@@ -32,6 +33,11 @@ public final class Look {
     // The class first: its tokens are looked up as soon as there is a sheet.
     root.getStyleClass().add("steady-cog");
     root.getStylesheets().add(resource("steady-cog.css"));
+  }
+
+  /** The sign of the program: a planetary set as the rail sketches it. */
+  public static Image icon() {
+    return new Image(resource("icon.png"));
   }
 
   public static void setDark(Parent root, boolean dark) {

@@ -46,12 +46,14 @@ public final class JobRail extends VBox {
   private final OneOf group = new OneOf();
   private final List<TrainCard> made = new ArrayList<>();
   private final Runnable toggle;
+  private final Runnable compare;
   private boolean narrow;
 
-  /** A rail whose button folds it by {@code toggle}. */
-  public JobRail(Desk desk, Runnable toggle) {
+  /** A rail whose button folds it by {@code toggle}; {@code compare} shows two trains at once. */
+  public JobRail(Desk desk, Runnable toggle, Runnable compare) {
     this.desk = desk;
     this.toggle = toggle;
+    this.compare = compare;
     getStyleClass().add("job-rail");
     setId("job-rail");
     scroll.setFitToWidth(true);
@@ -181,6 +183,7 @@ public final class JobRail extends VBox {
         item("Rename this train   F2", () -> true, this::rename),
         item("Move up   Alt+Up", () -> index > 0, () -> desk.trains().move(-1)),
         item("Move down   Alt+Down", () -> index < made.size() - 1, () -> desk.trains().move(1)),
+        item("Compare with another", () -> made.size() > 1, compare),
         new SeparatorMenuItem(),
         item("Remove this train", () -> true, desk.trains()::remove));
   }

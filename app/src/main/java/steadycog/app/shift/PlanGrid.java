@@ -10,6 +10,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
+import javafx.scene.input.KeyCode;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
@@ -20,10 +21,13 @@ import steadycog.app.look.EachWayWords;
 import steadycog.app.look.Icon;
 import steadycog.app.look.Look;
 import steadycog.app.look.Sign;
+import steadycog.motion.RatioBoard;
 import steadycog.number.Figures;
 import steadycog.number.Ratio;
+import steadycog.number.Unit;
 import steadycog.study.ShiftTable;
 import steadycog.study.ShiftTable.Row;
+import steadycog.study.Study;
 import steadycog.torque.EachWay;
 import steadycog.train.Element;
 import steadycog.train.Join;
@@ -31,6 +35,7 @@ import steadycog.train.MemberId;
 
 /** States as rows, brakes and clutches as columns to click, and what comes of it. */
 final class PlanGrid extends GridPane {
+  private static final double LEAST_POWER = 1e-9;
   private static final PseudoClass CURRENT = PseudoClass.getPseudoClass("current");
   private static final int ACROSS = 7;
   private static final int DOWN = 2;
@@ -143,18 +148,7 @@ final class PlanGrid extends GridPane {
 
   private void row(ShiftTable plan, Row row, int line) {
     int column = 0;
-    Label name = Look.label(row.state().name(), "state-name");
-    name.setMinWidth(USE_PREF_SIZE);
-    name.setMaxWidth(Double.MAX_VALUE);
-    name.setTooltip(
-        new Tooltip("Put the train in this state; click twice to give it another name"));
-    name.setOnMouseClicked(
-        click -> {
-          desk.showState(row.state().name());
-          if (click.getClickCount() == 2) {
-            rename(row.state().name(), line);
-          }
-        });
+    Button name = stateName(row, line);
     name.pseudoClassStateChanged(
         CURRENT, desk.state().filter(row.state().name()::equals).isPresent());
     add(name, column++, line);
@@ -199,6 +193,62 @@ final class PlanGrid extends GridPane {
         .ifPresent(words -> back.setTooltip(new Tooltip("Pushed back " + words)));
     add(back, column++, line);
     add(tools(row), column, line);
+  }
+
+  private Button stateName(Row row, int line) {
+    String state = row.state().name();
+    Button name = Look.styled(new Button(state), "state-name");
+    name.setMinWidth(USE_PREF_SIZE);
+    name.setMaxWidth(Double.MAX_VALUE);
+    name.setTooltip(
+        new Tooltip(
+            flow(row.study())
+                + "Press to put the train in this state; F2, or a second click, gives it another"
+                + " name."));
+    name.setOnAction(e -> desk.showState(state));
+    name.setOnMouseClicked(
+        click -> {
+          if (click.getClickCount() == 2) {
+            rename(state, line);
+          }
+        });
+    name.setOnKeyPressed(
+        key -> {
+          if (key.getCode() == KeyCode.F2) {
+            rename(state, line);
+            key.consume();
+          }
+        });
+    return name;
+  }
+
+  /** Where power comes in and goes out in a state, and how much of it goes round inside. */
+  private String flow(Study study) {
+    Unit unit = desk.preferences().power();
+    StringBuilder words = new StringBuilder();
+    for (MemberId shaft : RatioBoard.shafts(study.train())) {
+      study
+          .power(shaft)
+          .map(watts -> watts / unit.inBase())
+          .filter(power -> Math.abs(power) > LEAST_POWER)
+          .ifPresent(
+              power ->
+                  words
+                      .append(shaft)
+                      .append(power > 0 ? " brings " : " takes ")
+                      .append(Sign.number(Math.abs(power)))
+                      .append(' ')
+                      .append(unit.symbol())
+                      .append('\n'));
+    }
+    study
+        .circulation()
+        .ifPresent(
+            share ->
+                words
+                    .append(rounded(share))
+                    .append(" times that passes its busiest mesh, seen from the carrier\n"));
+    return words.toString();
   }
 
   private static String rounded(double value) {
