@@ -32,6 +32,7 @@ final class KeyMap extends StackPane {
               new Entry(". , > <", "crank a tooth on, back; a turn on, back"),
               new Entry("space, 0", "run or stop the crank; back to the marks")),
           List.of(
+              new Entry("Ctrl+G, Ctrl+click", "to the chosen member's word on the card, and back"),
               new Entry("Ctrl+L, Esc", "to the train line, back to the drawing"),
               new Entry("Esc", "emergency stop of the rig"),
               new Entry(

@@ -60,6 +60,12 @@ final class WindowActs {
         .add(Group.MEMBER, "Drive", "D", () -> desk.selection().ifPresent(desk.train()::drive))
         .add(Group.MEMBER, "Hold", "H", () -> desk.selection().ifPresent(desk.train()::hold))
         .add(Group.MEMBER, "Take off", "T", () -> desk.selection().ifPresent(desk.train()::take))
+        .key(
+            Group.MEMBER,
+            "To its word on the card",
+            "G",
+            () -> desk.selection().ifPresent(line::goTo),
+            KeyCode.G)
         .add(Group.MEMBER, "Leave free", "F", () -> desk.selection().ifPresent(desk.train()::free))
         .add(Group.VIEW, "Run or stop the crank", "space", desk.crank()::toggleRunning)
         .add(Group.VIEW, "Back to the marks", "0", desk.crank()::reset)

@@ -113,6 +113,10 @@ class CardEditorTest extends InWindow {
         });
     settle();
     assertEquals("ring", opened.desk().selection().orElseThrow().name());
+    robot.interact(() -> opened.desk().select(Optional.of(new MemberId("", "carrier"))));
+    press(KeyCode.SHORTCUT, KeyCode.G);
+    assertTrue(area().isFocused(), "and back to the card");
+    assertEquals(card().indexOf("carrier") + "carrier".length(), area().getCaretPosition());
   }
 
   private static MouseEvent clickWithControl(Point2D at) {

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.ResourceBundle;
+import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import steadycog.notation.CardWord.Kind;
@@ -27,12 +28,17 @@ public final class CardWords {
 
   private final List<Part> parts;
   private final MemberNames names;
+  private final Set<String> meshes;
   private final List<Integer> lines = new ArrayList<>(List.of(0));
   private final List<CardWord> words = new ArrayList<>();
+
+  /** How many numbers of the statement have gone by. */
+  private int numbers;
 
   private CardWords(String card) {
     parts = CardReader.partsOf(card);
     names = new MemberNames(parts);
+    meshes = Set.copyOf(MeshNames.all(parts));
     Matcher ends = LINE_END.matcher(card);
     while (ends.find()) {
       lines.add(ends.end());
@@ -89,6 +95,7 @@ public final class CardWords {
   private void add(List<Token> statement) {
     int head = head(statement);
     String opening = "";
+    numbers = 0;
     for (int k = 0; k < statement.size() - 1; k++) {
       Token token = statement.get(k);
       boolean opens = k == head || opensClause(statement, k);
@@ -132,13 +139,13 @@ public final class CardWords {
     if (token.kind() == Token.Kind.SIGN) {
       add(token, Kind.OTHER, Optional.empty(), "");
     } else if (NUMBER.matcher(text).matches()) {
-      add(token, Kind.NUMBER, ofPart ? counted(statement, k) : Optional.empty(), "");
+      add(token, Kind.NUMBER, ofPart ? counted(statement) : Optional.empty(), "");
+      numbers++;
     } else if (numbered && Unit.of(text).isPresent()) {
       add(token, Kind.UNIT, Optional.empty(), general(text));
     } else {
       Optional<MemberId> member = ofPart ? inPart(statement, text) : names.find(text);
-      boolean mesh = MeshNames.all(parts).contains(text);
-      Kind kind = member.isPresent() || mesh ? Kind.MEMBER : Kind.OTHER;
+      Kind kind = member.isPresent() || meshes.contains(text) ? Kind.MEMBER : Kind.OTHER;
       add(token, kind, member, meaning(opening, text.toLowerCase(Locale.ROOT)));
     }
   }
@@ -166,15 +173,12 @@ public final class CardWords {
   }
 
   /** Whose teeth a count of a chain or a pair is: wheels stand in the order of their letters. */
-  private Optional<MemberId> counted(List<Token> statement, int k) {
-    Optional<Part> part =
-        partOf(statement).filter(one -> one instanceof Parallel || one instanceof Bevel);
-    long before =
-        statement.subList(head(statement), k).stream()
-            .filter(token -> NUMBER.matcher(token.text()).matches())
-            .count();
-    return part.flatMap(
-        one -> one.members().stream().skip(before).findFirst().map(member -> member.id()));
+  private Optional<MemberId> counted(List<Token> statement) {
+    return partOf(statement)
+        .filter(one -> one instanceof Parallel || one instanceof Bevel)
+        .map(Part::members)
+        .filter(members -> numbers < members.size())
+        .map(members -> members.get(numbers).id());
   }
 
   /** The statements of parts, and the others: what a card may begin a line with. */

@@ -28,6 +28,7 @@ import steadycog.app.look.Look;
 import steadycog.notation.CardOffers.Offer;
 import steadycog.notation.CardProblem;
 import steadycog.notation.CardWord;
+import steadycog.train.MemberId;
 
 /**
  * The train line. What is typed goes to the desk at every keystroke; what changes elsewhere comes
@@ -191,6 +192,12 @@ public final class TrainLine extends VBox {
       fold(false);
     }
     text.requestFocus();
+  }
+
+  /** Puts the cursor behind the first word that means {@code member}. */
+  public void goTo(MemberId member) {
+    startTyping();
+    text.goTo(member);
   }
 
   private void leaveByTab(KeyEvent event) {
