@@ -1,7 +1,10 @@
 package steadycog.app;
 
 import java.util.List;
+import javafx.beans.binding.Bindings;
 import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Region;
@@ -13,6 +16,9 @@ import steadycog.app.look.Look;
 final class KeyMap extends StackPane {
 
   private record Entry(String keys, String what) {}
+
+  /** Title, button and edges. */
+  private static final double AROUND = 160;
 
   private static final List<List<Entry>> COLUMNS =
       List.of(
@@ -30,9 +36,12 @@ final class KeyMap extends StackPane {
               new Entry("E V", "side view shown or hidden; the power in it"),
               new Entry("scroll, Home", "zoom the drawing, fit it"),
               new Entry(". , > <", "crank a tooth on, back; a turn on, back"),
-              new Entry("space, 0", "run or stop the crank; back to the marks")),
-          List.of(
+              new Entry("space, 0", "run or stop the crank; back to the marks"),
               new Entry("Ctrl+G, Ctrl+click", "to the chosen member's word on the card, and back"),
+              new Entry("Ctrl+Space, Tab", "in the card: what can be written; take it"),
+              new Entry("F11", "present: the drawing and the ratio, large"),
+              new Entry("F1", "the guide, at what this station is about")),
+          List.of(
               new Entry("Ctrl+L, Esc", "to the train line, back to the drawing"),
               new Entry("Esc", "emergency stop of the rig"),
               new Entry(
@@ -51,10 +60,7 @@ final class KeyMap extends StackPane {
               new Entry("Ctrl+B", "the trains beside the drawing, wide or narrow"),
               new Entry("Ctrl+K", "do anything by its name"),
               new Entry("Ctrl+D", "light or dark"),
-              new Entry("F11", "present: the drawing and the ratio, large"),
-              new Entry("Ctrl+Space, Tab", "in the card: what can be written; take it"),
               new Entry("Ctrl+plus/minus", "larger, smaller text"),
-              new Entry("F1", "the guide, at what this station is about"),
               new Entry("?", "this map")));
 
   KeyMap() {
@@ -64,14 +70,25 @@ final class KeyMap extends StackPane {
     for (int column = 0; column < COLUMNS.size(); column++) {
       for (int row = 0; row < COLUMNS.get(column).size(); row++) {
         Entry entry = COLUMNS.get(column).get(row);
-        grid.add(Look.label(entry.keys, "key"), 2 * column, row);
-        grid.add(Look.label(entry.what), 2 * column + 1, row);
+        Label keys = Look.label(entry.keys, "key");
+        keys.setMinWidth(USE_PREF_SIZE);
+        Label what = Look.label(entry.what);
+        what.setWrapText(true);
+        grid.add(keys, 2 * column, row);
+        grid.add(what, 2 * column + 1, row);
       }
     }
     Button close = Look.styled(new Button("Close"), "main");
     close.setOnAction(e -> close());
-    VBox box = new VBox(Look.label("Keys", "ask"), grid, close);
+    ScrollPane scroll = new ScrollPane(grid);
+    scroll.setFitToWidth(true);
+    VBox box = new VBox(Look.label("Keys", "ask"), scroll, close);
     box.setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
+    // As high as it needs, or as there is.
+    scroll.setMinHeight(0);
+    scroll
+        .prefHeightProperty()
+        .bind(Bindings.min(grid.heightProperty().add(2), heightProperty().subtract(AROUND)));
     getChildren().add(Look.styled(box, "question"));
     setOnMousePressed(press -> close());
     setOnKeyPressed(

@@ -1,7 +1,6 @@
 package steadycog.app;
 
 import java.io.File;
-import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -38,7 +37,6 @@ import steadycog.app.look.Look;
 import steadycog.app.memory.RecentFiles;
 import steadycog.app.rail.CompareTrains;
 import steadycog.app.rail.JobRail;
-import steadycog.format.file.Trouble;
 import steadycog.job.Sheet;
 
 /** Everything in the window: the top line, the trains of the job, and the station at work. */
@@ -205,7 +203,7 @@ public final class MainWindow extends StackPane {
 
   /** A picture of the face view alone. */
   WritableImage drawing() {
-    return gearTable.drawing();
+    return gearTable.drawing(2);
   }
 
   /** Names the train, since the notice outlives a look at another one; a change ends it. */
@@ -343,21 +341,7 @@ public final class MainWindow extends StackPane {
 
   /** The drawing with its scale, as it is in view, in a file. */
   void writePicture() {
-    if (desk.bench().isEmpty()) {
-      tell("There is nothing to draw yet: put a train on the bench first.");
-      return;
-    }
-    dialogs
-        .askExport(desk.sheet().name(), "Picture of the drawing", ".png")
-        .ifPresent(
-            file -> {
-              try {
-                desk.stationProperty().set(Station.LAY_OUT);
-                Picture.write(drawing(), file);
-              } catch (IOException failed) {
-                tell(file + ": not written, " + Trouble.words(failed));
-              }
-            });
+    new PictureWork(desk, dialogs, gearTable, this::ask, this::tell).begin();
   }
 
   private void onKey(KeyEvent event) {

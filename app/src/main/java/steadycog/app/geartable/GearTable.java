@@ -2,6 +2,7 @@ package steadycog.app.geartable;
 
 import java.util.Locale;
 import java.util.Optional;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -89,6 +90,7 @@ public final class GearTable extends BorderPane {
     setAccessibleText(
         "Gear table: left and right choose a wheel, D H T F give it a role, E shows the side view");
     setMinSize(240, 160);
+    scaleText.setId("face-scale");
     scale.setAlignment(Pos.CENTER_LEFT);
     scale.setMouseTransparent(true);
     caution.setTooltip(
@@ -136,15 +138,23 @@ public final class GearTable extends BorderPane {
     refresh();
   }
 
-  /** A picture of the face and side views with their scale, at twice the size on screen. */
-  public WritableImage drawing() {
-    SnapshotParameters twice = new SnapshotParameters();
-    twice.setTransform(new Scale(2, 2));
+  /** A picture of the face and side views with their scale, {@code times} as large as on screen. */
+  public WritableImage drawing(double times) {
+    SnapshotParameters larger = new SnapshotParameters();
+    larger.setTransform(new Scale(times, times));
+    return bare(() -> snapshot(larger, null));
+  }
+
+  /** What {@code picture} makes of the drawing without what it is worked with. */
+  public <P> P bare(Supplier<P> picture) {
     showTools(false);
+    applyCss();
     layout();
-    WritableImage picture = snapshot(twice, null);
-    showTools(true);
-    return picture;
+    try {
+      return picture.get();
+    } finally {
+      showTools(true);
+    }
   }
 
   /** What is worked with over the drawing. */
