@@ -27,8 +27,6 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
-import javafx.scene.text.Font;
-import javafx.scene.text.Text;
 import steadycog.app.desk.Preferences;
 import steadycog.app.look.EachWayWords;
 import steadycog.app.look.Look;
@@ -54,7 +52,6 @@ final class CandidateTable extends TableView<Candidate> {
   private static final String WHEELS = "column-wheels";
 
   private static final double SCROLL_BAR = 30;
-  private static final double CELL_EDGES = 30;
   private static final double LEAST_DIFFERENCE = 0.005;
   private static final String KIND = "column-kind";
   private static final String PLANETS = "column-planets";
@@ -84,6 +81,7 @@ final class CandidateTable extends TableView<Candidate> {
 
   private final Map<TableColumn<Candidate, ?>, Double> widths = new HashMap<>();
   private double text = Preferences.NORMAL_TEXT;
+  private final PictureColumn pictures = new PictureColumn();
   private double wheelsWidth;
 
   CandidateTable(Finder finder) {
@@ -98,10 +96,11 @@ final class CandidateTable extends TableView<Candidate> {
     StackPane.setMargin(empty, new Insets(0, 30, 0, 30));
     setPlaceholder(new StackPane(empty));
     setFixedCellSize(ROW_HEIGHT * text);
-    wheelsWidth = measureWheels();
+    wheelsWidth = Candidates.widest(all, text);
     SortedList<Candidate> sorted = new SortedList<>(shown);
     sorted.comparatorProperty().bind(comparatorProperty());
     setItems(sorted);
+    getColumns().add(pictures);
     add("kind", 82, c -> Candidates.kind(c.kind()), Comparator.comparing(Candidate::kind), "");
     add(
         "wheels",
@@ -112,13 +111,13 @@ final class CandidateTable extends TableView<Candidate> {
             + " beside");
     add(
         "i",
-        104,
+        98,
         Candidates::ratio,
         Comparator.comparingDouble(c -> c.ratio().reduction().doubleValue()),
         "Reduction ratio, in / out");
     add(
         "off by",
-        94,
+        88,
         Candidates::error,
         Comparator.comparingDouble(c -> Math.abs(c.error())),
         "Against the target");
@@ -161,7 +160,7 @@ final class CandidateTable extends TableView<Candidate> {
         "The same pushed at the take-off; holds: it holds itself, but is no brake");
     add(
         "worst",
-        66,
+        60,
         Candidates::findings,
         Comparator.comparing(Candidate::worst),
         "The worst that any rule finds");
@@ -221,7 +220,8 @@ final class CandidateTable extends TableView<Candidate> {
   void sized(double pixels) {
     text = pixels;
     setFixedCellSize(ROW_HEIGHT * text);
-    wheelsWidth = measureWheels();
+    wheelsWidth = Candidates.widest(all, text);
+    pictures.sized(getFixedCellSize());
     widths.forEach(
         (column, width) -> {
           column.setMinWidth(least(column) * text / Preferences.NORMAL_TEXT);
@@ -261,7 +261,7 @@ final class CandidateTable extends TableView<Candidate> {
     if (!all.equals(now)) {
       sortAsRanked();
       all.setAll(now);
-      wheelsWidth = measureWheels();
+      wheelsWidth = Candidates.widest(all, text);
       showColumns();
     }
   }
@@ -307,18 +307,6 @@ final class CandidateTable extends TableView<Candidate> {
               column.setMinWidth(wheelsWidth);
               column.setPrefWidth(Math.max(wheelsWidth, getWidth() - others - SCROLL_BAR));
             });
-  }
-
-  /** What the longest wheels need, as they are written in their cells. */
-  private double measureWheels() {
-    Text probe = new Text();
-    probe.setFont(Font.font("Lato", text));
-    double widest = 120;
-    for (Candidate candidate : all) {
-      probe.setText(Candidates.wheels(candidate));
-      widest = Math.max(widest, probe.getLayoutBounds().getWidth() + CELL_EDGES);
-    }
-    return Math.ceil(widest);
   }
 
   /** Trains of pairs lose as much backwards as forwards: not worth a column. */

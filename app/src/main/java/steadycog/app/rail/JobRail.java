@@ -32,7 +32,7 @@ public final class JobRail extends VBox {
   /** At the usual size of text; narrow it takes no more than its sketches. */
   private static final double WIDE = 150;
 
-  private static final double NARROW = Sketch.SIZE + 18;
+  private static final double NARROW = TrainCard.SKETCH + 18;
   private static final double BESIDE_WORDS = 34;
   private static final double FOLD_WIDTH = 30;
   private static final double FOLD_HEIGHT = 24;
@@ -99,7 +99,7 @@ public final class JobRail extends VBox {
 
   /** What is left for words beside a sketch and the scroll bar. */
   private double wordRoom() {
-    return narrow ? 0 : getPrefWidth() - Sketch.SIZE - BESIDE_WORDS;
+    return narrow ? 0 : getPrefWidth() - TrainCard.SKETCH - BESIDE_WORDS;
   }
 
   public boolean isNarrow() {

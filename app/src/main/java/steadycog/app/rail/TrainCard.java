@@ -13,6 +13,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import steadycog.app.desk.Bench;
 import steadycog.app.desk.Desk;
+import steadycog.app.geartable.Sketch;
 import steadycog.app.look.Icon;
 import steadycog.app.look.IconView;
 import steadycog.app.look.Look;
@@ -26,10 +27,14 @@ import steadycog.study.Study;
 /** One train of the job: its sketch, name, ratio, and the sign of its worst finding. */
 final class TrainCard extends ToggleButton {
   private static final double BETWEEN = 6;
+
+  /** How large a train is sketched, pixels. */
+  static final double SKETCH = 36;
+
   private static final double CORNER = 14;
 
   private final Desk desk;
-  private final Sketch sketch = new Sketch();
+  private final Sketch sketch = new Sketch(SKETCH);
   private final Label name = Look.label("", "train-card-name");
   private final Label ratio = Look.label("", "train-card-ratio");
   private final IconView verdict = Look.styled(new IconView(Icon.NOTE), "verdict-sign");
@@ -47,10 +52,10 @@ final class TrainCard extends ToggleButton {
     words.setMinWidth(0);
     HBox.setHgrow(words, Priority.ALWAYS);
     verdict.setManaged(false);
-    verdict.resizeRelocate(Sketch.SIZE - CORNER, Sketch.SIZE - CORNER, CORNER, CORNER);
+    verdict.resizeRelocate(SKETCH - CORNER, SKETCH - CORNER, CORNER, CORNER);
     Pane picture = new Pane(sketch, verdict);
-    picture.setMinSize(Sketch.SIZE, Sketch.SIZE);
-    picture.setMaxSize(Sketch.SIZE, Sketch.SIZE);
+    picture.setMinSize(SKETCH, SKETCH);
+    picture.setMaxSize(SKETCH, SKETCH);
     face.getChildren().addAll(picture, words);
     face.setAlignment(Pos.CENTER_LEFT);
     face.setMouseTransparent(true);
@@ -63,7 +68,7 @@ final class TrainCard extends ToggleButton {
   void giveRoom(double width) {
     boolean any = width > 0;
     Look.show(words, any);
-    face.setPrefWidth(any ? Sketch.SIZE + BETWEEN + width : Sketch.SIZE);
+    face.setPrefWidth(any ? SKETCH + BETWEEN + width : SKETCH);
   }
 
   /** Its words wrap at the width that they are given. */

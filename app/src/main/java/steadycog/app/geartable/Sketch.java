@@ -1,4 +1,4 @@
-package steadycog.app.rail;
+package steadycog.app.geartable;
 
 import java.util.Comparator;
 import java.util.List;
@@ -11,28 +11,30 @@ import steadycog.shape.PlacedCarrier;
 import steadycog.shape.PlacedWheel;
 
 /** A train so small that only its circles are drawn: enough to tell it from another. */
-final class Sketch extends Pane {
-  static final double SIZE = 36;
+public final class Sketch extends Pane {
+  private final double size;
 
-  Sketch() {
+  /** A square of {@code size} pixels. */
+  public Sketch(double size) {
+    this.size = size;
     getStyleClass().add("sketch");
-    setMinSize(SIZE, SIZE);
-    setPrefSize(SIZE, SIZE);
-    setMaxSize(SIZE, SIZE);
+    setMinSize(size, size);
+    setPrefSize(size, size);
+    setMaxSize(size, size);
     setMouseTransparent(true);
   }
 
-  void clear() {
+  public void clear() {
     getChildren().clear();
   }
 
-  void show(FaceLayout layout) {
+  public void show(FaceLayout layout) {
     double[] box = layout.bounds();
     double wide = box[2] - box[0];
     double high = box[3] - box[1];
-    double scale = (SIZE - 2) / Math.max(wide, high);
-    double x0 = SIZE / 2 - scale * (box[0] + box[2]) / 2;
-    double y0 = SIZE / 2 + scale * (box[1] + box[3]) / 2;
+    double scale = (size - 2) / Math.max(wide, high);
+    double x0 = size / 2 - scale * (box[0] + box[2]) / 2;
+    double y0 = size / 2 + scale * (box[1] + box[3]) / 2;
     List<Placed> order =
         layout.bodies().stream()
             .sorted(Comparator.comparing(Sketch::isHollow).reversed().thenComparing(Placed::plane))
