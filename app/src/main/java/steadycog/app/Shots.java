@@ -58,6 +58,9 @@ final class Shots {
 
   /** Takes all pictures of a window that has just been opened, then runs {@code then}. */
   void take(Opened opened, Runnable then) {
+    // A picture that turns is another one every time.
+    Preferences now = opened.desk().preferences();
+    opened.desk().preferencesProperty().set(now.standingStill(true));
     next(opened, new ArrayDeque<>(all().entrySet()), then);
   }
 
@@ -154,7 +157,7 @@ final class Shots {
   }
 
   private static void power(Opened opened) {
-    opened.desk().preferencesProperty().set(Preferences.USUAL);
+    opened.desk().preferencesProperty().set(Preferences.USUAL.standingStill(true));
     opened.desk().stationProperty().set(Station.LAY_OUT);
     opened.desk().file().putDown(TernRock.job());
     opened.desk().showSheet(FOCUSER);
@@ -237,7 +240,7 @@ final class Shots {
     opened.desk().stationProperty().set(Station.LAY_OUT);
     domeRotator(opened);
     opened.desk().select(Optional.of(new MemberId("", "D")));
-    opened.desk().preferencesProperty().set(Preferences.USUAL.inDark(true));
+    opened.desk().preferencesProperty().set(Preferences.USUAL.standingStill(true).inDark(true));
   }
 
   private static void typed(Opened opened, String card) {

@@ -247,4 +247,24 @@ class FindFormTest extends InWindow {
     waitUntil(() -> isShown(find("#bad-teeth", Node.class)));
     assertTrue(isShown(find("#want-teeth", Node.class)), "opened for what is wrong in it");
   }
+
+  @Test
+  void thePictureStandsStillForThoseWhoWantThat() {
+    find("parallel 20 ~ 65; drive A; take B");
+    robot.interact(() -> stand(false));
+    String before = mark();
+    waitUntil(() -> !mark().equals(before));
+    robot.interact(() -> stand(true));
+    String stilled = mark();
+    boolean[] drawn = {false};
+    robot.interact(() -> Picture.whenDrawn(() -> drawn[0] = true));
+    waitUntil(() -> drawn[0]);
+    assertEquals(stilled, mark(), "some frames later");
+  }
+
+  /** How the first wheel of the chosen candidate is turned. */
+  private String mark() {
+    Node mark = robot.lookup("#find-station .preview .wheel-mark").query();
+    return mark.getLocalToSceneTransform().toString();
+  }
 }

@@ -41,8 +41,16 @@ abstract class InWindow {
         stage -> {
           Uncaught.watch();
           opened = SteadyCogApp.open(stage, dialogs, memory);
+          // Two looks at one picture are alike.
+          stand(true);
         });
     settle();
+  }
+
+  /** Lets pictures stand still that would turn by themselves. */
+  void stand(boolean still) {
+    var preferences = opened.desk().preferencesProperty();
+    preferences.set(preferences.get().standingStill(still));
   }
 
   @AfterEach

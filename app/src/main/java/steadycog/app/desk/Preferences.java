@@ -8,6 +8,7 @@ import steadycog.number.Units;
  *
  * @param trainValueLeads e = out/in leads instead of i = in/out
  * @param textSize in pixels, {@value #SMALLEST_TEXT} to {@value #LARGEST_TEXT}
+ * @param still whether pictures that would turn by themselves stand still
  * @param presenting whether the window shows others what it draws, large; never kept
  */
 public record Preferences(
@@ -18,6 +19,7 @@ public record Preferences(
     Unit length,
     boolean dark,
     double textSize,
+    boolean still,
     boolean presenting) {
   public static final double SMALLEST_TEXT = 11;
   public static final double LARGEST_TEXT = 20;
@@ -27,7 +29,7 @@ public record Preferences(
   private static final double LARGER = 1.5;
 
   public static final Preferences USUAL =
-      new Preferences(false, Unit.RPM, Unit.NM, Unit.W, Unit.MM, false, NORMAL_TEXT, false);
+      new Preferences(false, Unit.RPM, Unit.NM, Unit.W, Unit.MM, false, NORMAL_TEXT, false, false);
 
   public Preferences {
     require(speed, Unit.Dimension.SPEED);
@@ -44,7 +46,8 @@ public record Preferences(
   }
 
   public Preferences leading(boolean trainValue) {
-    return new Preferences(trainValue, speed, torque, power, length, dark, textSize, presenting);
+    return new Preferences(
+        trainValue, speed, torque, power, length, dark, textSize, still, presenting);
   }
 
   /** The same with {@code unit} for what it measures; as they are where that is never shown. */
@@ -58,6 +61,7 @@ public record Preferences(
         now.length(),
         dark,
         textSize,
+        still,
         presenting);
   }
 
@@ -68,15 +72,22 @@ public record Preferences(
 
   public Preferences inDark(boolean now) {
     return new Preferences(
-        trainValueLeads, speed, torque, power, length, now, textSize, presenting);
+        trainValueLeads, speed, torque, power, length, now, textSize, still, presenting);
   }
 
   public Preferences sized(double pixels) {
-    return new Preferences(trainValueLeads, speed, torque, power, length, dark, pixels, presenting);
+    return new Preferences(
+        trainValueLeads, speed, torque, power, length, dark, pixels, still, presenting);
+  }
+
+  public Preferences standingStill(boolean now) {
+    return new Preferences(
+        trainValueLeads, speed, torque, power, length, dark, textSize, now, presenting);
   }
 
   public Preferences presenting(boolean now) {
-    return new Preferences(trainValueLeads, speed, torque, power, length, dark, textSize, now);
+    return new Preferences(
+        trainValueLeads, speed, torque, power, length, dark, textSize, still, now);
   }
 
   /** The size in which text is shown, pixels. */

@@ -79,6 +79,7 @@ public final class FindStation extends HBox {
     desk.stationProperty().subscribe(station -> lookIfInView());
     desk.benchProperty().addListener(o -> later.ask());
     desk.preferencesProperty().subscribe(now -> table.sized(now.shownSize()));
+    desk.preferencesProperty().addListener(o -> lookIfInView());
     finder.progressProperty().addListener(o -> say());
     finder.endedProperty().addListener(o -> say());
     finder.candidatesProperty().addListener(o -> say());
@@ -96,7 +97,7 @@ public final class FindStation extends HBox {
 
   private void lookIfInView() {
     boolean inView = desk.stationProperty().get() == Station.FIND_TEETH;
-    preview.run(inView);
+    preview.run(inView && !desk.preferences().still());
     if (inView) {
       finder.look();
     }

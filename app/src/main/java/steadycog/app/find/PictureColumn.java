@@ -1,5 +1,6 @@
 package steadycog.app.find;
 
+import java.util.Objects;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.scene.control.TableCell;
 import javafx.scene.control.TableColumn;
@@ -36,7 +37,7 @@ final class PictureColumn extends TableColumn<Candidate, Candidate> {
 
     @Override
     protected void updateItem(Candidate candidate, boolean empty) {
-      boolean other = candidate != getItem();
+      boolean other = !Objects.equals(candidate, getItem());
       super.updateItem(candidate, empty);
       if (empty || candidate == null) {
         setGraphic(null);

@@ -121,7 +121,9 @@ public final class Doors extends VBox {
     String line = kind.card.lines().findFirst().orElseThrow();
     button.setAccessibleText(kind.name + ": " + line);
     button.setTooltip(new Tooltip(line));
-    button.hoverProperty().addListener((o, was, is) -> preview.run(is));
+    button
+        .hoverProperty()
+        .addListener((o, was, is) -> preview.run(is && !desk.preferences().still()));
     button.setOnAction(e -> desk.train().type(kind.card + "\n"));
     return button;
   }

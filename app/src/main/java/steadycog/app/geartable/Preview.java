@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import javafx.scene.layout.StackPane;
 import steadycog.app.desk.Desk;
+import steadycog.app.look.Beat;
 import steadycog.app.look.Look;
 import steadycog.job.Job;
 import steadycog.job.Sheet;
@@ -13,6 +14,7 @@ import steadycog.train.Train;
 /** A train to look at: the face view of a desk of its own, turning by itself, not to be touched. */
 public final class Preview extends StackPane {
   private final Desk desk = new Desk();
+  private final Beat beat = new Beat(desk.crank()::advance);
   private boolean wanted;
 
   public Preview() {
@@ -53,6 +55,11 @@ public final class Preview extends StackPane {
     boolean turning = now && desk.crank().isFree();
     if (desk.crank().runningProperty().get() != turning) {
       desk.crank().toggleRunning();
+    }
+    if (turning) {
+      beat.start();
+    } else {
+      beat.stop();
     }
   }
 }

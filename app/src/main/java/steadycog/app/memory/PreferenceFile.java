@@ -24,7 +24,7 @@ public final class PreferenceFile {
     for (String name : new String[] {"speed", "torque", "power", "length"}) {
       found = Unit.of(kept.getProperty(name, "")).map(found::in).orElse(found);
     }
-    return found.inDark(flag(kept, "dark")).sized(size(kept));
+    return found.inDark(flag(kept, "dark")).standingStill(flag(kept, "still")).sized(size(kept));
   }
 
   private static boolean flag(Properties kept, String name) {
@@ -47,6 +47,7 @@ public final class PreferenceFile {
     kept.setProperty("power", preferences.power().symbol());
     kept.setProperty("length", preferences.length().symbol());
     kept.setProperty("dark", Boolean.toString(preferences.dark()));
+    kept.setProperty("still", Boolean.toString(preferences.still()));
     kept.setProperty("text-size", Double.toString(preferences.textSize()));
     Kept.save(kept, file);
   }

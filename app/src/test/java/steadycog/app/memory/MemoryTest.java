@@ -135,6 +135,7 @@ class MemoryTest {
             .in(Unit.LBF_IN)
             .in(Unit.HP)
             .inDark(true)
+            .standingStill(true)
             .sized(16);
     file.save(odd);
     assertEquals(odd, file.load());
