@@ -222,6 +222,7 @@ final class CandidateTable extends TableView<Candidate> {
     setFixedCellSize(ROW_HEIGHT * text);
     wheelsWidth = Candidates.widest(all, text);
     pictures.sized(getFixedCellSize());
+    refresh();
     widths.forEach(
         (column, width) -> {
           column.setMinWidth(least(column) * text / Preferences.NORMAL_TEXT);

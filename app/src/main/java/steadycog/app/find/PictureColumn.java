@@ -31,13 +31,16 @@ final class PictureColumn extends TableColumn<Candidate, Candidate> {
   }
 
   private final class Picture extends TableCell<Candidate, Candidate> {
+    /** The row's height that the sketch was made for. */
+    private double made;
+
     Picture() {
       Look.styled(this, "picture-cell");
     }
 
     @Override
     protected void updateItem(Candidate candidate, boolean empty) {
-      boolean other = !Objects.equals(candidate, getItem());
+      boolean other = !Objects.equals(candidate, getItem()) || made != row;
       super.updateItem(candidate, empty);
       if (empty || candidate == null) {
         setGraphic(null);
@@ -45,6 +48,7 @@ final class PictureColumn extends TableColumn<Candidate, Candidate> {
         Sketch sketch = new Sketch(row - 2 * EDGE);
         sketch.show(FaceLayout.of(candidate.train()));
         setGraphic(sketch);
+        made = row;
       }
     }
   }
