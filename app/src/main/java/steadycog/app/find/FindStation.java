@@ -79,7 +79,7 @@ public final class FindStation extends HBox {
     desk.stationProperty().subscribe(station -> lookIfInView());
     desk.benchProperty().addListener(o -> later.ask());
     desk.preferencesProperty().subscribe(now -> table.sized(now.shownSize()));
-    desk.preferencesProperty().addListener(o -> lookIfInView());
+    desk.preferencesProperty().addListener(o -> turnIfInView());
     finder.progressProperty().addListener(o -> say());
     finder.endedProperty().addListener(o -> say());
     finder.candidatesProperty().addListener(o -> say());
@@ -96,11 +96,18 @@ public final class FindStation extends HBox {
   }
 
   private void lookIfInView() {
-    boolean inView = desk.stationProperty().get() == Station.FIND_TEETH;
-    preview.run(inView && !desk.preferences().still());
-    if (inView) {
+    turnIfInView();
+    if (isInView()) {
       finder.look();
     }
+  }
+
+  private void turnIfInView() {
+    preview.run(isInView() && !desk.preferences().still());
+  }
+
+  private boolean isInView() {
+    return desk.stationProperty().get() == Station.FIND_TEETH;
   }
 
   private VBox middle() {

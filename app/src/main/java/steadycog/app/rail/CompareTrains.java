@@ -3,6 +3,7 @@ package steadycog.app.rail;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
+import javafx.beans.InvalidationListener;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
@@ -71,6 +72,7 @@ public final class CompareTrains extends StackPane {
   private final Side left;
   private final Side right;
   private final GridPane lines = Look.styled(new GridPane(), "compare-grid");
+  private final InvalidationListener follow = o -> showLines();
 
   /** The train in view beside the one behind it, or before it where it is the last. */
   public CompareTrains(Desk desk) {
@@ -117,7 +119,7 @@ public final class CompareTrains extends StackPane {
           // No key reaches the drawing beneath.
           key.consume();
         });
-    desk.glances().changesProperty().addListener(o -> showLines());
+    desk.glances().changesProperty().addListener(follow);
     show();
   }
 
@@ -155,7 +157,9 @@ public final class CompareTrains extends StackPane {
     return label;
   }
 
+  /** Nothing more is worked out for a comparison that nobody sees. */
   private void close() {
+    desk.glances().changesProperty().removeListener(follow);
     if (getParent() instanceof Pane window) {
       window.getChildren().remove(this);
     }
