@@ -253,8 +253,9 @@ class FreshViewTest extends InWindow {
         () -> {
           opened.window().tell("");
           stage[0] = new Stage();
-          stage[0].setWidth(opened.window().getWidth());
-          stage[0].setHeight(opened.window().getHeight());
+          // What the stage was told may not have reached the window in it.
+          stage[0].setWidth(opened.stage().getWidth());
+          stage[0].setHeight(opened.stage().getHeight());
           fresh =
               SteadyCogApp.open(
                   stage[0], mock(FileDialogs.class), folder.resolve("fresh " + done.size()));

@@ -57,8 +57,15 @@ class PictureTest extends InWindow {
       int index = train;
       robot.interact(() -> opened.desk().showSheet(index));
       settle();
-      String[] svg = {""};
-      robot.interact(() -> svg[0] = table.bare(() -> VectorPicture.of(table, "drawing")));
+      String[] svg = {"", ""};
+      robot.interact(
+          () ->
+              svg[0] =
+                  table.bare(
+                      () -> {
+                        svg[1] = find("#face-scale", Label.class).getText();
+                        return VectorPicture.of(table, "drawing");
+                      }));
       Document read = read(svg[0]);
       assertFalse(svg[0].contains("NaN") || svg[0].contains("Infinity"), "train " + train);
       assertEquals(
@@ -66,8 +73,7 @@ class PictureTest extends InWindow {
       List<String> outlines = all(read, "path", "d");
       assertEquals(List.of(), outlines.stream().filter(d -> !d.matches("(?s)M[^N]*")).toList());
       List<String> said = all(read, "path", "aria-label");
-      String scale = find("#face-scale", Label.class).getText();
-      assertTrue(said.contains(scale), () -> scale + " in " + said);
+      assertTrue(said.contains(svg[1]), () -> svg[1] + " in " + said);
       assertTrue(said.stream().noneMatch(words -> words.contains("tooth ,")), "no buttons");
       assertTrue(
           outlines.size()

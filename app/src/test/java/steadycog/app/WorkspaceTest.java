@@ -302,6 +302,7 @@ class WorkspaceTest extends InWindow {
     when(dialogs.askExport(any(), any(), eq(".png"))).thenReturn(Optional.of(picture));
     press(KeyCode.SHORTCUT, KeyCode.K);
     robot.write("picture\n");
+    robot.clickOn("Pixels");
     settle();
     assertTrue(Files.size(picture) > 1000);
     press(KeyCode.SHORTCUT, KeyCode.K);
