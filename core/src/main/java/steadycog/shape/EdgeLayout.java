@@ -196,6 +196,32 @@ public record EdgeLayout(
     return new EdgeBodies(train, face, facts).layout(elements);
   }
 
+  /**
+   * Whether nothing stands before the end of a shaft, so that it can go on to the wall: no other
+   * shaft on its axis, no body in its way. A shaft that belongs to one side stays at it.
+   *
+   * @param right at which end
+   */
+  public boolean isFree(EdgeShaft shaft, boolean right) {
+    double end = right ? shaft.to : shaft.from;
+    return shaft.way == Way.EITHER
+        && shaft.bore == 0
+        && cones.isEmpty()
+        && shafts.stream().filter(other -> other.height == shaft.height).count() == 1
+        && wheels.stream()
+            .filter(wheel -> !shaft.members.contains(wheel.id))
+            .noneMatch(
+                wheel ->
+                    right == wheel.at > end
+                        && shaft.height < wheel.top()
+                        && shaft.height > wheel.bottom())
+        && carriers.stream()
+            .noneMatch(
+                carrier ->
+                    right == carrier.plateAt > end
+                        && Math.abs(shaft.height - carrier.height) < carrier.reach);
+  }
+
   /** Least and greatest height of anything. */
   public double[] range() {
     double[] range = bodies(wheels, cones);

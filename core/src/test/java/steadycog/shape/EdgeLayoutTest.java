@@ -156,4 +156,35 @@ class EdgeLayoutTest {
           .forEach(one -> assertTrue(one.level() >= range[0] && one.level() <= range[1]));
     }
   }
+
+  /** A shaft that is free to go on to the wall passes no body and no other shaft on its way. */
+  @Test
+  void aFreeShaftMeetsNothingOnItsWayToTheWall() {
+    Random random = new Random(8);
+    int free = 0;
+    for (int run = 0; run < 200; run++) {
+      EdgeLayout edge =
+          edge(
+              run % 2 == 0
+                  ? Train.of(List.of(RandomTrains.parallel("", random, 8)))
+                  : RandomTrains.combined(random));
+      for (EdgeShaft shaft : edge.shafts()) {
+        for (boolean right : new boolean[] {true, false}) {
+          if (edge.isFree(shaft, right)) {
+            free++;
+            double end = right ? shaft.to() : shaft.from();
+            for (EdgeWheel wheel : edge.wheels()) {
+              boolean onTheWay =
+                  right ? wheel.at() + wheel.wide() / 2 > end : wheel.at() - wheel.wide() / 2 < end;
+              boolean own = shaft.members().contains(wheel.id());
+              assertTrue(
+                  own || !onTheWay || Math.abs(wheel.height() - shaft.height()) >= wheel.outer(),
+                  () -> shaft + " would pass through " + wheel);
+            }
+          }
+        }
+      }
+    }
+    assertTrue(free > 200, free + " ends");
+  }
 }

@@ -30,6 +30,9 @@ final class EdgeBody extends Group {
   private static final double FLANGE = 0.25;
   private static final double SHAFT = 6;
 
+  /** What is thinner is cut through without being hatched. */
+  private static final double LEAST_HATCHED = 5;
+
   /** From the rim of a body to where a leader ends on it. */
   private static final double END = 4;
 
@@ -38,21 +41,35 @@ final class EdgeBody extends Group {
   private final Rectangle upper = rectangle();
   private final Rectangle lower = rectangle();
   private final Polygon cone = Look.styled(new Polygon(), "edge-body");
+  private final Hatch hatch = new Hatch("edge-hatch");
   private final Line upperRoot = Look.styled(new Line(), "edge-root");
   private final Line lowerRoot = Look.styled(new Line(), "edge-root");
   private Shape main = upper;
 
   EdgeBody() {
     getStyleClass().add("edge-wheel");
-    getChildren().addAll(plate, plateBelow, upper, lower, cone, upperRoot, lowerRoot);
+    getChildren().addAll(plate, plateBelow, upper, lower, cone, hatch, upperRoot, lowerRoot);
   }
 
   private static Rectangle rectangle() {
     return Look.styled(new Rectangle(), "edge-body");
   }
 
-  /** A body of rotation about {@code x}, {@code y}, in pixels. */
-  void showWheel(EdgeWheel edge, double x, double y, double width, double scale) {
+  /**
+   * A body of rotation about {@code x}, {@code y}, in pixels, cut through its axis; teeth are left
+   * whole, as is usual.
+   *
+   * @param shaft half the thickness of what it sits on, which is not cut
+   * @param rising which way its hatching runs
+   */
+  void showWheel(
+      EdgeWheel edge,
+      double x,
+      double y,
+      double width,
+      double scale,
+      double shaft,
+      boolean rising) {
     main = upper;
     double outer = edge.outer() * scale;
     double inner = edge.inner() * scale;
@@ -61,6 +78,13 @@ final class EdgeBody extends Group {
     put(upper, x - width / 2, y - outer, width, height);
     put(lower, x - width / 2, y + inner, width, height);
     lower.setVisible(true);
+    hatch.clear();
+    double within = edge.isRing() ? Math.max(inner, root) : shaft;
+    double cut = (edge.isRing() || root <= 0 ? outer : root) - within;
+    if (cut >= LEAST_HATCHED) {
+      hatch.over(x - width / 2, y - within - cut, width, cut, rising);
+      hatch.over(x - width / 2, y + within, width, cut, rising);
+    }
     root(upperRoot, x, y - root, width);
     root(lowerRoot, x, y + root, width);
     upperRoot.setVisible(root > 0);
@@ -80,6 +104,7 @@ final class EdgeBody extends Group {
    */
   void showCup(EdgeCup cup, DoubleUnaryOperator x, DoubleUnaryOperator y, double scale) {
     main = upper;
+    hatch.clear();
     double from = x.applyAsDouble(cup.plane() + 0.17);
     double to = x.applyAsDouble(cup.plane() + 0.42);
     double above = y.applyAsDouble(cup.height() + cup.radius());
@@ -110,6 +135,7 @@ final class EdgeBody extends Group {
   /** A bevel gear on an upright shaft. */
   void showCone(EdgeCone edge, double x, DoubleUnaryOperator y, double scale, double widest) {
     main = cone;
+    hatch.clear();
     double large = Math.min(edge.large() * scale, widest);
     double small = large * edge.small() / edge.large();
     double far = y.applyAsDouble(edge.height());
@@ -126,6 +152,7 @@ final class EdgeBody extends Group {
   void showCarrier(
       EdgeCarrier carrier, DoubleUnaryOperator x, DoubleUnaryOperator y, double scale) {
     main = plate;
+    hatch.clear();
     boolean before = carrier.pinTo() > carrier.plateAt();
     double at = x.applyAsDouble(carrier.plateAt()) - (before ? PLATE : 0);
     double top = y.applyAsDouble(carrier.height() + carrier.reach());

@@ -7,7 +7,6 @@ import java.util.Map;
 import java.util.Optional;
 import javafx.scene.Group;
 import javafx.scene.layout.Pane;
-import javafx.scene.shape.Line;
 import javafx.scene.text.Text;
 import steadycog.app.desk.Bench;
 import steadycog.app.desk.Desk;
@@ -58,12 +57,19 @@ public final class EdgeView extends Pane {
   /** The wall stands so many planes behind the last, so that names fit before it. */
   private static final double ROOM_FOR_NAMES = 0.1;
 
+  /** Where the wall at the drive end stands, in planes. */
+  private static final double LEFT_WALL = -0.75;
+
+  private static final double WALL = 8;
+
   /** How far shafts that are driven or taken off go beyond the walls, in planes. */
   private static final double BEYOND = 0.4;
 
   private final Desk desk;
 
   private final Group walls = new Group();
+  private final Hatch wallAtDrive = new Hatch("edge-wall");
+  private final Hatch wallAtEnd = new Hatch("edge-wall");
   private final Group shafts = new Group();
   private final Group bodies = new Group();
   private final Group captions = new Group();
@@ -72,6 +78,7 @@ public final class EdgeView extends Pane {
   private final EdgeNames names = new EdgeNames();
   private final List<ShaftView> shaftViews = new ArrayList<>();
   private final Map<EdgeKey, EdgeBody> bodyViews = new LinkedHashMap<>();
+  private Optional<Bench> lookedAt = Optional.empty();
   private List<Element> elements = List.of();
   private List<EdgeKey> shown = List.of();
   private double scale = 1;
@@ -92,21 +99,36 @@ public final class EdgeView extends Pane {
       group.setManaged(false);
       getChildren().add(group);
     }
-    for (int k = 0; k < 2; k++) {
-      walls.getChildren().add(Look.styled(new Line(), "edge-wall"));
-    }
+    walls.getChildren().addAll(wallAtDrive, wallAtEnd);
     Look.clip(this);
     widthProperty().addListener(o -> rebuild());
     heightProperty().addListener(o -> rebuild());
     visibleProperty().addListener(o -> rebuild());
-    desk.benchProperty().addListener(o -> rebuild());
+    desk.benchProperty()
+        .addListener(
+            o -> {
+              lookedAt = Optional.empty();
+              rebuild();
+            });
     desk.powerProperty().addListener(o -> rebuild());
     desk.preferencesProperty().addListener(o -> rebuild());
     desk.litProperty().addListener(o -> showSelection());
   }
 
+  /** Shows another state of the train with its power for a while; empty ends that. */
+  public void lookAt(Optional<Bench> state) {
+    if (!state.equals(lookedAt)) {
+      lookedAt = state;
+      rebuild();
+    }
+  }
+
+  private PowerShown powerShown() {
+    return lookedAt.isPresent() ? PowerShown.REAL : desk.powerProperty().get();
+  }
+
   private void rebuild() {
-    Optional<Bench> bench = desk.bench();
+    Optional<Bench> bench = lookedAt.or(desk::bench);
     boolean large = getHeight() >= 4 * MARGIN && getWidth() >= 4 * MARGIN;
     boolean drawn = bench.isPresent() && large && isVisible();
     getChildren().forEach(child -> child.setVisible(drawn));
@@ -125,7 +147,7 @@ public final class EdgeView extends Pane {
     scale = room / (range[1] - range[0]);
     pitch =
         Math.min(
-            desk.powerProperty().get() == PowerShown.NONE ? WIDEST_PLANE : WIDEST_POWER,
+            powerShown() == PowerShown.NONE ? WIDEST_PLANE : WIDEST_POWER,
             (getWidth() - 6 * MARGIN) / (planes + BESIDES));
     left = getWidth() / 2 - pitch * (planes + 0.35) / 2;
     middle = MARGIN + room / 2 + (range[0] + range[1]) / 2 * scale;
@@ -140,7 +162,7 @@ public final class EdgeView extends Pane {
   }
 
   private void showPower(Bench bench, EdgeLayout layout) {
-    PowerShown shown = desk.powerProperty().get();
+    PowerShown shown = powerShown();
     boolean wanted = shown != PowerShown.NONE;
     Optional<PowerPicture> picture =
         wanted
@@ -177,14 +199,13 @@ public final class EdgeView extends Pane {
 
   /** The walls in which all shafts run, at both ends. */
   private void placeWalls() {
-    double[] at = {x(-0.75), x(rightWall)};
-    for (int k = 0; k < at.length; k++) {
-      Line wall = (Line) walls.getChildren().get(k);
-      wall.setStartX(at[k]);
-      wall.setEndX(at[k]);
-      wall.setStartY(MARGIN / 2);
-      wall.setEndY(getHeight() - MARGIN / 2);
-    }
+    placeWall(wallAtDrive, x(LEFT_WALL));
+    placeWall(wallAtEnd, x(rightWall));
+  }
+
+  private void placeWall(Hatch wall, double at) {
+    wall.clear();
+    wall.over(at - WALL / 2, MARGIN / 2, WALL, getHeight() - MARGIN, true);
   }
 
   private void placeShafts(Bench bench, EdgeLayout layout) {
@@ -198,27 +219,41 @@ public final class EdgeView extends Pane {
       shaftViews.get(k).setVisible(k < all.size());
     }
     for (int k = 0; k < all.size(); k++) {
-      placeShaft(bench, all.get(k), shaftViews.get(k));
+      placeShaft(bench, layout, all.get(k), shaftViews.get(k));
     }
   }
 
-  /** A shaft reaches to where it is driven, taken off or held; else just past its wheels. */
-  private void placeShaft(Bench bench, EdgeShaft shaft, ShaftView view) {
+  /**
+   * A shaft reaches to where it is driven, taken off or held, and to walls that nothing stands
+   * before; else just past its wheels.
+   */
+  private void placeShaft(Bench bench, EdgeLayout layout, EdgeShaft shaft, ShaftView view) {
     Role role = roleOf(bench, shaft);
-    double from = shaft.from();
-    double to = shaft.to();
     boolean toLeft = shaft.way().toLeft(role);
     double outside = role == Role.HOLD ? 0.0 : BEYOND;
     boolean braked =
         role == Role.HOLD
             && elements.stream()
                 .anyMatch(e -> e instanceof Brake(var held) && shaft.members().contains(held));
-    if (role == Role.DRIVE || role == Role.TAKE || (role == Role.HOLD && !braked)) {
-      from = toLeft ? -0.75 - outside : from;
+    boolean goesOut = role == Role.DRIVE || role == Role.TAKE || (role == Role.HOLD && !braked);
+    double from = layout.isFree(shaft, false) ? Math.min(shaft.from(), LEFT_WALL) : shaft.from();
+    double to = layout.isFree(shaft, true) ? Math.max(shaft.to(), rightWall) : shaft.to();
+    if (goesOut) {
+      from = toLeft ? LEFT_WALL - outside : from;
       to = toLeft ? to : rightWall + outside;
     }
+    double half = ShaftView.BEARING / 2;
+    double[] seats = {
+      from > LEFT_WALL ? x(from) + half : x(LEFT_WALL), to < rightWall ? x(to) - half : x(rightWall)
+    };
     view.show(
-        x(from), x(to), y(shaft.height()), shaft.bore() * scale, braked ? Role.FREE : role, toLeft);
+        x(from),
+        x(to),
+        seats,
+        y(shaft.height()),
+        shaft.bore() * scale,
+        braked ? Role.FREE : role,
+        toLeft);
   }
 
   private static Role roleOf(Bench bench, EdgeShaft shaft) {
@@ -242,11 +277,15 @@ public final class EdgeView extends Pane {
       used.add(key);
       body(key).showCup(cup, this::x, this::y, scale);
     }
+    List<MemberId> members = layout.wheels().stream().map(EdgeWheel::id).distinct().toList();
     for (EdgeWheel wheel : layout.wheels()) {
+      boolean rising = members.indexOf(wheel.id()) % 2 == 0;
       EdgeKey key = new EdgeKey(wheel.id(), wheel.copy());
       used.add(key);
       double width = Math.max(8 * wheel.wide() / FACE_SHARE, pitch * wheel.wide());
-      body(key).showWheel(wheel, x(wheel.at()), y(wheel.height()), width, scale);
+      body(key)
+          .showWheel(
+              wheel, x(wheel.at()), y(wheel.height()), width, scale, ShaftView.THICK, rising);
     }
     for (EdgeCone cone : layout.cones()) {
       EdgeKey key = new EdgeKey(cone.id(), CONE + cone.copy());
