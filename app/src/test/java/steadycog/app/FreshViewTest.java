@@ -253,9 +253,9 @@ class FreshViewTest extends InWindow {
         () -> {
           opened.window().tell("");
           stage[0] = new Stage();
-          // What the stage was told may not have reached the window in it.
-          stage[0].setWidth(opened.stage().getWidth());
-          stage[0].setHeight(opened.stage().getHeight());
+          // The window in it is laid out to this only with the next frame.
+          stage[0].setWidth(opened.stage().getScene().getWidth());
+          stage[0].setHeight(opened.stage().getScene().getHeight());
           fresh =
               SteadyCogApp.open(
                   stage[0], mock(FileDialogs.class), folder.resolve("fresh " + done.size()));

@@ -51,6 +51,7 @@ class SizesTest extends InWindow {
               }
             });
         settle();
+        waitUntil(() -> !opened.window().stations().isSearching());
         robot.interact(
             () -> {
               opened.window().resize(LEAST_WIDTH, LEAST_HEIGHT);
@@ -112,10 +113,10 @@ class SizesTest extends InWindow {
       return found;
     }
     if (node instanceof Labeled label
-        && !(node instanceof TableCell)
         && !label.isWrapText()
         && !label.getStyleClass().contains("card-folded")
-        && String.valueOf(label.getText()).chars().anyMatch(Character::isDigit)
+        && (node instanceof TableCell
+            || String.valueOf(label.getText()).chars().anyMatch(Character::isDigit))
         && label.getGraphic() == null
         && label.lookup(".text") instanceof Text drawn
         && !drawn.getText().equals(label.getText())) {

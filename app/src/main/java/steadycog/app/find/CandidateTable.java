@@ -1,14 +1,12 @@
 package steadycog.app.find;
 
+import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.function.Function;
-import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.collections.FXCollections;
 import javafx.collections.ObservableList;
 import javafx.collections.transformation.FilteredList;
@@ -18,7 +16,6 @@ import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.TableCell;
 import javafx.scene.control.TableColumn;
 import javafx.scene.control.TableRow;
 import javafx.scene.control.TableView;
@@ -30,7 +27,6 @@ import javafx.scene.layout.VBox;
 import steadycog.app.desk.Preferences;
 import steadycog.app.look.EachWayWords;
 import steadycog.app.look.Look;
-import steadycog.number.Known;
 import steadycog.search.Candidate;
 import steadycog.search.Loosen.Hint;
 import steadycog.search.Rank;
@@ -40,25 +36,20 @@ final class CandidateTable extends TableView<Candidate> {
   /** Of a row, in heights of the text. */
   private static final double ROW_HEIGHT = 1.95;
 
-  /**
-   * In a table narrower than so many heights of the text columns give way, the spared ones first;
-   * the chosen one's are said beside it.
-   */
-  private static final double LEAST_FOR_ALL = 66;
-
-  private static final double LEAST_FOR_MOST = 44;
-
-  /** Wheels take what the other columns leave. */
-  private static final String WHEELS = "column-wheels";
-
-  private static final double SCROLL_BAR = 30;
+  private static final double SCROLL_BAR = 18;
   private static final double LEAST_DIFFERENCE = 0.005;
   private static final String KIND = "column-kind";
   private static final String PLANETS = "column-planets";
   private static final String BACK = "column-back";
   private static final String STAGES = "column-stages";
   private static final String ROWS_OFF = "column-rows off";
-  private static final Set<String> SPARED = Set.of(KIND, PLANETS, ROWS_OFF, BACK);
+
+  /**
+   * In a table that is too narrow for all, these give way one after the other; the chosen one's are
+   * said beside it. What does not fit then is scrolled to.
+   */
+  private static final List<String> SPARED =
+      List.of(KIND, PLANETS, ROWS_OFF, BACK, STAGES, "column-\u00d8", "column-worst");
 
   /** Columns by whose measure candidates can be ranked. */
   private static final Map<String, Rank> RANKS =
@@ -69,8 +60,6 @@ final class CandidateTable extends TableView<Candidate> {
           "column-out", Rank.EFFICIENCY,
           "column-\u00d8", Rank.DIAMETER);
 
-  private static final Set<String> SPARED_NEXT = Set.of(STAGES, "column-\u00d8", "column-worst");
-
   private static final PseudoClass COMPARED = PseudoClass.getPseudoClass("compared");
 
   private final Finder finder;
@@ -79,10 +68,10 @@ final class CandidateTable extends TableView<Candidate> {
   private final FlowPane hints = new FlowPane(6, 6);
   private final FilteredList<Candidate> shown = new FilteredList<>(all);
 
-  private final Map<TableColumn<Candidate, ?>, Double> widths = new HashMap<>();
+  private final List<CandidateColumn> columns = new ArrayList<>();
+  private final CandidateColumn wheels;
   private double text = Preferences.NORMAL_TEXT;
   private final PictureColumn pictures = new PictureColumn();
-  private double wheelsWidth;
 
   CandidateTable(Finder finder) {
     this.finder = finder;
@@ -95,72 +84,76 @@ final class CandidateTable extends TableView<Candidate> {
     empty.setAlignment(Pos.CENTER);
     StackPane.setMargin(empty, new Insets(0, 30, 0, 30));
     setPlaceholder(new StackPane(empty));
-    setFixedCellSize(ROW_HEIGHT * text);
-    wheelsWidth = Candidates.widest(all, text);
     SortedList<Candidate> sorted = new SortedList<>(shown);
     sorted.comparatorProperty().bind(comparatorProperty());
     setItems(sorted);
     getColumns().add(pictures);
-    add("kind", 82, c -> Candidates.kind(c.kind()), Comparator.comparing(Candidate::kind), "");
-    add(
-        "wheels",
-        222,
-        Candidates::brief,
-        Comparator.comparing(Candidates::wheels),
-        "Pairs, driver/driven, or sun \u00b7 planets \u00b7 ring; the chosen one is written out"
-            + " beside");
+    add("kind", true, c -> Candidates.kind(c.kind()), Comparator.comparing(Candidate::kind), "");
+    wheels =
+        add(
+            "wheels",
+            true,
+            Candidates::brief,
+            Comparator.comparing(Candidates::wheels),
+            "Pairs, driver/driven, or sun \u00b7 planets \u00b7 ring; the chosen one is written out"
+                + " beside");
     add(
         "i",
-        98,
+        false,
         Candidates::ratio,
         Comparator.comparingDouble(c -> c.ratio().reduction().doubleValue()),
         "Reduction ratio, in / out");
     add(
         "off by",
-        88,
+        false,
         Candidates::error,
         Comparator.comparingDouble(c -> Math.abs(c.error())),
         "Against the target");
     add(
         "stages",
-        46,
+        false,
         c -> "" + c.stages(),
         Comparator.comparingInt(Candidate::stages),
         "Pairs of wheels and sets in series");
-    add("teeth", 46, c -> "" + c.size(), Comparator.comparingInt(Candidate::size), "Of all wheels");
+    add(
+        "teeth",
+        false,
+        c -> "" + c.size(),
+        Comparator.comparingInt(Candidate::size),
+        "Of all wheels");
     add(
         "\u00d8",
-        42,
+        false,
         Candidates::diameter,
         Comparator.comparingDouble(Candidate::diameter),
         "Largest wheel over its teeth, in modules");
     add(
         "planets",
-        54,
+        false,
         Candidates::planets,
         Comparator.comparingInt(Candidate::planets),
         "On a carrier");
     add(
         "rows off",
-        56,
+        false,
         Candidates::distortion,
         Comparator.comparingInt(Candidate::distortion),
         "Teeth by which its rows differ");
     add(
         "out",
-        54,
+        false,
         c -> EachWayWords.forwards(c.eachWay()),
         Comparator.comparingDouble(c -> -c.eachWay().efficiency().orElse(0.0)),
         "Share of the power that comes out, with the losses asked for");
     add(
         "back",
-        54,
+        false,
         c -> EachWayWords.backwards(c.eachWay().backwards()),
         Comparator.comparingDouble(c -> c.eachWay().backwards().efficiency().orElse(0.0)),
         "The same pushed at the take-off; holds: it holds itself, but is no brake");
     add(
         "worst",
-        60,
+        false,
         Candidates::findings,
         Comparator.comparing(Candidate::worst),
         "The worst that any rule finds");
@@ -220,19 +213,14 @@ final class CandidateTable extends TableView<Candidate> {
   void sized(double pixels) {
     text = pixels;
     setFixedCellSize(ROW_HEIGHT * text);
-    wheelsWidth = Candidates.widest(all, text);
     pictures.sized(getFixedCellSize());
+    measure();
     refresh();
-    widths.forEach(
-        (column, width) -> {
-          column.setMinWidth(least(column) * text / Preferences.NORMAL_TEXT);
-          column.setPrefWidth(width * text / Preferences.NORMAL_TEXT);
-        });
-    showColumns();
   }
 
-  private double least(TableColumn<Candidate, ?> column) {
-    return column.getId().equals(WHEELS) ? 120 : Math.min(Known.in(widths, column), 42);
+  private void measure() {
+    columns.forEach(column -> column.measure(all, text));
+    showColumns();
   }
 
   /** Says why there is nothing. */
@@ -262,8 +250,7 @@ final class CandidateTable extends TableView<Candidate> {
     if (!all.equals(now)) {
       sortAsRanked();
       all.setAll(now);
-      wheelsWidth = Candidates.widest(all, text);
-      showColumns();
+      measure();
     }
   }
 
@@ -277,37 +264,33 @@ final class CandidateTable extends TableView<Candidate> {
     }
   }
 
-  /** Leaves out columns in which all candidates say the same, and in a narrow table more. */
+  /** Leaves out columns in which all candidates say the same, and what there is no room for. */
   private void showColumns() {
-    boolean wide = getWidth() > LEAST_FOR_ALL * text;
-    boolean narrow = getWidth() < LEAST_FOR_MOST * text;
-    for (TableColumn<Candidate, ?> column : getColumns()) {
-      boolean telling =
-          switch (column.getId()) {
-            case KIND -> all.stream().map(Candidate::kind).distinct().count() > 1;
-            case PLANETS -> all.stream().anyMatch(c -> c.planets() > 0);
-            case BACK -> all.stream().anyMatch(CandidateTable::differsBack);
-            case STAGES -> all.stream().map(Candidate::stages).distinct().count() > 1;
-            case ROWS_OFF -> all.stream().anyMatch(c -> c.distortion() > 0);
-            default -> true;
-          };
-      boolean room =
-          (wide || !SPARED.contains(column.getId()))
-              && (!narrow || !SPARED_NEXT.contains(column.getId()));
-      column.setVisible(telling && room);
+    double room = getWidth() - pictures.getMinWidth() - SCROLL_BAR;
+    List<CandidateColumn> fit = new ArrayList<>(columns);
+    fit.removeIf(column -> !tells(column));
+    for (String spared : SPARED) {
+      if (need(fit) > room) {
+        fit.removeIf(column -> column.getId().equals(spared));
+      }
     }
-    double others =
-        getColumns().stream()
-            .filter(column -> column.isVisible() && !column.getId().equals(WHEELS))
-            .mapToDouble(TableColumn::getWidth)
-            .sum();
-    getColumns().stream()
-        .filter(column -> column.getId().equals(WHEELS))
-        .forEach(
-            column -> {
-              column.setMinWidth(wheelsWidth);
-              column.setPrefWidth(Math.max(wheelsWidth, getWidth() - others - SCROLL_BAR));
-            });
+    columns.forEach(column -> column.setVisible(fit.contains(column)));
+    wheels.stretch(room - need(fit) + wheels.need());
+  }
+
+  private static double need(List<CandidateColumn> columns) {
+    return columns.stream().mapToDouble(CandidateColumn::need).sum();
+  }
+
+  private boolean tells(CandidateColumn column) {
+    return switch (column.getId()) {
+      case KIND -> all.stream().map(Candidate::kind).distinct().count() > 1;
+      case PLANETS -> all.stream().anyMatch(c -> c.planets() > 0);
+      case BACK -> all.stream().anyMatch(CandidateTable::differsBack);
+      case STAGES -> all.stream().map(Candidate::stages).distinct().count() > 1;
+      case ROWS_OFF -> all.stream().anyMatch(c -> c.distortion() > 0);
+      default -> true;
+    };
   }
 
   /** Trains of pairs lose as much backwards as forwards: not worth a column. */
@@ -344,39 +327,15 @@ final class CandidateTable extends TableView<Candidate> {
     return row;
   }
 
-  private void add(
+  private CandidateColumn add(
       String title,
-      double width,
-      Function<Candidate, String> words,
+      boolean words,
+      Function<Candidate, String> said,
       Comparator<Candidate> order,
       String help) {
-    TableColumn<Candidate, Candidate> column = new TableColumn<>();
-    Label head = Look.label(title);
-    if (!help.isEmpty()) {
-      head.setTooltip(new Tooltip(help));
-    }
-    column.setGraphic(head);
-    column.setId("column-" + title);
-    widths.put(column, width);
-    column.setPrefWidth(width);
-    column.setMinWidth(least(column));
-    column.setCellValueFactory(cell -> new ReadOnlyObjectWrapper<>(cell.getValue()));
-    column.setComparator(order);
-    boolean left = title.equals("kind") || title.equals("wheels");
-    column.getStyleClass().add(left ? "left-column" : "figure-column");
-    column.setCellFactory(
-        c ->
-            new TableCell<>() {
-              {
-                getStyleClass().add(left ? "left-cell" : "figure-cell");
-              }
-
-              @Override
-              protected void updateItem(Candidate item, boolean empty) {
-                super.updateItem(item, empty);
-                setText(empty || item == null ? "" : words.apply(item));
-              }
-            });
+    CandidateColumn column = new CandidateColumn(title, words, said, order, help);
+    columns.add(column);
     getColumns().add(column);
+    return column;
   }
 }

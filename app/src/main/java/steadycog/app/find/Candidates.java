@@ -4,8 +4,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
-import javafx.scene.text.Font;
-import javafx.scene.text.Text;
 import steadycog.app.look.Sign;
 import steadycog.check.Severity;
 import steadycog.notation.Card;
@@ -23,9 +21,6 @@ import steadycog.train.Train;
 /** How candidates are written. */
 final class Candidates {
   private static final int DECIMALS = 4;
-
-  private static final double LEAST_WHEELS = 120;
-  private static final double CELL_EDGES = 22;
 
   private Candidates() {}
 
@@ -171,17 +166,5 @@ final class Candidates {
 
   static String direction(Candidate candidate) {
     return candidate.ratio().sameDirection() ? "same" : "opposite";
-  }
-
-  /** How wide the longest wheels of {@code all} are written in {@code text} pixels, with edges. */
-  static double widest(List<Candidate> all, double text) {
-    Text probe = new Text();
-    probe.setFont(Font.font("Lato", text));
-    double widest = LEAST_WHEELS;
-    for (Candidate candidate : all) {
-      probe.setText(brief(candidate));
-      widest = Math.max(widest, probe.getLayoutBounds().getWidth() + CELL_EDGES);
-    }
-    return Math.ceil(widest);
   }
 }

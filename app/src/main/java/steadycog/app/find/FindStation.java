@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import javafx.application.Platform;
+import javafx.beans.binding.Bindings;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -40,6 +41,7 @@ public final class FindStation extends HBox {
           + " turn of the output takes. Tooth counts that make it appear here, the nearest first.";
   private static final double COMPARE_HEIGHT = 262;
   private static final double SIDE_WIDTH = 268;
+  private static final double SCATTER_SHARE = 0.34;
 
   private final Desk desk;
   private final Finder finder;
@@ -138,7 +140,13 @@ public final class FindStation extends HBox {
     VBox.setVgrow(table, Priority.ALWAYS);
     table.setMinHeight(120);
     VBox middle = new VBox(6, head, table, scatter);
-    scatter.prefHeightProperty().bind(middle.heightProperty().multiply(0.34));
+    scatter
+        .prefHeightProperty()
+        .bind(
+            Bindings.createDoubleBinding(
+                () -> scatter.height(SCATTER_SHARE * middle.getHeight()),
+                middle.heightProperty(),
+                finder.candidatesProperty()));
     middle.setMinWidth(0);
     return middle;
   }

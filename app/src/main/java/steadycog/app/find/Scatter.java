@@ -32,6 +32,8 @@ final class Scatter extends Pane {
   private static final double RIGHT = 18;
   private static final double TOP = 16;
   private static final double BOTTOM = 30;
+  private static final double LABEL_ROOM = 26;
+  private static final double ONE_LINE = TOP + BOTTOM + 32;
 
   private final Finder finder;
 
@@ -47,6 +49,12 @@ final class Scatter extends Pane {
     finder.candidatesProperty().addListener(o -> draw());
     finder.chosenProperty().addListener(o -> mark());
     finder.comparedProperty().addListener(o -> mark());
+  }
+
+  /** Of {@code most} so much as is needed: where all are exact there is only one line to see. */
+  double height(double most) {
+    List<Candidate> all = finder.candidatesProperty().get();
+    return all.stream().allMatch(c -> c.error() == 0) ? Math.min(most, ONE_LINE) : most;
   }
 
   private void draw() {
@@ -99,7 +107,7 @@ final class Scatter extends Pane {
   private void axes(
       int least, int most, double low, double high, double bottom, boolean exact, boolean none) {
     if (!none) {
-      double step = Math.max(1, Math.ceil((high - low) / Math.max(1, (bottom - TOP) / 26)));
+      double step = Math.max(1, Math.ceil((high - low) * LABEL_ROOM / (bottom - TOP)));
       for (double power = low; power <= high; power += step) {
         double y = bottom - (power - low) / (high - low) * (bottom - TOP);
         rule(LEFT, y, getWidth() - RIGHT, y);
