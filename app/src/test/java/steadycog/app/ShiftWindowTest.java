@@ -5,6 +5,7 @@ import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.List;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.input.Clipboard;
@@ -154,5 +155,36 @@ class ShiftWindowTest extends InWindow {
     robot.interact(() -> opened.desk().stationProperty().set(Station.LAY_OUT));
     settle();
     assertEquals("3\u2009:\u20091", text("#ratio"));
+  }
+
+  /** The flow of power in a state is seen before the train is put in it, by mouse and by keys. */
+  @Test
+  void aStateIsLookedAtBeforeItIsTaken() {
+    ShiftPage.of(
+        this,
+        """
+        planetary sun 24 planet 15 x3 ring 54
+        drive sun 100 rpm 2 Nm
+        take carrier
+        brake ring
+        clutch sun = ring
+        state low: hold ring
+        state direct: lock sun = ring
+        """);
+    assertEquals(0, shownFlows());
+    robot.moveTo(robot.lookup(".state-name").nth(1).queryButton());
+    assertTrue(shownFlows() > 0);
+    assertTrue(says("state direct: its flow of power"));
+    assertEquals("low", opened.desk().state().orElseThrow(), "only looked at");
+    robot.moveTo("#file-menu");
+    assertEquals(0, shownFlows());
+    robot.interact(() -> robot.lookup(".state-name").nth(0).queryButton().requestFocus());
+    assertTrue(says("state low: its flow of power"));
+    robot.interact(() -> find("#file-menu", Node.class).requestFocus());
+    assertTrue(says("state low: filled is engaged"));
+  }
+
+  private long shownFlows() {
+    return robot.lookup(".power-flow").match(InWindow::isShown).queryAll().size();
   }
 }

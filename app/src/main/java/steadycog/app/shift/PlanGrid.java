@@ -1,6 +1,7 @@
 package steadycog.app.shift;
 
 import java.util.Optional;
+import java.util.function.Consumer;
 import javafx.css.PseudoClass;
 import javafx.geometry.HPos;
 import javafx.geometry.Pos;
@@ -42,10 +43,17 @@ final class PlanGrid extends GridPane {
   private static final int DIGITS = 4;
 
   private final Desk desk;
+  private final Consumer<Optional<Row>> lookAt;
 
-  PlanGrid(Desk desk) {
+  /**
+   * The grid of the desk's plan.
+   *
+   * @param lookAt is told which row is pointed at or has the focus
+   */
+  PlanGrid(Desk desk, Consumer<Optional<Row>> lookAt) {
     super(ACROSS, DOWN);
     this.desk = desk;
+    this.lookAt = lookAt;
     setId("plan-grid");
     getStyleClass().add("plan-grid");
   }
@@ -54,6 +62,7 @@ final class PlanGrid extends GridPane {
     Optional<String> focused =
         getChildren().stream().filter(Node::isFocused).map(Node::getId).findFirst();
     getChildren().clear();
+    lookAt.accept(Optional.empty());
     getColumnConstraints().clear();
     heads(plan);
     for (int k = 0; k < plan.rows().size(); k++) {
@@ -206,6 +215,10 @@ final class PlanGrid extends GridPane {
                 + "Press to put the train in this state; F2, or a second click, gives it another"
                 + " name."));
     name.setOnAction(e -> desk.showState(state));
+    Runnable look =
+        () -> lookAt.accept(Optional.of(row).filter(r -> name.isHover() || name.isFocused()));
+    name.hoverProperty().addListener(o -> look.run());
+    name.focusedProperty().addListener(o -> look.run());
     name.setOnMouseClicked(
         click -> {
           if (click.getClickCount() == 2) {

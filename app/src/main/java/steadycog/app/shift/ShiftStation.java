@@ -3,6 +3,7 @@ package steadycog.app.shift;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -14,6 +15,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import steadycog.app.desk.Bench;
 import steadycog.app.desk.Desk;
 import steadycog.app.geartable.EdgeView;
 import steadycog.app.ledger.FindingRow;
@@ -58,11 +60,11 @@ public final class ShiftStation extends HBox {
     this.desk = desk;
     setId("shift-station");
     plan = nothing();
-    grid = new PlanGrid(desk);
+    EdgeView edge = new EdgeView(desk);
+    grid = new PlanGrid(desk, row -> lookAt(edge, row));
     charts = new StateCharts(plan);
     tools = new ElementTools(desk);
     found = new FoundList(desk);
-    EdgeView edge = new EdgeView(desk);
     edge.setMinHeight(0);
     edge.prefHeightProperty().bind(heightProperty().multiply(EDGE_SHARE));
     VBox side = Look.styled(new VBox(title, edge), "panel", "shift-side");
@@ -146,6 +148,21 @@ public final class ShiftStation extends HBox {
     return ShiftTable.of(Train.of(List.of(new Shaft(""))));
   }
 
+  /** The flow of power in a state, before the train is put in it. */
+  private void lookAt(EdgeView edge, Optional<ShiftTable.Row> row) {
+    edge.lookAt(
+        desk.bench()
+            .flatMap(
+                bench -> row.map(r -> new Bench(bench.card(), Optional.of(r.state()), r.study()))));
+    title.setText(
+        row.map(r -> "From the side, state " + r.state().name() + ": its flow of power")
+            .or(
+                () ->
+                    desk.state()
+                        .map(name -> "From the side, state " + name + ": filled is engaged"))
+            .orElse("From the side"));
+  }
+
   /** Works the plan out; only while it is looked at. */
   private void show() {
     if (!isVisible()) {
@@ -155,10 +172,6 @@ public final class ShiftStation extends HBox {
         desk.bench()
             .map(bench -> ShiftTable.of(bench.card().train()))
             .orElseGet(ShiftStation::nothing);
-    title.setText(
-        desk.state()
-            .map(name -> "From the side, state " + name + ": filled is engaged")
-            .orElse("From the side"));
     caption.setText(
         "Shift plan: engaged brakes and clutches show their torque in "
             + desk.preferences().torque().symbol());
