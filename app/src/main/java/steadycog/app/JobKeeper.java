@@ -9,6 +9,7 @@ import java.util.function.Consumer;
 import steadycog.app.Question.Answer;
 import steadycog.app.desk.Desk;
 import steadycog.app.memory.RecentFiles;
+import steadycog.app.memory.RecentFiles.View;
 import steadycog.format.file.JobFiles;
 import steadycog.format.file.Trouble;
 import steadycog.format.json.UnreadableException;
@@ -23,7 +24,6 @@ final class JobKeeper {
   private final Consumer<String> notify;
   private final RecentFiles recent;
   private Safety safety = () -> {};
-  private Runnable opened = () -> {};
 
   /** Brings unsaved work into safety before its file is touched. */
   interface Safety {
@@ -47,11 +47,8 @@ final class JobKeeper {
     this.dialogs = dialogs;
     this.ask = ask;
     this.notify = notify;
-  }
-
-  /** Lets {@code then} be done whenever a file has been opened. */
-  void whenOpened(Runnable then) {
-    opened = then;
+    // The old job is in view until the new one lies on the desk.
+    desk.file().pathProperty().addListener((o, old, now) -> old.ifPresent(this::keepView));
   }
 
   /** Lets {@code first} be done before any file is written. */
@@ -84,8 +81,8 @@ final class JobKeeper {
   void open(Path file) {
     try {
       desk.file().open(file);
-      opened.run();
       notify.accept("");
+      recent.view(file).ifPresent(this::show);
       remember(file);
       tidy(file);
     } catch (UnreadableException unreadable) {
@@ -116,6 +113,24 @@ final class JobKeeper {
   /** Opens a file that was dropped on the window or chosen from the recent ones. */
   void openRecent(Path file) {
     unlessUnsaved(() -> open(file));
+  }
+
+  /** Keeps what is in view for the next time that the job is opened. */
+  void leave() {
+    desk.file().pathProperty().get().ifPresent(this::keepView);
+  }
+
+  private void keepView(Path file) {
+    try {
+      recent.add(file, new View(desk.stationProperty().get(), desk.pageProperty().get().index()));
+    } catch (IOException unkept) {
+      // It is no loss worth a word: the job is opened at its first train.
+    }
+  }
+
+  private void show(View view) {
+    desk.showSheet(Math.min(view.train(), desk.job().sheets().size() - 1));
+    desk.stationProperty().set(view.station());
   }
 
   List<Path> recentFiles() {

@@ -67,9 +67,13 @@ public final class SteadyCogApp extends Application {
                     stage.hide();
                   });
         });
-    WindowMemory place = new WindowMemory(memory, stage, window, desk);
+    WindowMemory place = new WindowMemory(memory, stage, window);
     place.bringBack();
-    stage.setOnHiding(going -> place.keep());
+    stage.setOnHiding(
+        going -> {
+          place.keep();
+          window.keeper().leave();
+        });
     stage.setOnHidden(gone -> auto.end());
     stage.show();
     window.keeper().beforeSaving(auto::keepAtOnce);

@@ -1,5 +1,7 @@
 package steadycog.app;
 
+import java.nio.file.Path;
+import java.util.List;
 import java.util.function.Supplier;
 import steadycog.app.desk.Desk;
 import steadycog.app.desk.Station;
@@ -23,5 +25,15 @@ record WaysIn(Desk desk, JobKeeper keeper, Supplier<Stations> stations) implemen
     if (desk.bench().isPresent()) {
       desk.stationProperty().set(Station.BENCH_BOOK);
     }
+  }
+
+  @Override
+  public List<Path> recent() {
+    return keeper.recentFiles();
+  }
+
+  @Override
+  public void open(Path recent) {
+    keeper.openRecent(recent);
   }
 }

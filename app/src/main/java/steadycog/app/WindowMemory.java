@@ -4,22 +4,19 @@ import java.io.IOException;
 import java.nio.file.Path;
 import javafx.stage.Screen;
 import javafx.stage.Stage;
-import steadycog.app.desk.Desk;
 import steadycog.app.memory.WindowFile;
 import steadycog.app.memory.WindowFile.Left;
 
-/** Puts the window back where it was left, at the station that it was left at. */
+/** Puts the window back where it was left. */
 final class WindowMemory {
   private final WindowFile file;
   private final Stage stage;
   private final MainWindow window;
-  private final Desk desk;
 
-  WindowMemory(Path folder, Stage stage, MainWindow window, Desk desk) {
+  WindowMemory(Path folder, Stage stage, MainWindow window) {
     file = new WindowFile(folder);
     this.stage = stage;
     this.window = window;
-    this.desk = desk;
   }
 
   /** Brings back what was left, where there is still a screen for it. */
@@ -38,14 +35,6 @@ final class WindowMemory {
       stage.setMaximized(left.maximized());
     }
     window.foldRail(left.railFolded());
-    // Not before a job is opened: an empty bench shows the ways in.
-    window
-        .keeper()
-        .whenOpened(
-            () -> {
-              window.keeper().whenOpened(() -> {});
-              desk.stationProperty().set(left.station());
-            });
   }
 
   /** Keeps how the window stands now; it is no loss worth a word where that fails. */
@@ -58,7 +47,6 @@ final class WindowMemory {
               stage.getWidth(),
               stage.getHeight(),
               stage.isMaximized(),
-              desk.stationProperty().get(),
               window.railFolded()));
     } catch (IOException unkept) {
       // The next start looks like the first.

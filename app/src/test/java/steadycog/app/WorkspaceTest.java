@@ -392,14 +392,17 @@ class WorkspaceTest extends InWindow {
     press(KeyCode.SHORTCUT, KeyCode.S);
     press(KeyCode.SHORTCUT, KeyCode.B);
     press(KeyCode.SHORTCUT, KeyCode.DIGIT5);
+    robot.interact(() -> opened.desk().showSheet(3));
     robot.interact(() -> opened.stage().hide());
     robot.interact(() -> opened = SteadyCogApp.open(new Stage(), dialogs, memory));
     settle();
     assertEquals(1100, opened.stage().getWidth(), 1);
     assertEquals(Station.LAY_OUT, opened.desk().stationProperty().get(), "an empty bench");
-    robot.interact(() -> opened.window().keeper().open(file));
+    waitUntil(() -> robot.lookup("#recent-jobs .button").tryQuery().isPresent());
+    robot.clickOn("Tern Rock fitting-out");
     settle();
     assertEquals(Station.CUT_SHEET, opened.desk().stationProperty().get());
+    assertEquals(3, opened.desk().pageProperty().get().index(), "the train that was in view");
     assertTrue(opened.window().railFolded().isPresent());
     robot.interact(() -> opened.stage().hide());
   }

@@ -1,5 +1,6 @@
 package steadycog.app.geartable;
 
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import javafx.application.Platform;
@@ -41,6 +42,7 @@ public final class Doors extends VBox {
 
   private final Desk desk;
   private final FlowPane pictures = new FlowPane(GAP, GAP);
+  private final RecentJobs recent;
   private final List<Preview> previews = new ArrayList<>();
 
   private record Kind(String name, String card) {}
@@ -55,6 +57,12 @@ public final class Doors extends VBox {
 
     /** A box that was built and has failed. */
     void boxThatFailed();
+
+    /** Jobs that were worked on lately, the last one first. */
+    List<Path> recent();
+
+    /** One of those. */
+    void open(Path recent);
   }
 
   Doors(Desk desk, Ways ways) {
@@ -62,6 +70,7 @@ public final class Doors extends VBox {
     this.desk = desk;
     getStyleClass().add("first-steps");
     setId("first-steps");
+    recent = new RecentJobs(ways);
     pictures.setAlignment(Pos.CENTER);
     pictures.setPrefWrapLength(IN_A_ROW * (WIDTH + GAP));
     HBox doors =
@@ -89,7 +98,8 @@ public final class Doors extends VBox {
             Look.label("Type it on the card, or begin with one of these:", "soft"),
             pictures,
             Look.label("Or come with what you have:", "soft"),
-            doors);
+            doors,
+            recent);
     visibleProperty().addListener(o -> fill());
     // Not before it is known whether a job is opened at once.
     Platform.runLater(this::fill);
@@ -100,7 +110,9 @@ public final class Doors extends VBox {
     if (isVisible() && previews.isEmpty()) {
       KINDS.forEach(kind -> pictures.getChildren().add(picture(kind)));
     }
-    if (!isVisible()) {
+    if (isVisible()) {
+      recent.look();
+    } else {
       previews.forEach(preview -> preview.run(false));
     }
   }

@@ -5,9 +5,8 @@ import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.Optional;
 import java.util.Properties;
-import steadycog.app.desk.Station;
 
-/** Where the window stood and what it showed, kept as a properties file. */
+/** Where the window stood, kept as a properties file. */
 public final class WindowFile {
   private static final String[] PLACE = {"x", "y", "width", "height"};
 
@@ -29,7 +28,6 @@ public final class WindowFile {
       double width,
       double height,
       boolean maximized,
-      Station station,
       Optional<Boolean> railFolded) {}
 
   /** The window as it was left; empty where none is kept, or what is kept cannot be read. */
@@ -53,7 +51,6 @@ public final class WindowFile {
               place[2],
               place[3],
               Boolean.parseBoolean(kept.getProperty("maximized")),
-              Station.valueOf(kept.getProperty("station", "")),
               Optional.ofNullable(kept.getProperty("trains-folded")).map(Boolean::parseBoolean)));
     } catch (IllegalArgumentException unreadable) {
       return Optional.empty();
@@ -67,7 +64,6 @@ public final class WindowFile {
       kept.setProperty(PLACE[k], Double.toString(place[k]));
     }
     kept.setProperty("maximized", Boolean.toString(left.maximized));
-    kept.setProperty("station", left.station.name());
     left.railFolded.ifPresent(is -> kept.setProperty("trains-folded", Boolean.toString(is)));
     Kept.save(kept, file);
   }

@@ -13,6 +13,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import steadycog.app.desk.Preferences;
 import steadycog.app.desk.Station;
+import steadycog.app.memory.RecentFiles.View;
 import steadycog.format.demo.TernRock;
 import steadycog.format.file.Stamp;
 import steadycog.format.json.JobJson;
@@ -109,6 +110,30 @@ class MemoryTest {
     assertEquals(7, names.size());
   }
 
+  /**
+   * What was in view comes back with its file, and lines of before and broken ones still name
+   * theirs.
+   */
+  @Test
+  void aFileIsOpenedWhereItWasLeft() throws Exception {
+    RecentFiles recent = new RecentFiles(folder);
+    Path one = Files.createFile(folder.resolve("one\ttwo.cog.json"));
+    Path two = Files.createFile(folder.resolve("two.cog.json"));
+    for (Station station : Station.values()) {
+      View left = new View(station, station.ordinal());
+      recent.add(one, left);
+      recent.add(two);
+      assertEquals(List.of(two, one), recent.all());
+      assertEquals(Optional.of(left), recent.view(one));
+      assertEquals(Optional.empty(), recent.view(two));
+      recent.add(one);
+      assertEquals(Optional.of(left), recent.view(one), "opened again");
+    }
+    Files.writeString(folder.resolve("recent.txt"), two + "\n" + one + "\tSHOP\t3\n\n");
+    assertEquals(List.of(two, one), recent.all());
+    assertEquals(Optional.empty(), recent.view(one), "a station that there is not");
+  }
+
   @Test
   void theFolderFollowsTheSystemsCustom() {
     assertEquals(
@@ -153,8 +178,7 @@ class MemoryTest {
     assertEquals(Optional.empty(), file.load());
     for (Optional<Boolean> folded :
         List.of(Optional.<Boolean>empty(), Optional.of(true), Optional.of(false))) {
-      WindowFile.Left left =
-          new WindowFile.Left(-12.5, 40, 1280, 800, true, Station.CUT_SHEET, folded);
+      WindowFile.Left left = new WindowFile.Left(-12.5, 40, 1280, 800, true, folded);
       file.save(left);
       assertEquals(Optional.of(left), file.load());
     }
@@ -164,7 +188,6 @@ class MemoryTest {
         new String[][] {
           {"width=1280.0", "width=wide"},
           {"height=800.0", "height=NaN"},
-          {"CUT_SHEET", "SHOP"},
           {"x=-12.5", ""}
         }) {
       assertTrue(whole.contains(spoilt[0]), spoilt[0]);
