@@ -10,6 +10,9 @@ import steadycog.app.desk.Station;
 import steadycog.app.geartable.GearTable;
 import steadycog.format.file.JobFiles;
 import steadycog.format.file.Trouble;
+import steadycog.format.picture.LinePicture;
+import steadycog.format.picture.PicturePdf;
+import steadycog.format.picture.PictureSvg;
 
 /** Writes the drawing with its scale to a file, as it is in view: in pixels, or in lines. */
 record PictureWork(
@@ -31,18 +34,26 @@ record PictureWork(
     ask.accept(
         new Question(
             "Picture of the drawing",
-            "As it is in view, with its scale and without the buttons. Lines can be scaled freely;"
-                + " pixels are for where those cannot be put.",
+            "As it is in view, with its scale and without the buttons. Lines and pages can be"
+                + " scaled freely; pixels are for where those cannot be put.",
             List.of(
-                new Question.Answer("Lines (SVG)", () -> choose(".svg", this::lines)),
+                new Question.Answer("Lines (SVG)", () -> choose(".svg", this::svg)),
+                new Question.Answer("Page (PDF)", () -> choose(".pdf", this::pdf)),
                 new Question.Answer("Pixels", () -> choose(".png", file -> pixels(2, file))),
                 new Question.Answer("Many pixels", () -> choose(".png", file -> pixels(5, file))),
                 new Question.Answer("Leave it", () -> {}))));
   }
 
-  private void lines(Path file) throws IOException {
-    String svg = table.bare(() -> VectorPicture.of(table, desk.sheet().name()));
-    JobFiles.write(file, svg.getBytes(StandardCharsets.UTF_8));
+  private void svg(Path file) throws IOException {
+    JobFiles.write(file, PictureSvg.write(lines()).getBytes(StandardCharsets.UTF_8));
+  }
+
+  private void pdf(Path file) throws IOException {
+    JobFiles.write(file, PicturePdf.write(lines()));
+  }
+
+  private LinePicture lines() {
+    return table.bare(() -> VectorPicture.of(table, desk.sheet().name()));
   }
 
   private void pixels(double times, Path file) throws IOException {

@@ -14,9 +14,13 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import javafx.scene.control.Label;
+import javafx.scene.image.WritableImage;
 import javafx.scene.layout.Region;
 import javax.imageio.ImageIO;
 import javax.xml.parsers.DocumentBuilderFactory;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.rendering.PDFRenderer;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -25,10 +29,14 @@ import org.w3c.dom.NodeList;
 import org.xml.sax.InputSource;
 import steadycog.app.geartable.GearTable;
 import steadycog.format.demo.TernRock;
+import steadycog.format.picture.LinePicture;
+import steadycog.format.picture.PicturePdf;
+import steadycog.format.picture.PictureSvg;
 
 /** The drawing as a file: in lines, and in pixels. */
 class PictureTest extends InWindow {
   private static final int DEMO_TRAINS = 11;
+  private static final int BLOCK = 8;
 
   private static List<String> all(Document svg, String tag, String attribute) {
     NodeList found = svg.getElementsByTagName(tag);
@@ -58,15 +66,19 @@ class PictureTest extends InWindow {
       robot.interact(() -> opened.desk().showSheet(index));
       settle();
       String[] svg = {"", ""};
+      byte[][] pdf = {{}};
       robot.interact(
           () ->
               svg[0] =
                   table.bare(
                       () -> {
                         svg[1] = find("#face-scale", Label.class).getText();
-                        return VectorPicture.of(table, "drawing");
+                        LinePicture picture = VectorPicture.of(table, "drawing");
+                        pdf[0] = PicturePdf.write(picture);
+                        return PictureSvg.write(picture);
                       }));
       Document read = read(svg[0]);
+      assertAlike(pdf[0], table, "train " + train);
       assertFalse(svg[0].contains("NaN") || svg[0].contains("Infinity"), "train " + train);
       assertEquals(
           table.getWidth(), Double.parseDouble(read.getDocumentElement().getAttribute("width")), 1);
@@ -82,17 +94,53 @@ class PictureTest extends InWindow {
     assertTrue(find("#run", Region.class).isVisible(), "the buttons are back");
   }
 
+  /** The page, drawn by somebody else, looks as the drawing does in the window. */
+  private void assertAlike(byte[] pdf, GearTable table, String train) throws Exception {
+    WritableImage[] seen = {null};
+    robot.interact(() -> seen[0] = table.drawing(1));
+    Path file = folder.resolve("seen.png");
+    Picture.write(seen[0], file);
+    BufferedImage window = ImageIO.read(file.toFile());
+    BufferedImage page;
+    try (PDDocument read = Loader.loadPDF(pdf)) {
+      page = new PDFRenderer(read).renderImageWithDPI(0, 96);
+    }
+    assertEquals(window.getWidth(), page.getWidth(), 1);
+    assertEquals(window.getHeight(), page.getHeight(), 1);
+    // Thin lines are blurred otherwise by another hand, which a mean over some points levels out.
+    int blocks = 0;
+    int different = 0;
+    for (int x = 0; x + BLOCK < window.getWidth(); x += BLOCK) {
+      for (int y = 0; y + BLOCK < window.getHeight(); y += BLOCK) {
+        blocks++;
+        different += Math.abs(light(window, x, y) - light(page, x, y)) > 16 ? 1 : 0;
+      }
+    }
+    assertTrue(different < blocks / 200, train + ": " + different + " of " + blocks + " differ");
+  }
+
+  /** Of a block of points, 0 to 255. */
+  private static double light(BufferedImage picture, int x, int y) {
+    double sum = 0;
+    for (int rgb : picture.getRGB(x, y, BLOCK, BLOCK, null, 0, BLOCK)) {
+      sum += ((rgb >> 16 & 0xff) + (rgb >> 8 & 0xff) + (rgb & 0xff)) / 3.0;
+    }
+    return sum / (BLOCK * BLOCK);
+  }
+
   @ParameterizedTest
-  @ValueSource(strings = {"Lines (SVG)", "Pixels", "Many pixels"})
+  @ValueSource(strings = {"Lines (SVG)", "Page (PDF)", "Pixels", "Many pixels"})
   void itIsAskedForAndWritten(String how) throws Exception {
     putDown("planetary sun 24 planet 15 x3 ring 54; drive sun; hold ring; take carrier");
-    Path file = folder.resolve(how.startsWith("Lines") ? "set.svg" : "set.png");
+    Path file = folder.resolve(how);
     when(dialogs.askExport(anyString(), anyString(), anyString())).thenReturn(Optional.of(file));
     robot.interact(() -> opened.window().writePicture());
     robot.clickOn(how);
     settle();
     if (how.startsWith("Lines")) {
       assertTrue(all(read(Files.readString(file)), "path", "aria-label").contains("sun"));
+    } else if (how.startsWith("Page")) {
+      assertAlike(Files.readAllBytes(file), find("#gear-table", GearTable.class), how);
     } else {
       BufferedImage picture = ImageIO.read(file.toFile());
       double times = picture.getWidth() / find("#gear-table", Region.class).getWidth();

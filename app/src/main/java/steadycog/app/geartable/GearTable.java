@@ -40,6 +40,7 @@ import steadycog.train.Train;
  * beside or below it the ratio board where roles are the work.
  */
 public final class GearTable extends BorderPane {
+  private static final String BARE = "bare";
   private static final int MOST_NAMED = 4;
 
   /** Lower than this the paper has no room for a side view, unless it is asked for. */
@@ -157,8 +158,13 @@ public final class GearTable extends BorderPane {
     }
   }
 
-  /** What is worked with over the drawing. */
+  /** What is worked with over the drawing, and the frame that tells where keys go. */
   private void showTools(boolean shown) {
+    if (shown) {
+      getStyleClass().remove(BARE);
+    } else {
+      getStyleClass().add(BARE);
+    }
     Look.show(over, shown);
     Look.show(power, shown);
   }
