@@ -115,12 +115,12 @@ class SizesTest extends InWindow {
     if (node instanceof Labeled label
         && !label.isWrapText()
         && !label.getStyleClass().contains("card-folded")
-        && (node instanceof TableCell
-            || String.valueOf(label.getText()).chars().anyMatch(Character::isDigit))
+        && label.getText() != null
+        && (node instanceof TableCell || label.getText().chars().anyMatch(Character::isDigit))
         && label.getGraphic() == null
         && label.lookup(".text") instanceof Text drawn
         && !drawn.getText().equals(label.getText())) {
-      found.add(label.getText() + " is shown as " + drawn.getText());
+      found.add(label + label.getText() + " is shown as " + drawn.getText());
     }
     if (node instanceof Parent parent) {
       parent.getChildrenUnmodifiable().forEach(child -> found.addAll(shortened(child)));

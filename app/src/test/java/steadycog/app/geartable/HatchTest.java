@@ -24,7 +24,7 @@ class HatchTest {
       Hatch hatch = new Hatch("edge-hatch");
       hatch.over(x, y, width, height, rising);
       List<?> drawn = hatch.getElements();
-      assertEquals(Math.round((width + height) / 5), drawn.size() / 2, 1);
+      assertEquals((width + height) / 5, drawn.size() / 2.0, 1.0);
       for (int k = 0; k < drawn.size(); k += 2) {
         MoveTo from = (MoveTo) drawn.get(k);
         LineTo to = (LineTo) drawn.get(k + 1);
