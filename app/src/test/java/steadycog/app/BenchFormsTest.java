@@ -79,6 +79,20 @@ class BenchFormsTest extends InWindow {
     assertEquals(2, turns(page).readings().size(), "what cannot be read takes nothing away");
   }
 
+  /** What Enter has taken stays taken when the field is left, though the keys were in it. */
+  @Test
+  void whatEnterTookIsNotTakenBack() {
+    BenchPage page = BenchPage.of(this, SET).build().turns();
+    fire("#add-reading");
+    robot.write("13\n\t4\n\t");
+    settle();
+    assertEquals(List.of("13", "4"), List.of(value("#turns-input-0"), value("#turns-output-0")));
+    assertTrue(page.verdict().startsWith("Right"), page.verdict());
+    robot.clickOn("#turns-output-0").write("5\n");
+    settle();
+    assertEquals("5", value("#turns-output-0"), "typed over");
+  }
+
   @Test
   void whatCannotBeSoIsDoubtedBesideItsStep() {
     BenchPage page = BenchPage.of(this, SET).build().load();

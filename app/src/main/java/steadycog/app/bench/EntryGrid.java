@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.function.BiConsumer;
 import java.util.function.Consumer;
 import java.util.function.Function;
+import javafx.application.Platform;
 import javafx.beans.binding.DoubleExpression;
 import javafx.css.PseudoClass;
 import javafx.geometry.HPos;
@@ -21,6 +22,7 @@ import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Priority;
 import steadycog.app.look.Icon;
 import steadycog.app.look.Look;
+import steadycog.app.look.Typed;
 
 /**
  * Rows to type in: some columns are fields, some a choice, some follow. A field is taken with Enter
@@ -80,6 +82,8 @@ final class EntryGrid<R> extends GridPane {
     }
   }
 
+  private boolean entering;
+
   /**
    * An empty grid.
    *
@@ -115,6 +119,11 @@ final class EntryGrid<R> extends GridPane {
     return column.width > 12 || !column.choices.isEmpty();
   }
 
+  /** Lets the keys go to the next row that comes, where it is written in first. */
+  void enterNext() {
+    entering = true;
+  }
+
   /** Shows rows; fields that are being typed in are left alone. */
   void show(List<R> now) {
     rows = List.copyOf(now);
@@ -123,6 +132,13 @@ final class EntryGrid<R> extends GridPane {
     }
     while (cells.size() < rows.size()) {
       addRow(cells.size());
+      if (entering) {
+        entering = false;
+        cells.getLast().stream()
+            .filter(TextField.class::isInstance)
+            .findFirst()
+            .ifPresent(field -> Platform.runLater(field::requestFocus));
+      }
     }
     for (int r = 0; r < rows.size(); r++) {
       for (int c = 0; c < columns.size(); c++) {
@@ -182,6 +198,7 @@ final class EntryGrid<R> extends GridPane {
       field.setMinWidth(USE_PREF_SIZE);
       field.setMaxWidth(USE_PREF_SIZE);
       field.setAlignment(Pos.CENTER_RIGHT);
+      Typed.over(field);
     }
     field.setOnAction(e -> take(column, row, field));
     field
@@ -207,14 +224,12 @@ final class EntryGrid<R> extends GridPane {
     try {
       column.take.orElseThrow().accept(row, field.getText().strip());
       field.pseudoClassStateChanged(BAD, false);
+      // The rows follow later: until then it is no longer being typed in.
+      field.setUserData(field.getText());
       say.accept("");
     } catch (IllegalArgumentException wrong) {
       field.pseudoClassStateChanged(BAD, true);
       say.accept(String.valueOf(wrong.getMessage()));
-      return;
-    }
-    if (row < rows.size()) {
-      field.setText(column.text.apply(rows.get(row)));
     }
   }
 
@@ -222,8 +237,12 @@ final class EntryGrid<R> extends GridPane {
     switch (cell) {
       case TextField field -> {
         boolean bad = field.getPseudoClassStates().contains(BAD);
-        if (!field.isFocused() && !bad) {
-          field.setText(text);
+        boolean typing = field.isFocused() && !field.getText().equals(field.getUserData());
+        if (!typing && !bad) {
+          field.setUserData(text);
+          if (!field.getText().equals(text)) {
+            field.setText(text);
+          }
         }
       }
       case MenuButton button -> button.setText(text);

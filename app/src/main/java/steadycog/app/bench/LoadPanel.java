@@ -232,7 +232,11 @@ final class LoadPanel extends VBox {
     Button add = Look.styled(new Button("+ step"), "cure");
     add.setId("add-step");
     add.setTooltip(new Tooltip("Another load, as much more as the last step was"));
-    add.setOnAction(e -> book.changeLoad(old -> old.with(old.steps().size(), next(old))));
+    add.setOnAction(
+        e -> {
+          grid.enterNext();
+          book.changeLoad(old -> old.with(old.steps().size(), next(old)));
+        });
     return new HBox(8, add);
   }
 

@@ -108,7 +108,10 @@ final class TurnPanel extends VBox {
     add.setId("add-reading");
     add.setTooltip(new Tooltip("Another count from marks at rest"));
     add.setOnAction(
-        e -> book.changeTurns(test -> test.adding(new Reading(suggested(), BigFraction.ZERO))));
+        e -> {
+          grid.enterNext();
+          book.changeTurns(test -> test.adding(new Reading(suggested(), BigFraction.ZERO)));
+        });
     tolerance.setAlignment(Pos.CENTER_RIGHT);
     tolerance.setOnAction(e -> takeTolerance());
     HBox tools = new HBox(10, add, new Label("read to"), tolerance, new Label("\u00b0"));

@@ -3,6 +3,7 @@ package steadycog.app.look;
 import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.Function;
+import javafx.application.Platform;
 import javafx.beans.Observable;
 import javafx.css.PseudoClass;
 import javafx.scene.control.TextField;
@@ -52,6 +53,7 @@ public final class Typed {
           }
         });
     field.focusedProperty().addListener((o, was, is) -> typed.focused(is));
+    over(field);
     field.addEventFilter(
         KeyEvent.KEY_PRESSED,
         key -> {
@@ -60,6 +62,25 @@ public final class Typed {
           }
         });
     other.addListener(o -> field.pseudoClassStateChanged(BAD, false));
+  }
+
+  /** What is typed into a field that has just been entered goes over what is there. */
+  public static void over(TextField field) {
+    field
+        .focusedProperty()
+        .addListener(
+            (o, was, is) -> {
+              if (is) {
+                // Not before a click has put the cursor somewhere.
+                String there = field.getText();
+                Platform.runLater(
+                    () -> {
+                      if (field.isFocused() && field.getText().equals(there)) {
+                        field.selectAll();
+                      }
+                    });
+              }
+            });
   }
 
   /** Whether what stands in the field is its writer's: being typed, or left because it is wrong. */
