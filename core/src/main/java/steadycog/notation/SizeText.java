@@ -1,6 +1,7 @@
 package steadycog.notation;
 
 import java.util.EnumMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -15,6 +16,7 @@ import steadycog.number.Unit;
 import steadycog.train.Bore;
 import steadycog.train.Clearance;
 import steadycog.train.Clearance.Gap;
+import steadycog.train.Helix;
 import steadycog.train.Join;
 import steadycog.train.Made;
 import steadycog.train.Material;
@@ -82,6 +84,7 @@ public final class SizeText {
           case "distance" -> readDistance(statement, parts);
           case "sharing" -> readSharing(statement);
           case "tolerance" -> readTolerance(statement, parts);
+          case "helix" -> readHelix(statement, parts, names);
           case "shift", "offset", "tool" -> readOwn(verb, statement, parts, names);
           default ->
               startsMember(verb, statement)
@@ -113,6 +116,11 @@ public final class SizeText {
       throw new BadStatement(
           at.problem("an offset of " + wheel + ": it has no teeth to make thinner; leave it out"));
     }
+    if (verb.equals("helix") && !(part.takesHelix() && toothed(part, wheel))) {
+      throw new BadStatement(
+          at.problem(
+              "a helix of " + wheel + ": only involute teeth on parallel axes wind; leave it out"));
+    }
     if (verb.equals("shift") && !part.takesShift(wheel)) {
       throw new BadStatement(
           at.problem("a shift of " + wheel + ": " + part.noShift() + "; leave it out"));
@@ -139,8 +147,61 @@ public final class SizeText {
       case "bore" -> WheelSize.NONE.withBore(Optional.of(readBore(statement)));
       case "offset" -> Statement.at(at, length(statement), WheelSize.NONE::withOffset);
       case "tool" -> readTool(statement);
+      case "helix" -> WheelSize.NONE.withHelix(Optional.of(readHelix(statement)));
       default -> WheelSize.NONE.withMade(Optional.of(readMade(statement)));
     };
+  }
+
+  /** Of all, of a part, or of a wheel and all that mesh with it. */
+  private static Sizes readHelix(Statement statement, List<Part> parts, MemberNames names)
+      throws BadStatement {
+    Token at = statement.peek();
+    if (!startsMember("helix", statement)) {
+      return Sizes.UNSTATED.withCommon(readSize("helix", statement));
+    }
+    Optional<Part> named =
+        parts.stream()
+            .filter(part -> !part.name().isEmpty() && part.name().equalsIgnoreCase(at.text()))
+            .findFirst();
+    if (named.isEmpty()) {
+      return readOwn("helix", statement, parts, names);
+    }
+    if (!named.get().takesHelix()) {
+      throw new BadStatement(
+          at.problem(
+              "a helix of "
+                  + at.text()
+                  + ": only involute teeth on parallel axes wind; leave it out"));
+    }
+    statement.next();
+    WheelSize size = readSize("helix", statement);
+    Sizes all = Sizes.UNSTATED;
+    Set<MemberId> told = new HashSet<>();
+    for (Mesh mesh : named.get().meshes()) {
+      if (!told.contains(mesh.a()) && !told.contains(mesh.b())) {
+        all = all.with(mesh.a(), size);
+      }
+      told.addAll(List.of(mesh.a(), mesh.b()));
+    }
+    return all;
+  }
+
+  private static Helix readHelix(Statement statement) throws BadStatement {
+    Token at = statement.peek();
+    statement.split("deg|\u00b0");
+    BigFraction degrees = statement.expectNumber("a helix angle in degrees, as 20");
+    if (!statement.accept("deg")) {
+      statement.accept("\u00b0");
+    }
+    boolean doubled = statement.accept("double");
+    Optional<Helix.Hand> hand =
+        statement.atEnd() ? Optional.empty() : Helix.Hand.of(statement.peek().text());
+    if (hand.isPresent()) {
+      statement.next();
+    } else if (!statement.atEnd()) {
+      throw Statement.unexpected(statement.peek(), "double, left, right or " + END);
+    }
+    return Statement.at(at, degrees, given -> new Helix(given, hand, doubled));
   }
 
   private static WheelSize readTool(Statement statement) throws BadStatement {
@@ -349,6 +410,7 @@ public final class SizeText {
         .or(() -> size.offset().map(length -> "offset" + of + " " + length))
         .or(() -> size.made().map(made -> "material" + of + " " + made))
         .or(() -> size.tool().map(edges -> "tool" + of + " " + edges))
+        .or(() -> size.helix().map(helix -> "helix" + of + " " + helix))
         .or(() -> size.pitch().map(pitch -> pitch.statement().replaceFirst(" ", of + " ")))
         .orElseThrow();
   }

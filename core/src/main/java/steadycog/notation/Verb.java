@@ -34,6 +34,7 @@ enum Verb {
   MODULE(Follows.of(MEMBER, List.of(), LENGTH)),
   DP(Follows.MEMBERS),
   ANGLE(Follows.of(NOBODY, List.of("deg", "stub"))),
+  HELIX(Follows.of(MEMBER, List.of("deg", "double", "left", "right"))),
   WIDTH(Follows.of(MEMBER, List.of(), LENGTH)),
   SHIFT(Follows.MEMBERS),
   BORE(Follows.of(MEMBER, List.of("flat", "hex", "key"), LENGTH)),

@@ -6,6 +6,7 @@ import steadycog.shape.BevelPair;
 import steadycog.shape.Drives;
 import steadycog.train.Bore;
 import steadycog.train.Clearance.Gap;
+import steadycog.train.Helices;
 import steadycog.train.Losses.Practice;
 import steadycog.train.Made;
 import steadycog.train.Material;
@@ -81,7 +82,9 @@ public record Blank(
                     .orElseGet(
                         () ->
                             Math.max(
-                                STEP, Math.round(USUAL_WIDTH * train.moduleMm(id) / STEP) * STEP)));
+                                STEP,
+                                Math.round(USUAL_WIDTH * Helices.normalModuleMm(train, id) / STEP)
+                                    * STEP)));
   }
 
   /** Thickness of a member's plate, mm: the width stated for it, or in proportion. */
@@ -101,11 +104,12 @@ public record Blank(
   }
 
   /**
-   * What that is along the pitch line, in modules.
+   * What that is along the pitch line in the plane of rotation, in modules of that plane.
    *
    * @param angle by which the flank leans there, radians
    */
   public static double thinning(Train train, MemberId id, double angle) {
-    return flankMm(train, id) / train.moduleMm(id) / Math.cos(angle);
+    double across = flankMm(train, id) / Helices.baseCosine(train, id);
+    return across / train.moduleMm(id) / Math.cos(angle);
   }
 }

@@ -1,6 +1,10 @@
 package steadycog.shape;
 
+import steadycog.train.Helices;
+import steadycog.train.Helix;
+import steadycog.train.MemberId;
 import steadycog.train.Rack;
+import steadycog.train.Train;
 
 /**
  * The standard basic rack tooth profile, in modules (ISO 53:1998, profile A); stub teeth by 0.8 of
@@ -18,10 +22,32 @@ public record BasicRack(double pressureAngle, double addendum, double dedendum, 
 
   /** The rack that a train states. */
   public static BasicRack of(Rack stated) {
-    double angle = Math.toRadians(stated.degrees().doubleValue());
+    double angle = stated.radians();
     double depth = stated.stub() ? STUB : 1;
     return new BasicRack(
         angle, depth * ISO_53_A.addendum, depth * ISO_53_A.dedendum, depth * ISO_53_A.tipRadius);
+  }
+
+  /** The rack in the plane of rotation of {@code wheel}, in that plane's modules. */
+  public static BasicRack of(Train train, MemberId wheel) {
+    return of(train.sizes().rackInForce()).wound(Helices.of(train, wheel));
+  }
+
+  /**
+   * The section of this rack in the plane of rotation, in modules of that plane: tan at = tan an /
+   * cos b, heights by cos b (ISO 21771). The rounding of its tips, which is an ellipse there, is
+   * taken as a circle.
+   */
+  public BasicRack wound(Helix helix) {
+    if (helix.isStraight()) {
+      return this;
+    }
+    double cosine = helix.cosine();
+    return new BasicRack(
+        Math.atan(Math.tan(pressureAngle) / cosine),
+        addendum * cosine,
+        dedendum * cosine,
+        tipRadius * cosine);
   }
 
   /** The fewest teeth that this rack does not undercut without shift: 2 k / sin² a. */

@@ -170,8 +170,7 @@ public record BevelPair(Gear one, Gear other) {
 
   private static Cut cut(Train train, MemberId wheel, int way) {
     double tips = train.sizes().clearance().mm(Gap.TIP) / train.moduleMm(wheel);
-    return new Cut(
-        BasicRack.of(train.sizes().rackInForce()), way * Cut.shift(train.sizes(), wheel), tips);
+    return new Cut(BasicRack.of(train.sizes().rackInForce()), way * Cut.shift(train, wheel), tips);
   }
 
   /** Length of both pitch cones. */

@@ -5,17 +5,17 @@ import steadycog.train.Bevel;
 import steadycog.train.Clearance.Gap;
 import steadycog.train.Cycloidal;
 import steadycog.train.Differential;
+import steadycog.train.Helices;
 import steadycog.train.MemberId;
 import steadycog.train.Mesh;
 import steadycog.train.Parallel;
 import steadycog.train.Planetary;
 import steadycog.train.Shaft;
-import steadycog.train.Sizes;
 import steadycog.train.StrainWave;
 import steadycog.train.Train;
 
 /**
- * How a wheel's teeth are cut, in modules (ISO 21771).
+ * How a wheel's teeth are cut, in the plane of rotation and modules of that plane (ISO 21771).
  *
  * @param rack that cuts them
  * @param shift profile shift, outwards positive
@@ -48,12 +48,19 @@ public record Cut(BasicRack rack, double shift, double shortening) {
     boolean shifted = !train.sizes().wheels().isEmpty();
     for (Mesh mesh : shifted ? train.partOf(wheel).meshes() : List.<Mesh>of()) {
       if (mesh.touches(wheel) && !mesh.internal()) {
-        shortening = Math.max(shortening, shortening(train.sizes(), mesh));
+        shortening = Math.max(shortening, shortening(train, mesh));
       }
     }
-    Sizes sizes = train.sizes();
     return new Cut(
-        BasicRack.of(sizes.rackInForce()), shift(sizes, wheel), shortening + tipGap(train, wheel));
+        BasicRack.of(train, wheel), shift(train, wheel), shortening + tipGap(train, wheel));
+  }
+
+  /** The same at right angles to the teeth of {@code wheel}, in modules of that plane. */
+  public Cut across(Train train, MemberId wheel) {
+    double cosine = Helices.of(train, wheel).cosine();
+    return cosine == 1
+        ? this
+        : new Cut(BasicRack.of(train.sizes().rackInForce()), shift / cosine, shortening / cosine);
   }
 
   /** What is taken off tips for the process, in modules of the wheel. */
@@ -61,15 +68,17 @@ public record Cut(BasicRack rack, double shift, double shortening) {
     return train.sizes().clearance().mm(Gap.TIP) / train.moduleMm(wheel);
   }
 
-  static double shift(Sizes sizes, MemberId wheel) {
-    return sizes.shift(wheel).map(x -> x.doubleValue()).orElse(0.0);
+  /** The stated shift of a wheel in modules of the plane of rotation; 0 where none is. */
+  static double shift(Train train, MemberId wheel) {
+    double stated = train.sizes().shift(wheel).map(x -> x.doubleValue()).orElse(0.0);
+    return stated * Helices.of(train, wheel).cosine();
   }
 
   /** Tip alteration: shifted wheels come nearer than their shifts would have them (ISO 21771). */
-  private static double shortening(Sizes sizes, Mesh mesh) {
-    double sum = shift(sizes, mesh.a()) + shift(sizes, mesh.b());
+  private static double shortening(Train train, Mesh mesh) {
+    double sum = shift(train, mesh.a()) + shift(train, mesh.b());
     double standard = (mesh.teethA().count() + mesh.teethB().count()) / 2.0;
-    double tight = PairGeometry.tightDistance(BasicRack.of(sizes.rackInForce()), standard, sum);
+    double tight = PairGeometry.tightDistance(BasicRack.of(train, mesh.a()), standard, sum);
     return Math.max(0, sum - (tight - standard));
   }
 }

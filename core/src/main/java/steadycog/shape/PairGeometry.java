@@ -120,7 +120,7 @@ public record PairGeometry(
         mesh.teeth(mesh.pinion()).count(),
         mesh.teeth(mesh.gear()).count(),
         mesh.internal(),
-        geometry.rack().addendum(),
+        geometry.rack(mesh).addendum(),
         geometry.cut(mesh.pinion()),
         geometry.cut(mesh.gear()),
         geometry.distance(mesh));

@@ -7,6 +7,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.number.Exact;
+import steadycog.train.Helices;
 import steadycog.train.MemberId;
 import steadycog.train.Mesh;
 import steadycog.train.Train;
@@ -39,8 +40,9 @@ public record PairShift(Train sized, String words) {
     int pinions = mesh.teeth(pinion).count();
     int gears = mesh.teeth(gear).count();
     double standard = (mesh.internal() ? gears - pinions : gears + pinions) / 2.0;
-    BasicRack rack = BasicRack.of(train.sizes().rackInForce());
-    double sum = PairGeometry.tightShifts(rack, standard, distance);
+    BasicRack rack = BasicRack.of(train, pinion);
+    double sum =
+        PairGeometry.tightShifts(rack, standard, distance) / Helices.of(train, pinion).cosine();
     if (Double.isNaN(sum) || sum < LEAST || sum > MOST) {
       return Optional.empty();
     }

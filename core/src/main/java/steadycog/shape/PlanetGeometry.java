@@ -1,12 +1,15 @@
 package steadycog.shape;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
 import steadycog.number.Memo;
 import steadycog.number.Same;
 import steadycog.train.Clearance.Gap;
+import steadycog.train.Helices;
+import steadycog.train.Helix;
 import steadycog.train.MemberId;
 import steadycog.train.Mesh;
 import steadycog.train.Planetary;
@@ -41,8 +44,10 @@ public final class PlanetGeometry {
   private final PlanetShifts shifts;
   private final Sizes sizes;
   private final double moduleMm;
-  private final BasicRack rack;
   private final double radius;
+
+  /** How the teeth of each row wind. */
+  private final List<Helix> helices;
 
   private final Memo<MemberId, Cut> cuts;
 
@@ -54,7 +59,12 @@ public final class PlanetGeometry {
 
   /** The geometry of {@code part} by its counts alone, of the usual rack. */
   public PlanetGeometry(Planetary part) {
-    this(part, Sizes.UNSTATED, 1, new double[] {1, 1});
+    this(
+        part,
+        Sizes.UNSTATED,
+        1,
+        new double[] {1, 1},
+        Collections.nCopies(part.rows().size(), Helix.STRAIGHT));
   }
 
   /** Rules, layout and sizes of one train all ask for its sets: those asked for last are kept. */
@@ -68,24 +78,28 @@ public final class PlanetGeometry {
 
   private static PlanetGeometry workedOut(Train train, Planetary part) {
     double[] scales = new double[part.rows().size()];
+    List<Helix> helices = new ArrayList<>();
     for (int row = 0; row < scales.length; row++) {
-      scales[row] = train.moduleMm(part.planetIds(row).getFirst()) / train.moduleMm();
+      MemberId planet = part.planetIds(row).getFirst();
+      scales[row] = train.moduleMm(planet) / train.moduleMm();
+      helices.add(Helices.of(train, planet));
     }
-    return new PlanetGeometry(part, train.sizes(), train.moduleMm(), scales);
+    return new PlanetGeometry(part, train.sizes(), train.moduleMm(), scales, helices);
   }
 
   /** Its meshes are worked out once. */
-  private PlanetGeometry(Planetary part, Sizes sizes, double moduleMm, double[] scales) {
+  private PlanetGeometry(
+      Planetary part, Sizes sizes, double moduleMm, double[] scales, List<Helix> helices) {
     this.part = part;
     this.sizes = sizes;
     this.moduleMm = moduleMm;
     this.scales = scales;
-    this.rack = BasicRack.of(sizes.rackInForce());
+    this.helices = List.copyOf(helices);
     this.apart = sizes.clearance().mm(Gap.APART) / moduleMm;
     for (int row = 0; row < part.rows().size(); row++) {
       rows.add(part.meshes(row));
     }
-    this.shifts = new PlanetShifts(this, part, rows, sizes, rack);
+    this.shifts = new PlanetShifts(this, part, rows, sizes);
     this.cuts = Memo.of(16, shifts::cut);
     this.radius = part.paired() ? pairRadius() : statedRadius().orElseGet(this::freeRadius);
   }
@@ -96,7 +110,11 @@ public final class PlanetGeometry {
 
   /** The module of a mesh's row over that of the train. */
   private double scale(Mesh mesh) {
-    return scales[part.rowOf(part.isPlanet(mesh.a()) ? mesh.a() : mesh.b()).orElse(0)];
+    return scales[row(mesh)];
+  }
+
+  private int row(Mesh mesh) {
+    return part.rowOf(part.isPlanet(mesh.a()) ? mesh.a() : mesh.b()).orElse(0);
   }
 
   /** Half of it is the distance at which a mesh runs without shift, in modules of the train. */
@@ -148,9 +166,20 @@ public final class PlanetGeometry {
     return closed ? OptionalInt.of(stretch(rows.getFirst().getLast())) : OptionalInt.empty();
   }
 
-  /** The rack that cuts all wheels of the set. */
-  BasicRack rack() {
-    return rack;
+  /** The rack that cuts the wheels of a row, in the plane of rotation. */
+  BasicRack rack(int row) {
+    return BasicRack.of(sizes.rackInForce()).wound(helices.get(row));
+  }
+
+  /** The rack of the two wheels of a mesh. */
+  BasicRack rack(Mesh mesh) {
+    return rack(row(mesh));
+  }
+
+  /** The stated shift of a wheel in modules of the plane of rotation; 0 where none is. */
+  double statedShift(MemberId wheel) {
+    return sizes.shift(wheel).map(x -> x.doubleValue()).orElse(0.0)
+        * helices.get(part.rowOf(wheel).orElse(0)).cosine();
   }
 
   /** Distance of the first planet's (of pairs the inner planet's) axis from the carrier's. */
@@ -190,9 +219,9 @@ public final class PlanetGeometry {
   public double leastDistance(double flattest) {
     double most = -Double.MAX_VALUE;
     for (Mesh mesh : part.meshes()) {
-      most = Math.max(most, span(mesh));
+      most = Math.max(most, span(mesh) / 2.0 * Math.cos(rack(mesh).pressureAngle()));
     }
-    return most / 2.0 * Math.cos(rack.pressureAngle()) / Math.cos(flattest);
+    return most / Math.cos(flattest);
   }
 
   /** Where nothing is stated: by the shifts of sun and planet, or between the rows. */
@@ -205,8 +234,8 @@ public final class PlanetGeometry {
     if (part.row().sun().isEmpty()) {
       return scale * standard - apart;
     }
-    double shifts = Cut.shift(sizes, part.sunId(0)) + Cut.shift(sizes, part.planetIds().getFirst());
-    return scale * PairGeometry.tightDistance(rack, standard, shifts) + apart;
+    double shifts = statedShift(part.sunId(0)) + statedShift(part.planetIds().getFirst());
+    return scale * PairGeometry.tightDistance(rack(0), standard, shifts) + apart;
   }
 
   private double pairRadius() {
@@ -234,17 +263,21 @@ public final class PlanetGeometry {
   }
 
   private double sharedRadius() {
+    Mesh widest = first();
     double least = Double.MAX_VALUE;
     double most = -Double.MAX_VALUE;
     for (List<Mesh> row : rows) {
       for (Mesh mesh : row) {
         least = Math.min(least, span(mesh));
-        most = Math.max(most, span(mesh));
+        if (span(mesh) > most) {
+          most = span(mesh);
+          widest = mesh;
+        }
       }
     }
     double halfway = (least + most) / 4.0;
-    double flattest = Math.min(LEAST_WORKING, rack.pressureAngle());
-    double steep = most / 2.0 * Math.cos(rack.pressureAngle()) / Math.cos(flattest);
+    double flattest = Math.min(LEAST_WORKING, rack(widest).pressureAngle());
+    double steep = most / 2.0 * Math.cos(rack(widest).pressureAngle()) / Math.cos(flattest);
     return Math.abs(Math.max(halfway, steep));
   }
 
@@ -307,7 +340,7 @@ public final class PlanetGeometry {
   public double neighbourMargin(int row) {
     double least = Double.POSITIVE_INFINITY;
     List<Teeth> planets = part.rows().get(row).planets();
-    double addendum = rack.addendum() + shifts.planet(row) - shifts.shortening(row);
+    double addendum = rack(row).addendum() + shifts.planet(row) - shifts.shortening(row);
     List<Polar> first = new ArrayList<>();
     for (int k = 0; k < part.count(); k++) {
       List<Polar> next = axes(k);
@@ -330,7 +363,7 @@ public final class PlanetGeometry {
    * their distance.
    */
   public double workingAngle(Mesh mesh) {
-    double angle = rack.pressureAngle();
+    double angle = rack(mesh).pressureAngle();
     double standard = mesh.span() / 2.0;
     return part.paired() || standard == tight(mesh)
         ? angle

@@ -15,20 +15,17 @@ final class PlanetShifts {
   private final Planetary part;
   private final List<List<Mesh>> rows;
   private final Sizes sizes;
-  private final BasicRack rack;
 
-  PlanetShifts(
-      PlanetGeometry geometry, Planetary part, List<List<Mesh>> rows, Sizes sizes, BasicRack rack) {
+  PlanetShifts(PlanetGeometry geometry, Planetary part, List<List<Mesh>> rows, Sizes sizes) {
     this.geometry = geometry;
     this.part = part;
     this.rows = rows;
     this.sizes = sizes;
-    this.rack = rack;
   }
 
   /** Sum (of an internal pair difference) of profile shifts that the working angle asks for. */
   double of(Mesh mesh) {
-    double angle = rack.pressureAngle();
+    double angle = geometry.rack(mesh).pressureAngle();
     double turns = BasicRack.involute(geometry.workingAngle(mesh)) - BasicRack.involute(angle);
     return mesh.span() * turns / (2 * Math.tan(angle));
   }
@@ -37,13 +34,13 @@ final class PlanetShifts {
   double planet(int row) {
     MemberId planet = part.planetIds(row).getFirst();
     if (!part.stepped() || sizes.shift(planet).isPresent()) {
-      return Cut.shift(sizes, planet);
+      return geometry.statedShift(planet);
     }
     int from = part.rows().get(row).sun().isPresent() ? row : 1 - row;
     PlanetRow sunny = part.rows().get(from);
     boolean alike = sunny.inner().equals(part.rows().get(row).inner());
     if (alike && sizes.shift(part.planetIds(1 - row).getFirst()).isPresent()) {
-      return Cut.shift(sizes, part.planetIds(1 - row).getFirst());
+      return geometry.statedShift(part.planetIds(1 - row).getFirst());
     }
     return sunny.sun().isPresent() && alike ? finite(of(rows.get(from).getFirst()) / 2) : 0;
   }
@@ -62,7 +59,7 @@ final class PlanetShifts {
       return own;
     }
     if (part.takesShift(wheel)) {
-      return Cut.shift(sizes, wheel);
+      return geometry.statedShift(wheel);
     }
     Mesh mesh =
         rows.get(row.getAsInt()).stream().filter(m -> m.touches(wheel)).findFirst().orElseThrow();
@@ -96,6 +93,6 @@ final class PlanetShifts {
     }
     double shortening = part.ringIds().contains(wheel) ? 0 : shortening(row.getAsInt());
     double tipGap = sizes.clearance().mm(Gap.TIP) / geometry.moduleMm(row.getAsInt());
-    return new Cut(rack, shift(wheel), shortening + tipGap);
+    return new Cut(geometry.rack(row.getAsInt()), shift(wheel), shortening + tipGap);
   }
 }

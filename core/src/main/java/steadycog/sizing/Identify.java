@@ -216,7 +216,7 @@ public final class Identify {
 
   /** The teeth to span when measuring a gear of {@code teeth} teeth. */
   public static int teethToSpan(int teeth) {
-    return WheelFigures.spanned(teeth, Cut.STANDARD);
+    return WheelFigures.spanned(teeth, Cut.STANDARD, 1);
   }
 
   /** Whether the size is in the standard series of its kind. */

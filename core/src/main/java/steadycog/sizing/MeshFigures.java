@@ -3,6 +3,8 @@ package steadycog.sizing;
 import java.util.Optional;
 import steadycog.piece.Blank;
 import steadycog.shape.PairGeometry;
+import steadycog.train.Helices;
+import steadycog.train.Helix;
 import steadycog.train.MemberId;
 import steadycog.train.Mesh;
 import steadycog.train.Train;
@@ -10,7 +12,8 @@ import steadycog.train.Train;
 /**
  * How one pair of involute wheels runs, mm (ISO 21771).
  *
- * @param pair its geometry in modules
+ * @param pair its geometry in the plane of rotation, in modules of that plane
+ * @param moduleMm of that plane
  * @param standard centre distance without shift
  * @param distance centre distance at which it runs
  * @param play between flanks, at right angles to them: by centre distance, clearance and offsets;
@@ -22,6 +25,7 @@ public record MeshFigures(
     Mesh mesh,
     PairGeometry pair,
     double moduleMm,
+    Winding winding,
     double standard,
     double distance,
     double play,
@@ -43,20 +47,65 @@ public record MeshFigures(
       return Optional.empty();
     }
     double module = train.moduleMm(mesh.a());
+    Winding winding = Winding.of(train, mesh);
     double flanks = flank(train, mesh.a()) + flank(train, mesh.b());
     return Optional.of(
         new MeshFigures(
             mesh,
             pair,
             module,
+            winding,
             both * module / 2,
             pair.centreDistance() * module,
-            pair.runs() ? pair.play() * module + 2 * flanks : Double.NaN,
+            pair.runs() ? pair.play() * module * winding.baseCosine() + 2 * flanks : Double.NaN,
             pair.tipClearance() * module));
   }
 
   private static double flank(Train train, MemberId wheel) {
     return Blank.flankMm(train, wheel);
+  }
+
+  /**
+   * How the teeth of a pair wind.
+   *
+   * @param helix of the pinion
+   * @param normalModule module at right angles to the teeth, mm
+   * @param face that both have in common, of a herringbone one of its halves, mm
+   * @param baseCosine cosine of the helix angle at the base cylinders
+   */
+  public record Winding(Helix helix, double normalModule, double face, double baseCosine) {
+    static Winding of(Train train, Mesh mesh) {
+      Helix helix = Helices.of(train, mesh.pinion());
+      double face =
+          Math.min(Blank.widthMm(train, mesh.a()), Blank.widthMm(train, mesh.b()))
+              / (helix.isDouble() ? 2 : 1);
+      return new Winding(
+          helix,
+          Helices.normalModuleMm(train, mesh.a()),
+          face,
+          Helices.baseCosine(train, mesh.a()));
+    }
+
+    /** Overlap ratio: the face over the axial pitch, b sin b / (pi mn) (ISO 21771). */
+    public double overlap() {
+      return helix.isStraight() ? 0 : face * Math.sin(helix.radians()) / (Math.PI * normalModule);
+    }
+  }
+
+  /** Transverse contact ratio and overlap together. */
+  public double totalContactRatio() {
+    return contactRatio() + winding.overlap();
+  }
+
+  /** Play along the axes; not a number of straight teeth, which have any. */
+  public double axialPlay() {
+    return winding.helix.isStraight()
+        ? Double.NaN
+        : playAround()
+            * pair.pinion()
+            / 2
+            / pair.pinionWorkingRadius()
+            / Math.tan(winding.helix.radians());
   }
 
   /** Whether the teeth as made would have to be in one place; false where no such pair runs. */
@@ -73,9 +122,9 @@ public record MeshFigures(
     return pair.contactRatio();
   }
 
-  /** Play along the working pitch circles. */
+  /** Play along the working pitch circles, in the plane of rotation. */
   public double playAround() {
-    return play / Math.cos(pair.working());
+    return play / winding.baseCosine / Math.cos(pair.working());
   }
 
   /** How far {@code wheel} can be turned while its mate stands, arc minutes. */

@@ -24,7 +24,9 @@ public record MeshPlay(MeshFigures figures, double lost, Band around) {
   /** Cost: some thousand points of outlines where the pair has play. */
   public static MeshPlay of(Train train, MeshFigures figures) {
     double lost = lost(train, figures);
-    double nominal = figures.playAround() - lost / Math.cos(figures.pair().working());
+    double nominal =
+        figures.playAround()
+            - lost / figures.winding().baseCosine() / Math.cos(figures.pair().working());
     Mesh mesh = figures.mesh();
     MemberId a = train.partOf(mesh.a()).body(mesh.a());
     MemberId b = train.partOf(mesh.b()).body(mesh.b());
@@ -51,7 +53,12 @@ public record MeshPlay(MeshFigures figures, double lost, Band around) {
             figures.pair(),
             Blank.thinning(train, mesh.pinion(), angleOf(figures)),
             Blank.thinning(train, mesh.gear(), angleOf(figures)));
-    double base = figures.pair().pinion() / 2 * Math.cos(angleOf(figures)) * figures.moduleMm();
+    double base =
+        figures.pair().pinion()
+            / 2
+            * Math.cos(angleOf(figures))
+            * figures.moduleMm()
+            * figures.winding().baseCosine();
     return Math.max(0, figures.play() - Math.max(0, angle * base));
   }
 

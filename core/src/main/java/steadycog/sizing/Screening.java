@@ -15,6 +15,8 @@ import steadycog.shape.CycloidGeometry;
 import steadycog.torque.Torques;
 import steadycog.train.Cycloidal;
 import steadycog.train.Differential;
+import steadycog.train.Helices;
+import steadycog.train.Helix;
 import steadycog.train.Made;
 import steadycog.train.MemberId;
 import steadycog.train.Mesh;
@@ -152,7 +154,9 @@ public record Screening(List<ToothLoad> loads) {
                     double sine = Math.sin(f.pair().working());
                     double one = f.workingRadius(mesh.pinion()) * sine;
                     double other = f.workingRadius(mesh.gear()) * sine;
-                    double bent = mesh.internal() ? 1 / one - 1 / other : 1 / one + 1 / other;
+                    double across = mesh.internal() ? 1 / one - 1 / other : 1 / one + 1 / other;
+                    // The line of contact is longer by what the force is larger: that cancels.
+                    double bent = across * f.winding().baseCosine();
                     return hertz(mesh, force / Math.cos(f.pair().working()) / width, bent);
                   })
               .filter(Double::isFinite);
@@ -171,13 +175,19 @@ public record Screening(List<ToothLoad> loads) {
 
     private ToothLoad.Bending bending(
         MemberId wheel, Teeth teeth, Cut cut, double force, double width) {
-      double thinning = Blank.thinning(train, wheel, cut.rack().pressureAngle());
-      double form = LewisForm.of(teeth, cut, thinning);
+      Helix helix = Helices.of(train, wheel);
+      double angle = train.sizes().rackInForce().radians();
+      Cut across = cut.across(train, wheel);
+      double module = Helices.normalModuleMm(train, wheel);
+      double thinning =
+          Blank.flankMm(train, wheel) / module / Math.cos(across.rack().pressureAngle());
+      double form =
+          LewisForm.of(
+              helix.virtualCount(teeth.count(), angle), teeth.internal(), across, thinning);
       long meshes = train.meshes().stream().filter(mesh -> mesh.touches(wheel)).count();
       boolean bothWays = meshes > 1 && train.rolesInForce().of(wheel) == Role.FREE;
       double allowed = made(wheel).bendingMpa() * (bothWays ? BOTH_WAYS : 1);
-      return new ToothLoad.Bending(
-          wheel, form, force / (width * module(wheel) * form), allowed, bothWays);
+      return new ToothLoad.Bending(wheel, form, force / (width * module * form), allowed, bothWays);
     }
 
     /**

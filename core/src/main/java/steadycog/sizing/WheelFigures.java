@@ -7,6 +7,8 @@ import steadycog.piece.Blank;
 import steadycog.shape.BasicRack;
 import steadycog.shape.Cut;
 import steadycog.shape.GearOutline;
+import steadycog.train.Helices;
+import steadycog.train.Helix;
 import steadycog.train.Member;
 import steadycog.train.MemberId;
 import steadycog.train.Teeth;
@@ -15,13 +17,15 @@ import steadycog.train.Train;
 /**
  * The sizes of one wheel with involute teeth, mm (ISO 21771).
  *
- * @param pitch diameter m z
+ * @param moduleMm module at right angles to the teeth
+ * @param pitch diameter m z / cos b
  * @param base diameter d cos a
  * @param tip diameter over the tips; of an internal wheel between them
  * @param root diameter
  * @param thickness of a tooth along the pitch circle, of an internal wheel too
  * @param spanned teeth between the jaws for {@code span}; none of an internal wheel
  * @param span over that many teeth, along the base tangent
+ * @param spanFace face that the jaws need to lie on for it, W sin bb; 0 of straight teeth
  * @param pin diameter of measuring pins
  * @param overPins over two pins in opposite spaces, of an internal wheel between them; empty where
  *     pins of that size would not touch the flanks
@@ -30,6 +34,7 @@ public record WheelFigures(
     MemberId id,
     Teeth teeth,
     Cut cut,
+    Helix helix,
     double moduleMm,
     Blank blank,
     double pitch,
@@ -39,6 +44,7 @@ public record WheelFigures(
     double thickness,
     OptionalInt spanned,
     OptionalDouble span,
+    OptionalDouble spanFace,
     double pin,
     OptionalDouble overPins) {
   /** Pin diameter in modules for external and for internal teeth (van Keuren). */
@@ -63,36 +69,48 @@ public record WheelFigures(
                     member.id(),
                     teeth,
                     Cut.of(train, member.id()),
-                    train.moduleMm(member.id()),
+                    Helices.of(train, member.id()),
+                    Helices.normalModuleMm(train, member.id()),
+                    train.sizes().rackInForce().radians(),
                     Blank.of(train, member.id())));
   }
 
-  private static WheelFigures of(MemberId id, Teeth teeth, Cut cut, double moduleMm, Blank blank) {
+  /**
+   * @param normal module at right angles to the teeth, mm
+   * @param angle pressure angle there, radians
+   */
+  private static WheelFigures of(
+      MemberId id, Teeth teeth, Cut cut, Helix helix, double normal, double angle, Blank blank) {
+    double moduleMm = normal / helix.cosine();
+    double wound = helix.baseCosine(angle);
+    double flank = blank.flankMm() / wound;
     double pitch = teeth.count() * moduleMm;
     double base = pitch * Math.cos(cut.rack().pressureAngle());
-    double off = blank.flankMm() / moduleMm;
+    double off = flank / moduleMm;
     double thinning = off / Math.cos(cut.rack().pressureAngle());
     double tip = 2 * GearOutline.tipRadius(teeth, cut, thinning) * moduleMm;
     double root = 2 * GearOutline.rootRadius(teeth, cut) * moduleMm;
-    double inward = 2 * blank.flankMm() / Math.cos(cut.rack().pressureAngle());
+    double inward = 2 * flank / Math.cos(cut.rack().pressureAngle());
     double wide = Math.PI * moduleMm / 2;
     double more = 2 * cut.shift() * moduleMm * Math.tan(cut.rack().pressureAngle());
     double thickness = (teeth.internal() ? wide - more : wide + more) - inward;
     OptionalInt spanned =
-        teeth.internal() ? OptionalInt.empty() : OptionalInt.of(spanned(teeth.count(), cut));
+        teeth.internal() ? OptionalInt.empty() : OptionalInt.of(spanned(teeth.count(), cut, wound));
     OptionalDouble span =
         spanned.isPresent()
             ? OptionalDouble.of(
-                span(teeth.count(), spanned.getAsInt(), cut.shift(), cut.rack()) * moduleMm
+                span(teeth.count(), spanned.getAsInt(), cut.shift(), cut.rack()) * moduleMm * wound
                     - 2 * blank.flankMm())
             : OptionalDouble.empty();
-    double pin = pin(teeth, cut, off);
-    OptionalDouble over = overPins(teeth, cut, pin, off);
+    double slant = normal / moduleMm / wound;
+    double pin = pin(teeth, cut, off, slant, normal / moduleMm);
+    OptionalDouble over = overPins(teeth, cut, pin * slant, pin * normal / moduleMm, off);
     return new WheelFigures(
         id,
         teeth,
         cut,
-        moduleMm,
+        helix,
+        normal,
         blank,
         pitch,
         base,
@@ -101,34 +119,48 @@ public record WheelFigures(
         thickness,
         spanned,
         span,
-        pin * moduleMm,
+        span.isPresent()
+            ? OptionalDouble.of(span.getAsDouble() * helix.baseSine(angle))
+            : OptionalDouble.empty(),
+        pin * normal,
         over.isPresent() ? OptionalDouble.of(over.getAsDouble() * moduleMm) : over);
   }
 
-  /** Profile shift in modules. */
+  /** Profile shift in modules at right angles to the teeth. */
   public double shift() {
-    return cut.shift();
+    return cut.shift() / helix.cosine();
   }
 
-  /** Pressure angle of the rack, degrees. */
+  /** Pressure angle in the plane of rotation, degrees. */
   public double angle() {
     return Math.toDegrees(cut.rack().pressureAngle());
   }
 
-  /** How many teeth to span so that jaws touch near the middle of the flanks: at least 1. */
-  static int spanned(int teeth, Cut cut) {
+  /** Module in the plane of rotation, mm. */
+  public double transverseMm() {
+    return moduleMm / helix.cosine();
+  }
+
+  /**
+   * How many teeth to span so that jaws touch near the middle of the flanks: at least 1.
+   *
+   * @param wound cosine of the helix angle at the base cylinder, by which jaws lie aslant
+   */
+  static int spanned(int teeth, Cut cut, double wound) {
     double radius = teeth / 2.0 + cut.shift();
     double base = teeth / 2.0 * Math.cos(cut.rack().pressureAngle());
     double touching = Math.acos(Math.min(1, base / radius));
     double half =
-        (Math.tan(touching) - BasicRack.involute(cut.rack().pressureAngle())) * teeth / Math.PI
+        (Math.tan(touching) / (wound * wound) - BasicRack.involute(cut.rack().pressureAngle()))
+                * teeth
+                / Math.PI
             - 2 * cut.shift() * Math.tan(cut.rack().pressureAngle()) / Math.PI;
     return Math.max(1, (int) Math.round(half + 0.5));
   }
 
   /**
-   * Span over {@code k} teeth in modules: cos a ((k - 1/2) pi + z inv a) + 2 x sin a (ISO 21771,
-   * base tangent length).
+   * Span over {@code k} teeth in the plane of rotation, in modules: cos a ((k - 1/2) pi + z inv a)
+   * + 2 x sin a (ISO 21771, base tangent length).
    */
   static double span(int teeth, int k, double shift, BasicRack rack) {
     double angle = rack.pressureAngle();
@@ -138,18 +170,22 @@ public record WheelFigures(
 
   /**
    * The usual pin, or the next larger one that lies on the flanks and not on the root: of thin
-   * teeth the usual one may fall in; in modules.
+   * teeth the usual one may fall in; in modules at right angles to the teeth.
+   *
+   * @param slant by which it is larger where it meets the flanks in the plane of rotation, in
+   *     modules of that plane
+   * @param size the same for its size
    */
-  private static double pin(Teeth teeth, Cut cut, double off) {
+  private static double pin(Teeth teeth, Cut cut, double off, double slant, double size) {
     double usual = teeth.internal() ? PIN_INSIDE : PIN;
     double root = GearOutline.rootRadius(teeth, cut);
     for (double pin = usual; pin < MOST_PIN; pin += PIN_STEP) {
-      OptionalDouble at = pinCentre(teeth, cut, pin, off);
+      OptionalDouble at = pinCentre(teeth, cut, pin * slant, off);
       if (at.isPresent()) {
         double bottom =
             teeth.internal()
-                ? root - at.getAsDouble() - pin / 2
-                : at.getAsDouble() - pin / 2 - root;
+                ? root - at.getAsDouble() - pin * size / 2
+                : at.getAsDouble() - pin * size / 2 - root;
         if (bottom >= ABOVE_ROOT) {
           return pin;
         }
@@ -163,11 +199,12 @@ public record WheelFigures(
    * inv a ± (d / (z cos a) + 2 x tan a / z - pi / (2 z)); odd counts by cos (90°/z) (van Keuren;
    * ISO 21771, dimension over balls).
    *
+   * @param met the diameter as flanks meet it in the plane of rotation
    * @param off what is taken off each flank
    */
-  private static OptionalDouble overPins(Teeth teeth, Cut cut, double pin, double off) {
+  private static OptionalDouble overPins(Teeth teeth, Cut cut, double met, double pin, double off) {
     int z = teeth.count();
-    OptionalDouble centre = pinCentre(teeth, cut, pin, off);
+    OptionalDouble centre = pinCentre(teeth, cut, met, off);
     if (centre.isEmpty()) {
       return centre;
     }

@@ -3,6 +3,7 @@ package steadycog.torque;
 import java.util.Optional;
 import steadycog.shape.BevelPair;
 import steadycog.shape.PairGeometry;
+import steadycog.train.Helices;
 import steadycog.train.Mesh;
 import steadycog.train.MeshKind;
 import steadycog.train.Train;
@@ -12,7 +13,8 @@ import steadycog.train.Train;
  * + e1² + e2²)}, + external, - internal (tooth loss factor of Niemann &amp; Winter, <i>
  * Maschinenelemente II</i>; the load is taken as shared evenly by the pairs in contact).
  *
- * @param curvature 1/z1 ± 1/z2; of bevel gears by their virtual counts z / cos d (Tredgold)
+ * @param curvature 1/z1 ± 1/z2, of helical teeth by cos bb; of bevel gears by their virtual counts
+ *     z / cos d (Tredgold)
  * @param approach e1, part of the contact ratio
  * @param recess e2, part of the contact ratio
  */
@@ -22,11 +24,13 @@ record FrictionLoss(double curvature, double approach, double recess) {
   static Optional<FrictionLoss> of(Train train, MeshKind kind, Mesh mesh) {
     double one = mesh.teethA().count();
     double other = mesh.teethB().count();
+    double wound = Helices.baseCosine(train, mesh.a());
     Optional<FrictionLoss> found =
         switch (kind) {
-          case EXTERNAL -> Optional.of(of(1 / one + 1 / other, PairGeometry.in(train, mesh)));
+          case EXTERNAL ->
+              Optional.of(of((1 / one + 1 / other) / wound, PairGeometry.in(train, mesh)));
           case INTERNAL ->
-              Optional.of(of(Math.abs(1 / one - 1 / other), PairGeometry.in(train, mesh)));
+              Optional.of(of(Math.abs(1 / one - 1 / other) / wound, PairGeometry.in(train, mesh)));
           case BEVEL ->
               Optional.of(bevel(BevelPair.of(train, mesh.a()).orElseThrow().onBackCones()));
           case CYCLOIDAL, STRAIN_WAVE -> Optional.empty();

@@ -94,6 +94,11 @@ public sealed interface Part
     return false;
   }
 
+  /** Whether its teeth can wind round their wheels: involutes on parallel axes. */
+  default boolean takesHelix() {
+    return takesDistance();
+  }
+
   /** Why a shift cannot be chosen, for a message. */
   default String noShift() {
     return "only involute spur teeth are shifted";

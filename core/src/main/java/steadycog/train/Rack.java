@@ -31,6 +31,11 @@ public record Rack(BigFraction degrees, boolean stub) {
     }
   }
 
+  /** The pressure angle. */
+  public double radians() {
+    return Math.toRadians(degrees.doubleValue());
+  }
+
   /** As a card states it: {@code angle 14.5 stub}. */
   @Override
   public String toString() {

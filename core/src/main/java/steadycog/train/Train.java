@@ -250,9 +250,12 @@ public record Train(
     return pitch.map(given -> given.moduleMm().doubleValue()).orElse(1.0);
   }
 
-  /** The module of a wheel's teeth, mm; 1 where none is chosen. */
+  /**
+   * The module of a wheel's teeth in the plane of rotation, mt = mn / cos b, mm: diameters are its
+   * multiples. Of 1 where none is chosen.
+   */
   public double moduleMm(MemberId wheel) {
-    return pitch(wheel).map(given -> given.moduleMm().doubleValue()).orElse(1.0);
+    return Helices.normalModuleMm(this, wheel) / Helices.of(this, wheel).cosine();
   }
 
   /** The part that {@code member} belongs to. */

@@ -20,6 +20,7 @@ import steadycog.number.Unit;
  * @param made what it is made of
  * @param tool edges of a cutter or brush that it carries, 1 to {@value #MOST_EDGES}
  * @param pitch size of its teeth and of all that mesh with it
+ * @param helix how its teeth wind, and with them those of all that mesh with it
  */
 public record WheelSize(
     Optional<Quantity> width,
@@ -28,10 +29,12 @@ public record WheelSize(
     Optional<Quantity> offset,
     Optional<Made> made,
     Optional<Integer> tool,
-    Optional<Pitch> pitch) {
+    Optional<Pitch> pitch,
+    Optional<Helix> helix) {
   /** Nothing stated. */
   public static final WheelSize NONE =
       new WheelSize(
+          Optional.empty(),
           Optional.empty(),
           Optional.empty(),
           Optional.empty(),
@@ -73,33 +76,38 @@ public record WheelSize(
   }
 
   public WheelSize withWidth(Optional<Quantity> changed) {
-    return new WheelSize(changed, shift, bore, offset, made, tool, pitch);
+    return new WheelSize(changed, shift, bore, offset, made, tool, pitch, helix);
   }
 
   public WheelSize withShift(Optional<BigFraction> changed) {
-    return new WheelSize(width, changed, bore, offset, made, tool, pitch);
+    return new WheelSize(width, changed, bore, offset, made, tool, pitch, helix);
   }
 
   public WheelSize withBore(Optional<Bore> changed) {
-    return new WheelSize(width, shift, changed, offset, made, tool, pitch);
+    return new WheelSize(width, shift, changed, offset, made, tool, pitch, helix);
   }
 
   public WheelSize withOffset(Optional<Quantity> changed) {
-    return new WheelSize(width, shift, bore, changed, made, tool, pitch);
+    return new WheelSize(width, shift, bore, changed, made, tool, pitch, helix);
   }
 
   public WheelSize withMade(Optional<Made> changed) {
-    return new WheelSize(width, shift, bore, offset, changed, tool, pitch);
+    return new WheelSize(width, shift, bore, offset, changed, tool, pitch, helix);
   }
 
   /** The same with a tool of so many edges on it. */
   public WheelSize withTool(Optional<Integer> changed) {
-    return new WheelSize(width, shift, bore, offset, made, changed, pitch);
+    return new WheelSize(width, shift, bore, offset, made, changed, pitch, helix);
   }
 
   /** The same with teeth of that size. */
   public WheelSize withPitch(Optional<Pitch> changed) {
-    return new WheelSize(width, shift, bore, offset, made, tool, changed);
+    return new WheelSize(width, shift, bore, offset, made, tool, changed, helix);
+  }
+
+  /** The same with teeth that wind so. */
+  public WheelSize withHelix(Optional<Helix> changed) {
+    return new WheelSize(width, shift, bore, offset, made, tool, pitch, changed);
   }
 
   /** These words and {@code more}; throws IllegalArgumentException where both say one thing. */
@@ -111,7 +119,8 @@ public record WheelSize(
         one("offset" + of, offset, more.offset),
         one("material" + of, made, more.made),
         one("tool" + of, tool, more.tool),
-        one("module" + of, pitch, more.pitch));
+        one("module" + of, pitch, more.pitch),
+        one("helix" + of, helix, more.helix));
   }
 
   /** What is stated here, else what {@code common} says. */
@@ -123,7 +132,8 @@ public record WheelSize(
         offset.or(common::offset),
         made.or(common::made),
         tool.or(common::tool),
-        pitch.or(common::pitch));
+        pitch.or(common::pitch),
+        helix.or(common::helix));
   }
 
   static <T> Optional<T> one(String what, Optional<T> first, Optional<T> second) {
@@ -143,6 +153,7 @@ public record WheelSize(
     made.ifPresent(given -> all.add(whole.apply(NONE.withMade(made))));
     tool.ifPresent(given -> all.add(whole.apply(NONE.withTool(tool))));
     pitch.ifPresent(given -> all.add(whole.apply(NONE.withPitch(pitch))));
+    helix.ifPresent(given -> all.add(whole.apply(NONE.withHelix(helix))));
     return all;
   }
 }
