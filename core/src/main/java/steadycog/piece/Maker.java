@@ -3,6 +3,7 @@ package steadycog.piece;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import steadycog.piece.Piece.Stand;
 import steadycog.piece.Region.Round;
 import steadycog.shape.Drives;
@@ -12,6 +13,8 @@ import steadycog.shape.PlacedWheel;
 import steadycog.shape.Polar;
 import steadycog.shape.Rims;
 import steadycog.train.Clearance.Gap;
+import steadycog.train.Helices;
+import steadycog.train.Helix;
 import steadycog.train.MemberId;
 import steadycog.train.Train;
 
@@ -139,7 +142,13 @@ abstract sealed class Maker permits WheelMaker, CycloidMaker, StrainMaker, Bevel
       double width) {
     Optional<PlacedWheel> rim = rimOf(ring);
     if (rim.isEmpty()) {
-      return List.of(new Slab(row, from, from + width, inside.within(Region.disc(outer))));
+      return List.of(
+          new Slab(
+              row,
+              from,
+              from + width,
+              inside.within(Region.disc(outer)),
+              winding(ring, inside, from)));
     }
     PlacedWheel wheel = rim.get();
     Region teeth =
@@ -148,14 +157,38 @@ abstract sealed class Maker permits WheelMaker, CycloidMaker, StrainMaker, Bevel
     double wide = width(wheel.id());
     double both = from + Math.min(width, wide);
     List<Slab> slabs = new ArrayList<>();
-    slabs.add(new Slab(row, from, both, inside.within(teeth)));
+    List<Slab.Winding> own = winding(ring, inside, from);
+    List<Slab.Winding> round = winding(wheel.id(), teeth, from);
+    List<Slab.Winding> all = Stream.concat(own.stream(), round.stream()).toList();
+    slabs.add(new Slab(row, from, both, inside.within(teeth), all));
     if (width > wide) {
       Region plain = Region.disc(wheel.rootRadius() * moduleMm);
-      slabs.add(new Slab("beyond the rim", both, from + width, inside.within(plain)));
+      slabs.add(new Slab("beyond the rim", both, from + width, inside.within(plain), own));
     } else if (wide > width) {
-      slabs.add(new Slab("rim", both, from + wide, Region.disc(open).within(teeth)));
+      slabs.add(new Slab("rim", both, from + wide, Region.disc(open).within(teeth), round));
     }
     return slabs;
+  }
+
+  /**
+   * How the toothed lines of a wheel wind, from the height at which all that mesh begin; halves of
+   * herringbones meet in the middle of the narrowest of them.
+   */
+  final List<Slab.Winding> winding(MemberId wheel, Region teeth, double from) {
+    Helix helix = Helices.of(train, wheel);
+    if (helix.isStraight() || !train.partOf(wheel).involute()) {
+      return List.of();
+    }
+    double radius = Pieces.count(train, wheel) * train.moduleMm(wheel) / 2;
+    double turn = Math.tan(helix.radians()) / radius;
+    double apex =
+        helix.isDouble()
+            ? train.meshing(wheel).stream().mapToDouble(this::width).min().orElseThrow() / 2
+            : Double.POSITIVE_INFINITY;
+    double way = helix.hand().filter(Helix.Hand.LEFT::equals).isPresent() ? -1 : 1;
+    return teeth.lines().stream()
+        .map(line -> new Slab.Winding(line, from, way * turn, apex))
+        .toList();
   }
 
   static Round round(Polar at, double scale, double radius) {

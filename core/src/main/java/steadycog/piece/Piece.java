@@ -83,6 +83,16 @@ public record Piece(
             bodies == 0 ? "nothing is left of it" : "it falls apart into " + bodies + " pieces");
   }
 
+  /** Whether teeth of it wind round its axis. */
+  public boolean isWound() {
+    return slabs.stream().anyMatch(slab -> !slab.windings().isEmpty());
+  }
+
+  /** What its flat outlines are, in one line: of teeth that wind the section at their foot. */
+  public String flatTitle() {
+    return isWound() ? title() + ", transverse section" : title();
+  }
+
   /** Name and remark in one line: {@code planet 2 of 3, clocked by 1/5 tooth}. */
   public String title() {
     return remark.isEmpty() ? name : name + ", " + remark;

@@ -10,6 +10,7 @@ import steadycog.shape.PlacedWheel;
 import steadycog.train.Bevel;
 import steadycog.train.Cycloidal;
 import steadycog.train.Differential;
+import steadycog.train.MemberId;
 import steadycog.train.Parallel;
 import steadycog.train.Part;
 import steadycog.train.Planetary;
@@ -65,6 +66,16 @@ public record Pieces(List<Piece> all, List<String> left) {
 
   private static List<String> left(Part part, String reason) {
     return part.members().stream().map(member -> member.id() + ": " + reason).toList();
+  }
+
+  /** The count of a wheel. */
+  static int count(Train train, MemberId wheel) {
+    return train.members().stream()
+        .filter(member -> member.id().equals(wheel))
+        .flatMap(member -> member.teeth().stream())
+        .findFirst()
+        .orElseThrow()
+        .count();
   }
 
   /**

@@ -54,7 +54,11 @@ public record Solid(double[] points, int[] corners) {
     return piece
         .bevel()
         .map(bevel -> bevel.solid(chord))
-        .orElseGet(() -> new Builder(piece.slabs(), chord).build());
+        .orElseGet(
+            () ->
+                piece.isWound()
+                    ? WoundSolid.of(piece, chord)
+                    : new Builder(piece.slabs(), chord).build());
   }
 
   /** The enclosed volume in mm³, positive where all triangles look outwards. */

@@ -1,6 +1,7 @@
 package steadycog.piece;
 
 import java.util.List;
+import java.util.Optional;
 
 /** Pieces that cannot be made or put together: their file would be of no use to anybody. */
 public final class UnmakeableException extends Exception {
@@ -19,10 +20,24 @@ public final class UnmakeableException extends Exception {
    */
   public static void check(List<Piece> pieces, double chord) throws UnmakeableException {
     for (Piece piece : pieces) {
-      String flaw = piece.flaw(chord).orElse("");
-      if (!flaw.isEmpty()) {
+      Optional<String> flaw = piece.flaw(chord);
+      if (flaw.isPresent()) {
         throw new UnmakeableException(
-            piece.title() + " cannot be made: " + flaw + ". The findings say what to change");
+            piece.title() + " cannot be made: " + flaw.get() + ". The findings say what to change");
+      }
+    }
+  }
+
+  /**
+   * Lets pass what closed surfaces can be made of; outlines are asked for by {@link #check} before.
+   *
+   * @throws UnmakeableException naming the first piece of which none can be, and why
+   */
+  public static void checkSolids(List<Piece> pieces, double chord) throws UnmakeableException {
+    for (Piece piece : pieces) {
+      Optional<String> flaw = piece.isWound() ? WoundSolid.flaw(piece, chord) : Optional.empty();
+      if (flaw.isPresent()) {
+        throw new UnmakeableException(piece.title() + " cannot be made as a solid: " + flaw.get());
       }
     }
   }

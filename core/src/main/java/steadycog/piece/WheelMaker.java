@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.number.Exact;
 import steadycog.piece.Piece.Stand;
@@ -13,6 +14,7 @@ import steadycog.shape.PlacedCarrier;
 import steadycog.shape.PlacedWheel;
 import steadycog.shape.PlanetPlaces;
 import steadycog.shape.Rims;
+import steadycog.train.Helices;
 import steadycog.train.Member;
 import steadycog.train.MemberId;
 import steadycog.train.Parallel;
@@ -72,7 +74,17 @@ final class WheelMaker extends Maker {
             .flatMap(row -> rimOf(row).stream())
             .map(rim -> " with " + name(rim.id()))
             .collect(Collectors.joining());
-    add(body, name(body) + rims, "", stack(wheels), stand(wheels.getFirst()));
+    add(body, name(body) + rims, helix(rows), stack(wheels), stand(wheels.getFirst()));
+  }
+
+  /** {@code helix 20 deg right}; empty for straight teeth. */
+  private String helix(List<MemberId> rows) {
+    return rows.stream()
+        .map(row -> Helices.of(train, row))
+        .filter(helix -> !helix.isStraight())
+        .map(helix -> "helix " + helix)
+        .distinct()
+        .collect(Collectors.joining(" and "));
   }
 
   private Stand stand(PlacedWheel wheel) {
@@ -117,7 +129,9 @@ final class WheelMaker extends Maker {
           new Piece(
               id,
               one ? name(id) : name(id) + " " + (copies.get(group).getFirst() + 1),
-              one ? allAlike(set) : clocked(set, copies.get(group)),
+              Stream.of(one ? allAlike(set) : clocked(set, copies.get(group)), helix(rows))
+                  .filter(words -> !words.isEmpty())
+                  .collect(Collectors.joining(", ")),
               stack(firsts.get(group)),
               stands.get(group),
               Optional.empty(),
@@ -192,7 +206,13 @@ final class WheelMaker extends Maker {
     double root = wheel.rootRadius() * moduleMm;
     return wheel.teeth().internal()
         ? ring(wheel.id(), name, teeth, root, outside * moduleMm, stand, from, width)
-        : List.of(new Slab(name, from, from + width, bored(teeth, hole(wheel))));
+        : List.of(
+            new Slab(
+                name,
+                from,
+                from + width,
+                bored(teeth, hole(wheel)),
+                winding(wheel.id(), teeth, from)));
   }
 
   private Region hole(PlacedWheel wheel) {

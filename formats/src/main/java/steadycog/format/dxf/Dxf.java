@@ -125,7 +125,7 @@ public final class Dxf {
     pair(8, NAMES);
     point(10, one.x(), one.y());
     pair(40, number(TEXT));
-    pair(1, ascii(one.piece().title()));
+    pair(1, ascii(one.piece().flatTitle()));
   }
 
   private void polyline(Outline line, String layer) {

@@ -81,6 +81,9 @@ public enum PieceFile {
       DoubleConsumer progress)
       throws UnmakeableException {
     UnmakeableException.check(pieces, chord);
+    if (solid) {
+      UnmakeableException.checkSolids(pieces, chord);
+    }
     Arrangement laid =
         solid
             ? Arrangement.solids(pieces)

@@ -63,7 +63,7 @@ public final class Svg {
   private static void piece(XMLStreamWriter xml, Laid one) throws XMLStreamException {
     xml.writeStartElement("g");
     xml.writeAttribute("id", one.piece().slug() + "." + (one.copy() + 1));
-    text(xml, "title", one.piece().title());
+    text(xml, "title", one.piece().flatTitle());
     List<Region> regions = one.regions();
     for (int k = 0; k < regions.size(); k++) {
       xml.writeEmptyElement("path");
