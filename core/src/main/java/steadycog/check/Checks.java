@@ -61,7 +61,8 @@ public final class Checks {
           new PhasingRule(),
           new HuntingRule(),
           new BevelRule(),
-          new BevelTeethRule());
+          new BevelTeethRule(),
+          new HelixRule());
 
   private static final int[] CHEAPEST_FIRST =
       IntStream.range(0, RULES.size())

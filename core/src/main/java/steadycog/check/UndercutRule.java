@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import steadycog.shape.BasicRack;
 import steadycog.shape.Cut;
+import steadycog.train.Helices;
 import steadycog.train.Member;
 import steadycog.train.Teeth;
 import steadycog.train.Train;
@@ -22,12 +23,13 @@ final class UndercutRule implements Rule {
   public List<Finding> check(Subject subject) {
     List<Finding> found = new ArrayList<>();
     Train train = subject.train();
-    BasicRack rack = BasicRack.of(train.sizes().rackInForce());
-    double least = rack.undercutFree();
     for (Member member : train.involuteWheels()) {
+      BasicRack rack = BasicRack.of(train, member.id());
+      double least = rack.undercutFree();
+      double across = Helices.of(train, member.id()).cosine();
       Optional<Teeth> teeth = member.teeth().filter(t -> !t.internal() && t.count() < least);
-      double needed = teeth.map(t -> rack.shiftAgainstUndercut(t.count())).orElse(0.0);
-      double missing = needed - Cut.of(train, member.id()).shift();
+      double needed = teeth.map(t -> rack.shiftAgainstUndercut(t.count())).orElse(0.0) / across;
+      double missing = needed - Cut.of(train, member.id()).shift() / across;
       if (teeth.isPresent() && missing > 0) {
         int count = teeth.get().count();
         boolean harmless = missing <= HARMLESS;

@@ -3,10 +3,13 @@ package steadycog.sizing;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Function;
+import java.util.function.ToDoubleFunction;
 import steadycog.motion.Motion;
 import steadycog.shape.FaceLayout;
 import steadycog.torque.Loading;
 import steadycog.torque.Torques;
+import steadycog.train.MemberId;
 import steadycog.train.Train;
 
 /**
@@ -17,6 +20,7 @@ import steadycog.train.Train;
  * @param lostMotion at the output; empty where it does not follow
  * @param screening strength under the torques with losses
  * @param bearings planets on their pins, shafts in their bearings
+ * @param thrusts what helical teeth press shafts and planets along with
  */
 public record CutSheet(
     List<WheelFigures> wheels,
@@ -24,12 +28,14 @@ public record CutSheet(
     Box box,
     Optional<LostMotion> lostMotion,
     Screening screening,
-    List<Bearing> bearings) {
+    List<Bearing> bearings,
+    List<Thrust> thrusts) {
 
   public CutSheet {
     wheels = List.copyOf(wheels);
     plays = List.copyOf(plays);
     bearings = List.copyOf(bearings);
+    thrusts = List.copyOf(thrusts);
   }
 
   /** How each mesh runs, in the order of the card. */
@@ -53,7 +59,8 @@ public record CutSheet(
         Box.of(train, layout),
         LostMotion.of(train, plays, loading.ideal()),
         known ? Screening.of(train, motion, torques) : Screening.NONE,
-        known ? Bearing.of(train, layout, torques) : List.of());
+        known ? Bearing.of(train, layout, torques) : List.of(),
+        known ? Thrust.of(train, torques) : List.of());
   }
 
   /** This sheet with the larger of its own loads and those of {@code other}, of the same train. */
@@ -64,17 +71,19 @@ public record CutSheet(
         box,
         lostMotion.or(other::lostMotion),
         screening.underBoth(other.screening),
-        larger(bearings, other.bearings));
+        larger(bearings, other.bearings, Bearing::member, Bearing::force),
+        larger(thrusts, other.thrusts, Thrust::member, one -> Math.abs(one.force())));
   }
 
-  private static List<Bearing> larger(List<Bearing> here, List<Bearing> there) {
-    List<Bearing> all = new ArrayList<>(here);
-    for (Bearing next : there) {
-      Optional<Bearing> own =
-          all.stream().filter(old -> old.member().equals(next.member())).findFirst();
+  private static <T> List<T> larger(
+      List<T> here, List<T> there, Function<T, MemberId> whose, ToDoubleFunction<T> size) {
+    List<T> all = new ArrayList<>(here);
+    for (T next : there) {
+      Optional<T> own =
+          all.stream().filter(old -> whose.apply(old).equals(whose.apply(next))).findFirst();
       if (own.isEmpty()) {
         all.add(next);
-      } else if (own.get().force() < next.force()) {
+      } else if (size.applyAsDouble(own.get()) < size.applyAsDouble(next)) {
         all.set(all.indexOf(own.get()), next);
       }
     }

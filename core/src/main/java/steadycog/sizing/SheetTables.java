@@ -19,6 +19,8 @@ import steadycog.sizing.ToothLoad.Bending;
 import steadycog.train.Bevel;
 import steadycog.train.Cycloidal;
 import steadycog.train.Differential;
+import steadycog.train.Helices;
+import steadycog.train.Helix;
 import steadycog.train.MemberId;
 import steadycog.train.Parallel;
 import steadycog.train.Part;
@@ -70,7 +72,7 @@ public final class SheetTables {
     return Stream.of(
             Stream.of(wheels()),
             drives().stream(),
-            Stream.of(meshes(), lostMotion(), strength(), bearings()))
+            Stream.of(meshes(), lostMotion(), strength(), bearings(), thrusts()))
         .flatMap(tables -> tables)
         .filter(table -> !table.columns().isEmpty())
         .toList();
@@ -81,6 +83,17 @@ public final class SheetTables {
     rows.add(wheel("teeth", "", w -> Cell.of(w.teeth().toString())));
     rows.add(
         wheel("module", "mm", Field.MODULE, w -> Cell.of(Figures.significant(w.moduleMm(), 5))));
+    boolean wound = Helices.any(train);
+    if (wound) {
+      rows.add(
+          wheel(
+              "helix angle",
+              "\u00b0",
+              w -> Cell.of(Figures.significant(w.helix().degrees().doubleValue(), 5))));
+      rows.add(wheel("hand", "", w -> hand(w.helix())));
+      rows.add(
+          wheel("transverse module", "mm", w -> Cell.of(Figures.significant(w.transverseMm(), 6))));
+    }
     rows.add(wheel("pressure angle", "\u00b0", w -> Cell.of(Figures.significant(w.angle(), 4))));
     rows.add(wheel("profile shift x", "modules", Field.SHIFT, w -> Cell.of(signed(w.shift(), 3))));
     rows.add(wheel("pitch diameter", symbol(), w -> Cell.of(length(w.pitch()))));
@@ -90,6 +103,9 @@ public final class SheetTables {
     rows.add(wheel("tooth thickness", symbol(), w -> Cell.of(length(w.thickness()))));
     rows.add(wheel("span", symbol(), w -> optional(w.span())));
     rows.add(wheel("over so many teeth", "", w -> spanned(w)));
+    if (wound) {
+      rows.add(wheel("span needs a face of", symbol(), w -> optional(w.spanFace())));
+    }
     rows.add(wheel("over pins", symbol(), w -> optional(w.overPins())));
     rows.add(wheel("pin diameter", symbol(), w -> Cell.of(length(w.pin()))));
     rows.add(wheel("bore", "", Field.BORE, w -> bore(w.blank())));
@@ -155,6 +171,11 @@ public final class SheetTables {
         : Cell.NONE;
   }
 
+  private static Cell hand(Helix helix) {
+    String hand = helix.hand().map(Helix.Hand::word).orElse("straight");
+    return Cell.of(helix.isDouble() ? "double, " + hand + " first" : hand);
+  }
+
   Cell bore(Blank blank) {
     return blank
         .bore()
@@ -191,6 +212,15 @@ public final class SheetTables {
             "contact ratio",
             "",
             m -> new Cell(fixed(m.contactRatio(), 2), false, m.contactRatio() < 1)));
+    if (Helices.any(train)) {
+      rows.add(mesh("overlap", "", m -> Cell.of(fixed(m.winding().overlap(), 2))));
+      rows.add(mesh("contact and overlap", "", m -> Cell.of(fixed(m.totalContactRatio(), 2))));
+      rows.add(
+          mesh(
+              "play along the axis",
+              symbol(),
+              m -> Double.isNaN(m.axialPlay()) ? Cell.NONE : Cell.of(length(m.axialPlay()))));
+    }
     rows.add(
         play(
             "play across flanks",
@@ -294,7 +324,7 @@ public final class SheetTables {
   }
 
   /** Whether any column has a value. */
-  private static boolean says(Row row) {
+  static boolean says(Row row) {
     return row.cells().stream().anyMatch(cell -> !cell.text().isEmpty());
   }
 
@@ -307,23 +337,12 @@ public final class SheetTables {
   }
 
   public SheetTable bearings() {
-    List<Row> rows = new ArrayList<>();
-    rows.add(bearing("pressed by its teeth", "N", b -> significant(b.force())));
-    rows.add(
-        bearing(
-            "tilted by them",
-            units.torque().symbol(),
-            b -> significant(units.torque().fromBase(b.tilting() * Unit.NMM.inBase()))));
-    return new SheetTable(
-        "Bearings",
-        sheet.bearings().stream()
-            .map(b -> (b.planet() ? "pin of " : "shaft of ") + b.member())
-            .toList(),
-        rows);
+    return new ShaftTables(sheet, units).bearings();
   }
 
-  private Row bearing(String label, String of, Function<Bearing, Cell> cell) {
-    return new Row(label, of, Field.FOLLOWS, sheet.bearings().stream().map(cell).toList());
+  /** What helical teeth press along the axes with; no columns where none do. */
+  public SheetTable thrusts() {
+    return new ShaftTables(sheet, units).thrusts();
   }
 
   String symbol() {
@@ -338,7 +357,7 @@ public final class SheetTables {
     return value.map(SheetTables::significant).orElse(Cell.NONE);
   }
 
-  private static Cell significant(double value) {
+  static Cell significant(double value) {
     if (!Double.isFinite(value)) {
       return Cell.NONE;
     }

@@ -19,11 +19,13 @@ import steadycog.sizing.MeshFigures;
 import steadycog.sizing.MeshPlay;
 import steadycog.sizing.SheetTable;
 import steadycog.sizing.SheetTables;
+import steadycog.sizing.Thrust;
 import steadycog.sizing.ToothLoad;
 import steadycog.sizing.ToothLoad.Bending;
 import steadycog.sizing.WheelFigures;
 import steadycog.study.NamedStudy;
 import steadycog.train.Bore;
+import steadycog.train.Helix;
 
 /** Cut sheets as JSON: lengths in mm, forces in N, stresses in MPa, play also in arc minutes. */
 public final class CutSheetJson {
@@ -81,6 +83,11 @@ public final class CutSheetJson {
       each.put("planet", bearing.planet());
       each.put("forceN", bearing.force()).put("tiltingNmm", bearing.tilting());
     }
+    for (Thrust thrust : sheet.thrusts()) {
+      ObjectNode each = node.withArray("thrusts").addObject();
+      each.put("member", thrust.member().toString()).put("planet", thrust.planet());
+      each.put("towardsDriveEndN", thrust.force()).put("tiltingNmm", thrust.tilting());
+    }
     Pieces pieces = train.study().pieces(CHORD);
     ArrayNode made = node.putArray("pieces");
     for (Piece piece : pieces.all()) {
@@ -95,6 +102,13 @@ public final class CutSheetJson {
     Blank blank = wheel.blank();
     node.put("name", wheel.id().toString()).put("teeth", wheel.teeth().count());
     node.put("internal", wheel.teeth().internal()).put("moduleMm", wheel.moduleMm());
+    if (!wheel.helix().isStraight()) {
+      node.put("helixDegrees", wheel.helix().degrees().doubleValue());
+      node.put("hand", wheel.helix().hand().map(Helix.Hand::word).orElse(null));
+      node.put("herringbone", wheel.helix().isDouble());
+      node.put("transverseModuleMm", wheel.transverseMm());
+      put(node, "spanFaceMm", wheel.spanFace());
+    }
     node.put("pressureAngle", wheel.angle()).put("shift", wheel.shift());
     node.put("pitchMm", wheel.pitch()).put("baseMm", wheel.base());
     node.put("tipMm", wheel.tip()).put("rootMm", wheel.root());

@@ -1,0 +1,244 @@
+package steadycog.sizing;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.Random;
+import org.junit.jupiter.api.Test;
+import steadycog.notation.Card;
+import steadycog.notation.CardException;
+import steadycog.shape.BasicRack;
+import steadycog.study.Study;
+import steadycog.train.Helices;
+import steadycog.train.Helix.Hand;
+import steadycog.train.MemberId;
+import steadycog.train.Train;
+
+/** Helical teeth by the formulas of ISO 21771, worked out once more by another route. */
+class HelicalTest {
+  private static Train train(String card) throws CardException {
+    return Card.read(card).train();
+  }
+
+  private static WheelFigures wheel(Train train, int index) {
+    return WheelFigures.of(train, train.members().get(index)).orElseThrow();
+  }
+
+  private static MeshFigures mesh(Train train) {
+    return MeshFigures.of(train, train.meshes().getFirst()).orElseThrow();
+  }
+
+  /** Worked by hand: 24 and 60 teeth, normal module 2, 20 degrees, helix 20 degrees, face 20. */
+  @Test
+  void thePairOfTheTextbookComesOutToTheLastDigit() throws CardException {
+    Train train = train("parallel 24 ~ 60; module 2 mm; helix 20 deg; width 20 mm");
+    WheelFigures pinion = wheel(train, 0);
+    WheelFigures gear = wheel(train, 1);
+    MeshFigures mesh = mesh(train);
+    assertEquals(2.12836, pinion.transverseMm(), 5e-6);
+    assertEquals(21.1728, pinion.angle(), 5e-5);
+    assertEquals(51.0805, pinion.pitch(), 5e-5);
+    assertEquals(127.7013, gear.pitch(), 5e-5);
+    assertEquals(89.3909, mesh.distance(), 5e-5);
+    assertEquals(18.7472, Math.toDegrees(Math.acos(mesh.winding().baseCosine())), 5e-5);
+    assertEquals(1.5513, mesh.contactRatio(), 5e-5);
+    assertEquals(1.0887, mesh.winding().overlap(), 5e-5);
+    assertEquals(14.4, BasicRack.of(train, pinion.id()).undercutFree(), 0.05);
+    assertEquals(4, pinion.spanned().orElseThrow());
+    assertEquals(21.4675, pinion.span().orElseThrow(), 5e-5);
+    assertEquals(6.90, pinion.spanFace().orElseThrow(), 5e-3);
+    assertEquals(3.456, pinion.pin(), 1e-9);
+    assertEquals(55.8980, pinion.overPins().orElseThrow(), 5e-5);
+  }
+
+  /** Random shifted pairs against the formulas written out in the plane across the teeth. */
+  @Test
+  void randomPairsAgreeWithTheFormulasWrittenOut() throws CardException {
+    Random random = new Random(21771);
+    for (int run = 0; run < 1000; run++) {
+      int z1 = 14 + random.nextInt(30);
+      int z2 = z1 + random.nextInt(60);
+      double mn = 0.5 + random.nextInt(20) / 4.0;
+      double x1 = random.nextInt(50) / 100.0;
+      double x2 = random.nextInt(80) / 100.0 - 0.3;
+      double degrees = random.nextInt(350) / 10.0;
+      double b = Math.toRadians(degrees);
+      Train train =
+          train(
+              "parallel %d ~ %d; module %s mm; helix %s deg; shift A %s; shift B %s"
+                  .formatted(z1, z2, mn, degrees, x1, x2));
+      double an = Math.toRadians(20);
+      double at = Math.atan(Math.tan(an) / Math.cos(b));
+      double mt = mn / Math.cos(b);
+      double inv = 2 * Math.tan(an) * (x1 + x2) / (z1 + z2) + Math.tan(at) - at;
+      double aw = bisected(inv);
+      double distance = mt * (z1 + z2) / 2 * Math.cos(at) / Math.cos(aw);
+      MeshFigures mesh = mesh(train);
+      assertEquals(distance, mesh.distance(), 1e-6 * distance, train::toString);
+      // Tips are shortened by what the axes come nearer than the shifts would have them.
+      double k = Math.max(0, mn * (x1 + x2) - (distance - mt * (z1 + z2) / 2));
+      double ra1 = mt * z1 / 2 + mn * (1 + x1) - k;
+      double ra2 = mt * z2 / 2 + mn * (1 + x2) - k;
+      double rb1 = mt * z1 / 2 * Math.cos(at);
+      double rb2 = mt * z2 / 2 * Math.cos(at);
+      double path =
+          Math.sqrt(ra1 * ra1 - rb1 * rb1)
+              + Math.sqrt(ra2 * ra2 - rb2 * rb2)
+              - distance * Math.sin(aw);
+      assertEquals(path / (Math.PI * mt * Math.cos(at)), mesh.contactRatio(), 1e-6);
+      assertEquals(2 * ra1, wheel(train, 0).tip(), 1e-6);
+      double sineOfBase = Math.sin(b) * Math.cos(an);
+      assertEquals(Math.sqrt(1 - sineOfBase * sineOfBase), mesh.winding().baseCosine(), 1e-12);
+      WheelFigures pinion = wheel(train, 0);
+      int spanned = pinion.spanned().orElseThrow();
+      assertEquals(
+          mn * Math.cos(an) * ((spanned - 0.5) * Math.PI + z1 * (Math.tan(at) - at))
+              + 2 * x1 * mn * Math.sin(an),
+          pinion.span().orElseThrow(),
+          1e-9);
+      assertEquals(0, mesh.play(), 1e-6, "no play where nothing is taken off");
+    }
+  }
+
+  private static double bisected(double involute) {
+    double low = 0;
+    double high = 1.5;
+    for (int k = 0; k < 200; k++) {
+      double middle = (low + high) / 2;
+      if (Math.tan(middle) - middle < involute) {
+        low = middle;
+      } else {
+        high = middle;
+      }
+    }
+    return low;
+  }
+
+  @Test
+  void helixOfNothingIsStraightToTheBit() throws CardException {
+    for (String card :
+        List.of(
+            "parallel 17 ~ 60 = 20 ~ 41; module 1.5 mm; shift A 0.3; clearance printed",
+            "planetary sun 24 planet 15 x3 ring 54; module 0.8 mm",
+            "planetary sun 20/- planet 25=23 x3 ring 70/68; module 0.5 mm")) {
+      Train straight = train(card);
+      Train wound = train(card + "; helix 0 deg");
+      for (int k = 0; k < straight.members().size(); k++) {
+        assertEquals(
+            WheelFigures.of(straight, straight.members().get(k)),
+            WheelFigures.of(wound, wound.members().get(k)));
+      }
+      for (int k = 0; k < straight.meshes().size(); k++) {
+        assertEquals(
+            MeshFigures.of(straight, straight.meshes().get(k)),
+            MeshFigures.of(wound, wound.meshes().get(k)));
+      }
+    }
+  }
+
+  @Test
+  void handsFollowFromTheMeshes() throws CardException {
+    Train set = train("planetary sun 24 planet 15 x3 ring 54; helix sun 15 deg left");
+    assertEquals(List.of(Hand.LEFT, Hand.RIGHT, Hand.RIGHT), hands(set, "sun", "planet", "ring"));
+    Train chain = train("parallel 20 ~ 30 ~ 40 = 18 ~ 50; helix 20 deg; helix D 10 deg left");
+    assertEquals(
+        List.of(Hand.RIGHT, Hand.LEFT, Hand.RIGHT, Hand.LEFT, Hand.RIGHT),
+        hands(chain, "A", "B", "C", "D", "E"));
+    assertEquals(10, Helices.of(chain, new MemberId("", "E")).degrees().intValue());
+    assertTrue(Helices.contradictions(chain).isEmpty());
+    Train wrong = train("parallel 20 ~ 30 ~ 40; helix A 20 deg right; helix C 20 deg left");
+    Helices.Contradiction found = Helices.contradictions(wrong).getFirst();
+    assertEquals("A C false", found.one() + " " + found.other() + " " + found.angles());
+  }
+
+  private static List<Hand> hands(Train train, String... names) {
+    return Arrays.stream(names)
+        .map(name -> Helices.of(train, new MemberId("", name)).hand().orElseThrow())
+        .toList();
+  }
+
+  @Test
+  void aCardSaysWhatItSaidWhenItIsWritten() throws CardException {
+    for (String stated :
+        List.of(
+            "helix 20 deg",
+            "helix 20 deg double",
+            "helix 22.5 deg double left",
+            "helix sun 15 deg left",
+            "helix set 15 deg; helix fore.A 10\u00b0 right")) {
+      Card card =
+          Card.read(
+              "set: planetary sun 24 planet 15 x3 ring 54\nfore: parallel 20 ~ 40\n"
+                  + "join fore.B = set.sun\n"
+                  + stated.replace("sun", "set.sun"));
+      assertEquals(card.train(), Card.read(Card.of(card.train()).text()).train(), card::text);
+    }
+  }
+
+  private static List<Thrust> thrusts(String card) throws CardException {
+    Train train = train(card);
+    Study study = Study.of(train);
+    return Thrust.of(train, study.loading().ideal());
+  }
+
+  private static double force(List<Thrust> all, String member) {
+    return all.stream()
+        .filter(one -> one.member().name().equals(member))
+        .mapToDouble(Thrust::force)
+        .findFirst()
+        .orElse(0);
+  }
+
+  /**
+   * Worked by hand: 10 N m on 24 teeth press with 391.54 N round and 142.51 N along. A right-handed
+   * driver is pressed where the thumb of a right hand points whose fingers turn with it.
+   */
+  @Test
+  void thrustComesFromHandAndSense() throws CardException {
+    String pair = "parallel 24 ~ 60; module 2 mm; helix 20 deg; take B; drive A ";
+    assertEquals(142.51, force(thrusts(pair + "100 rpm 10 Nm"), "A"), 5e-3);
+    assertEquals(-142.51, force(thrusts(pair + "100 rpm 10 Nm"), "B"), 5e-3);
+    assertEquals(-142.51, force(thrusts(pair + "-100 rpm 10 Nm"), "A"), 5e-3, "turned round");
+    assertEquals(-142.51, force(thrusts(pair + "100 rpm 10 Nm; helix A 20 deg left"), "A"), 5e-3);
+    assertEquals(List.of(), thrusts(pair.replace("deg", "deg double") + "100 rpm 10 Nm"));
+  }
+
+  @Test
+  void allThrustsComeToNothing() throws CardException {
+    for (String card :
+        List.of(
+            "parallel 20 ~ 30 ~ 40 = 18 ~ 50; helix 20 deg; helix D 10 deg; drive A 100 rpm 3 Nm;"
+                + " take E",
+            "planetary sun 24 planet 15 x3 ring 54; helix 15 deg; drive sun 100 rpm 2 Nm; hold"
+                + " ring; take carrier",
+            "planetary sun 20/- planet 25=23 x3 ring 70/68; helix sun 15 deg; helix ring2 25 deg;"
+                + " drive sun 100 rpm 2 Nm; hold ring1; take ring2")) {
+      List<Thrust> all = thrusts(card + "; module 1 mm");
+      double sum = all.stream().filter(one -> !one.planet()).mapToDouble(Thrust::force).sum();
+      double most =
+          all.stream()
+              .mapToDouble(one -> Math.abs(one.force()))
+              .max()
+              .orElseThrow(() -> new AssertionError(card));
+      assertTrue(most > 1, card);
+      assertEquals(0, sum, 1e-9 * most, card);
+    }
+  }
+
+  /** A shaft with two helical wheels of one hand carries nothing where tan b1/d1 = tan b2/d2. */
+  @Test
+  void equalHandsOnOneShaftCancel() throws CardException {
+    double b1 = 20;
+    // d = m z / cos b, so sin b1 / z1 = sin b2 / z2.
+    double b2 = Math.toDegrees(Math.asin(Math.sin(Math.toRadians(b1)) * 18 / 60));
+    List<Thrust> all =
+        thrusts(
+            "parallel 20 ~ 60 = 18 ~ 50; module 1 mm; drive A 100 rpm 3 Nm; take D; helix B 20 deg"
+                + " left; helix C "
+                + Math.round(b2 * 1e6) / 1e6
+                + " deg left");
+    assertEquals(0, force(all, "B"), 1e-5 * Math.abs(force(all, "A")));
+  }
+}
