@@ -68,6 +68,7 @@ public final class CutStation extends HBox {
   private final FlowPane drives = beside();
   private final List<SheetGrid> grids = new ArrayList<>();
   private final SheetGrid bearings = new SheetGrid("sheet-bearings", new SheetGrid.Hand() {});
+  private final SheetGrid thrusts = new SheetGrid("sheet-thrusts", new SheetGrid.Hand() {});
   private final CheckBox shifting = new CheckBox("shift teeth to a distance typed over");
   private final Label screening = Look.label(Cautions.SCREENING, "caution");
   private final SizeFindings findings;
@@ -112,6 +113,7 @@ public final class CutStation extends HBox {
                 beside(meshBox, strength),
                 screening,
                 beside(lost, bearings, room),
+                thrusts,
                 findings),
             "panel",
             "cut-tables");
@@ -225,6 +227,9 @@ public final class CutStation extends HBox {
             .map(b -> (b.planet() ? "pin of " : "shaft of ") + Sign.shortName(b.member()))
             .toList(),
         -1);
+    SheetTable along = all.thrusts();
+    thrusts.show(along, along.columns(), -1);
+    Look.show(thrusts, !along.columns().isEmpty());
     showRooms(now.study);
     findings.show();
     teeth.show(now.study, now.sheet, all);

@@ -7,6 +7,9 @@ import javafx.geometry.Bounds;
 import javafx.scene.Group;
 import javafx.scene.Node;
 import javafx.scene.shape.Line;
+import javafx.scene.shape.LineTo;
+import javafx.scene.shape.MoveTo;
+import javafx.scene.shape.Path;
 import javafx.scene.shape.Polygon;
 import javafx.scene.shape.Rectangle;
 import javafx.scene.shape.Shape;
@@ -18,6 +21,7 @@ import steadycog.shape.EdgeLayout.EdgeCone;
 import steadycog.shape.EdgeLayout.EdgeCup;
 import steadycog.shape.EdgeLayout.EdgeWheel;
 import steadycog.shape.EdgeLayout.Way;
+import steadycog.train.Helix;
 import steadycog.train.Role;
 
 /** A wheel, ring or carrier from the side: what can be chosen and carries a role. */
@@ -29,6 +33,9 @@ final class EdgeBody extends Group {
   private static final double WALL = 3;
   private static final double FLANGE = 0.25;
   private static final double SHAFT = 6;
+
+  private static final double LINE_SHARE = 0.8;
+  private static final double LINES_APART = 5;
 
   /** What is thinner is cut through without being hatched. */
   private static final double LEAST_HATCHED = 5;
@@ -42,13 +49,15 @@ final class EdgeBody extends Group {
   private final Rectangle lower = rectangle();
   private final Polygon cone = Look.styled(new Polygon(), "edge-body");
   private final Hatch hatch = new Hatch("edge-hatch");
+  private final Path winding = Look.styled(new Path(), "edge-winding");
   private final Line upperRoot = Look.styled(new Line(), "edge-root");
   private final Line lowerRoot = Look.styled(new Line(), "edge-root");
   private Shape main = upper;
 
   EdgeBody() {
     getStyleClass().add("edge-wheel");
-    getChildren().addAll(plate, plateBelow, upper, lower, cone, hatch, upperRoot, lowerRoot);
+    getChildren()
+        .addAll(plate, plateBelow, upper, lower, cone, hatch, upperRoot, lowerRoot, winding);
   }
 
   private static Rectangle rectangle() {
@@ -100,11 +109,39 @@ final class EdgeBody extends Group {
   }
 
   /**
+   * Three lines aslant over a body whose teeth wind, as a drawing office shows them (ISO 2203): a
+   * right hand falls to the right, a herringbone is bent in its middle.
+   *
+   * @param room height of what they lie over, in pixels
+   */
+  void showWinding(Helix helix, double x, double y, double width, double room) {
+    winding.getElements().clear();
+    winding.setVisible(!helix.isStraight());
+    if (helix.isStraight()) {
+      return;
+    }
+    double half = width * LINE_SHARE / 2;
+    double fall = helix.hand().filter(Helix.Hand.LEFT::equals).isPresent() ? -1 : 1;
+    double slope = fall * Math.tan(helix.radians());
+    for (int k = -1; k <= 1; k++) {
+      double middle = y + k * Math.min(LINES_APART, room / 4);
+      double bend = helix.isDouble() ? slope * half / 2 : 0;
+      winding
+          .getElements()
+          .addAll(
+              new MoveTo(x - half, middle - (helix.isDouble() ? bend : slope * half)),
+              new LineTo(x, middle + bend),
+              new LineTo(x + half, middle + (helix.isDouble() ? -bend : slope * half)));
+    }
+  }
+
+  /**
    * The wall of a flexspline behind its teeth, closed inwards to a shaft or outwards to a flange.
    */
   void showCup(EdgeCup cup, DoubleUnaryOperator x, DoubleUnaryOperator y, double scale) {
     main = upper;
     hatch.clear();
+    winding.setVisible(false);
     double from = x.applyAsDouble(cup.plane() + 0.17);
     double to = x.applyAsDouble(cup.plane() + 0.42);
     double above = y.applyAsDouble(cup.height() + cup.radius());
@@ -136,6 +173,7 @@ final class EdgeBody extends Group {
   void showCone(EdgeCone edge, double x, DoubleUnaryOperator y, double scale, double widest) {
     main = cone;
     hatch.clear();
+    winding.setVisible(false);
     double large = Math.min(edge.large() * scale, widest);
     double small = large * edge.small() / edge.large();
     double far = y.applyAsDouble(edge.height());
@@ -153,6 +191,7 @@ final class EdgeBody extends Group {
       EdgeCarrier carrier, DoubleUnaryOperator x, DoubleUnaryOperator y, double scale) {
     main = plate;
     hatch.clear();
+    winding.setVisible(false);
     boolean before = carrier.pinTo() > carrier.plateAt();
     double at = x.applyAsDouble(carrier.plateAt()) - (before ? PLATE : 0);
     double top = y.applyAsDouble(carrier.height() + carrier.reach());

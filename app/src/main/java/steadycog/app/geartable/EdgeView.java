@@ -24,6 +24,7 @@ import steadycog.shape.EdgeLayout.EdgeWheel;
 import steadycog.study.PowerPicture;
 import steadycog.train.Element;
 import steadycog.train.Element.Brake;
+import steadycog.train.Helices;
 import steadycog.train.MemberId;
 import steadycog.train.Part;
 import steadycog.train.Role;
@@ -283,9 +284,19 @@ public final class EdgeView extends Pane {
       EdgeKey key = new EdgeKey(wheel.id(), wheel.copy());
       used.add(key);
       double width = Math.max(8 * wheel.wide() / FACE_SHARE, pitch * wheel.wide());
-      body(key)
-          .showWheel(
-              wheel, x(wheel.at()), y(wheel.height()), width, scale, ShaftView.THICK, rising);
+      EdgeBody body = body(key);
+      double at = x(wheel.at());
+      body.showWheel(wheel, at, y(wheel.height()), width, scale, ShaftView.THICK, rising);
+      // In the middle of what is hatched above the axis, of a ring in its upper wall.
+      double inside = Math.max(wheel.inner(), wheel.root() * (wheel.isRing() ? 1 : 0));
+      double outside = wheel.isRing() ? wheel.outer() : wheel.root();
+      double line = y(wheel.height() + (inside + outside) / 2);
+      body.showWinding(
+          Helices.of(bench.study().train(), wheel.id()),
+          at,
+          line,
+          width,
+          scale * (outside - inside));
     }
     for (EdgeCone cone : layout.cones()) {
       EdgeKey key = new EdgeKey(cone.id(), CONE + cone.copy());
