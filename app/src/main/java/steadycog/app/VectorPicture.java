@@ -107,32 +107,24 @@ final class VectorPicture {
     if (region.getBackground() == null) {
       return Stream.empty();
     }
-    return region.getBackground().getFills().stream()
-        .flatMap(fill -> ground(region, fill).stream());
+    return region.getBackground().getFills().stream().flatMap(fill -> ground(region, fill));
   }
 
-  private Optional<Piece> ground(Region region, BackgroundFill fill) {
+  private Stream<Piece> ground(Region region, BackgroundFill fill) {
     Insets in = fill.getInsets();
     double width = region.getWidth() - in.getLeft() - in.getRight();
     double height = region.getHeight() - in.getTop() - in.getBottom();
-    return ink(fill.getFill())
-        .filter(ink -> width > 0 && height > 0)
-        .flatMap(
-            ink ->
-                filled(
-                        "",
-                        rounded(
-                                in.getLeft(),
-                                in.getTop(),
-                                width,
-                                height,
-                                Math.min(
-                                    fill.getRadii().getTopLeftHorizontalRadius(),
-                                    Math.min(width, height) / 2))
-                            .map(step -> step(step, placed(region)))
-                            .toList(),
-                        Optional.of(ink))
-                    .findFirst());
+    if (width <= 0 || height <= 0) {
+      return Stream.empty();
+    }
+    double corner =
+        Math.min(fill.getRadii().getTopLeftHorizontalRadius(), Math.min(width, height) / 2);
+    List<Step> steps =
+        rounded(in.getLeft(), in.getTop(), width, height, corner)
+            .map(step -> step(step, placed(region)))
+            .toList();
+    Optional<Ink> ink = ink(fill.getFill());
+    return ink.isPresent() ? filled("", steps, ink) : Stream.empty();
   }
 
   /** Letters as they stand, since the typeface may be missing where the picture is looked at. */

@@ -120,7 +120,7 @@ class SizesTest extends InWindow {
         && label.getGraphic() == null
         && label.lookup(".text") instanceof Text drawn
         && !drawn.getText().equals(label.getText())) {
-      found.add(label + label.getText() + " is shown as " + drawn.getText());
+      found.add(label.getText() + " is shown as " + drawn.getText());
     }
     if (node instanceof Parent parent) {
       parent.getChildrenUnmodifiable().forEach(child -> found.addAll(shortened(child)));

@@ -166,7 +166,7 @@ final class OwnPitches {
     return switch (part) {
       case Planetary set -> ofRows(set, pitches);
       case Parallel _, Cycloidal _, StrainWave _, Bevel _, Differential _, Shaft _ ->
-          ofMeshes(part, pitches.getFirst());
+          ofMeshes(part, WheelSize.NONE.withPitch(Optional.of(pitches.getFirst())));
     };
   }
 
@@ -179,12 +179,13 @@ final class OwnPitches {
     return all;
   }
 
-  private static Sizes ofMeshes(Part part, Pitch pitch) {
+  /** A size that all share that mesh, stated of one of them. */
+  static Sizes ofMeshes(Part part, WheelSize size) {
     Sizes all = Sizes.UNSTATED;
     Set<MemberId> told = new HashSet<>();
     for (Mesh mesh : part.meshes()) {
       if (!told.contains(mesh.a()) && !told.contains(mesh.b())) {
-        all = all.with(mesh.a(), WheelSize.NONE.withPitch(Optional.of(pitch)));
+        all = all.with(mesh.a(), size);
       }
       told.add(mesh.a());
       told.add(mesh.b());

@@ -1,7 +1,6 @@
 package steadycog.notation;
 
 import java.util.EnumMap;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -16,7 +15,6 @@ import steadycog.number.Unit;
 import steadycog.train.Bore;
 import steadycog.train.Clearance;
 import steadycog.train.Clearance.Gap;
-import steadycog.train.Helix;
 import steadycog.train.Join;
 import steadycog.train.Made;
 import steadycog.train.Material;
@@ -36,7 +34,7 @@ import steadycog.train.WheelSize;
  * and material are those of every wheel.
  */
 public final class SizeText {
-  private static final String END = "the end of the statement";
+  static final String END = "the end of the statement";
   private static final String BENDING = "bending";
   private static final String CONTACT = "contact";
   private static final String KEY = "key";
@@ -84,7 +82,7 @@ public final class SizeText {
           case "distance" -> readDistance(statement, parts);
           case "sharing" -> readSharing(statement);
           case "tolerance" -> readTolerance(statement, parts);
-          case "helix" -> readHelix(statement, parts, names);
+          case "helix" -> HelixText.read(statement, parts, names);
           case "shift", "offset", "tool" -> readOwn(verb, statement, parts, names);
           default ->
               startsMember(verb, statement)
@@ -116,11 +114,6 @@ public final class SizeText {
       throw new BadStatement(
           at.problem("an offset of " + wheel + ": it has no teeth to make thinner; leave it out"));
     }
-    if (verb.equals("helix") && !(part.takesHelix() && toothed(part, wheel))) {
-      throw new BadStatement(
-          at.problem(
-              "a helix of " + wheel + ": only involute teeth on parallel axes wind; leave it out"));
-    }
     if (verb.equals("shift") && !part.takesShift(wheel)) {
       throw new BadStatement(
           at.problem("a shift of " + wheel + ": " + part.noShift() + "; leave it out"));
@@ -128,11 +121,11 @@ public final class SizeText {
     return Sizes.UNSTATED.with(wheel, readSize(verb, statement));
   }
 
-  private static Part part(MemberId member, List<Part> parts) {
+  static Part part(MemberId member, List<Part> parts) {
     return parts.stream().filter(p -> p.name().equals(member.part())).findFirst().orElseThrow();
   }
 
-  private static boolean toothed(Part part, MemberId wheel) {
+  static boolean toothed(Part part, MemberId wheel) {
     return part.members().stream().anyMatch(m -> m.id().equals(wheel) && m.teeth().isPresent());
   }
 
@@ -147,61 +140,8 @@ public final class SizeText {
       case "bore" -> WheelSize.NONE.withBore(Optional.of(readBore(statement)));
       case "offset" -> Statement.at(at, length(statement), WheelSize.NONE::withOffset);
       case "tool" -> readTool(statement);
-      case "helix" -> WheelSize.NONE.withHelix(Optional.of(readHelix(statement)));
       default -> WheelSize.NONE.withMade(Optional.of(readMade(statement)));
     };
-  }
-
-  /** Of all, of a part, or of a wheel and all that mesh with it. */
-  private static Sizes readHelix(Statement statement, List<Part> parts, MemberNames names)
-      throws BadStatement {
-    Token at = statement.peek();
-    if (!startsMember("helix", statement)) {
-      return Sizes.UNSTATED.withCommon(readSize("helix", statement));
-    }
-    Optional<Part> named =
-        parts.stream()
-            .filter(part -> !part.name().isEmpty() && part.name().equalsIgnoreCase(at.text()))
-            .findFirst();
-    if (named.isEmpty()) {
-      return readOwn("helix", statement, parts, names);
-    }
-    if (!named.get().takesHelix()) {
-      throw new BadStatement(
-          at.problem(
-              "a helix of "
-                  + at.text()
-                  + ": only involute teeth on parallel axes wind; leave it out"));
-    }
-    statement.next();
-    WheelSize size = readSize("helix", statement);
-    Sizes all = Sizes.UNSTATED;
-    Set<MemberId> told = new HashSet<>();
-    for (Mesh mesh : named.get().meshes()) {
-      if (!told.contains(mesh.a()) && !told.contains(mesh.b())) {
-        all = all.with(mesh.a(), size);
-      }
-      told.addAll(List.of(mesh.a(), mesh.b()));
-    }
-    return all;
-  }
-
-  private static Helix readHelix(Statement statement) throws BadStatement {
-    Token at = statement.peek();
-    statement.split("deg|\u00b0");
-    BigFraction degrees = statement.expectNumber("a helix angle in degrees, as 20");
-    if (!statement.accept("deg")) {
-      statement.accept("\u00b0");
-    }
-    boolean doubled = statement.accept("double");
-    Optional<Helix.Hand> hand =
-        statement.atEnd() ? Optional.empty() : Helix.Hand.of(statement.peek().text());
-    if (hand.isPresent()) {
-      statement.next();
-    } else if (!statement.atEnd()) {
-      throw Statement.unexpected(statement.peek(), "double, left, right or " + END);
-    }
-    return Statement.at(at, degrees, given -> new Helix(given, hand, doubled));
   }
 
   private static WheelSize readTool(Statement statement) throws BadStatement {
@@ -218,13 +158,19 @@ public final class SizeText {
     return Optional.of(statement.expectQuantity(Unit.Dimension.LENGTH));
   }
 
-  private static Rack readRack(Statement statement) throws BadStatement {
-    Token at = statement.peek();
+  /** A number, and behind it or not {@code deg} or its sign. */
+  static BigFraction degrees(Statement statement, String expected) throws BadStatement {
     statement.split("deg|\u00b0");
-    BigFraction degrees = statement.expectNumber("a pressure angle in degrees, as 20");
+    BigFraction degrees = statement.expectNumber(expected);
     if (!statement.accept("deg")) {
       statement.accept("\u00b0");
     }
+    return degrees;
+  }
+
+  private static Rack readRack(Statement statement) throws BadStatement {
+    Token at = statement.peek();
+    BigFraction degrees = degrees(statement, "a pressure angle in degrees, as 20");
     boolean stub = statement.accept("stub");
     return Statement.at(at, degrees, angle -> new Rack(angle, stub));
   }

@@ -1,7 +1,6 @@
 package steadycog.piece;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -205,11 +204,7 @@ public record BevelBody(
       for (int k = 0; k < behind.size(); k++) {
         wall(behind.get(k), ahead.get(k));
       }
-      double[] flat = new double[3 * points.size()];
-      for (int k = 0; k < points.size(); k++) {
-        System.arraycopy(points.get(k), 0, flat, 3 * k, 3);
-      }
-      return new Solid(flat, triangles.stream().flatMapToInt(Arrays::stream).toArray());
+      return Solid.of(points, triangles);
     }
 
     private int tooth(Polar point, int tooth, double scale) {

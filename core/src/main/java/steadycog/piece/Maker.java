@@ -180,15 +180,12 @@ abstract sealed class Maker permits WheelMaker, CycloidMaker, StrainMaker, Bevel
       return List.of();
     }
     double radius = Pieces.count(train, wheel) * train.moduleMm(wheel) / 2;
-    double turn = Math.tan(helix.radians()) / radius;
+    double turn = helix.sign() * Math.tan(helix.radians()) / radius;
     double apex =
         helix.isDouble()
             ? train.meshing(wheel).stream().mapToDouble(this::width).min().orElseThrow() / 2
             : Double.POSITIVE_INFINITY;
-    double way = helix.hand().filter(Helix.Hand.LEFT::equals).isPresent() ? -1 : 1;
-    return teeth.lines().stream()
-        .map(line -> new Slab.Winding(line, from, way * turn, apex))
-        .toList();
+    return teeth.lines().stream().map(line -> new Slab.Winding(line, from, turn, apex)).toList();
   }
 
   static Round round(Polar at, double scale, double radius) {

@@ -29,11 +29,6 @@ public record Slab(String name, double from, double to, Region region, List<Wind
       double height = z - foot;
       return turn * (height > apex ? 2 * apex - height : height);
     }
-
-    /** The same further up along the axis. */
-    Winding raised(double by) {
-      return new Winding(line, foot + by, turn, apex);
-    }
   }
 
   public Slab {

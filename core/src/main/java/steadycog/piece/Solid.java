@@ -61,6 +61,24 @@ public record Solid(double[] points, int[] corners) {
                     : new Builder(piece.slabs(), chord).build());
   }
 
+  /**
+   * A surface point by point.
+   *
+   * @param points x, y, z each
+   * @param triangles three indices of points each, counter-clockwise seen from outside
+   */
+  static Solid of(List<double[]> points, List<int[]> triangles) {
+    double[] flat = new double[3 * points.size()];
+    for (int k = 0; k < points.size(); k++) {
+      System.arraycopy(points.get(k), 0, flat, 3 * k, 3);
+    }
+    int[] corners = new int[3 * triangles.size()];
+    for (int k = 0; k < triangles.size(); k++) {
+      System.arraycopy(triangles.get(k), 0, corners, 3 * k, 3);
+    }
+    return new Solid(flat, corners);
+  }
+
   /** The enclosed volume in mm³, positive where all triangles look outwards. */
   public double volume() {
     double sum = 0;
@@ -117,15 +135,7 @@ public record Solid(double[] points, int[] corners) {
         bound(cell, filled);
       }
       edges.forEach(this::wall);
-      double[] flat = new double[3 * points.size()];
-      for (int k = 0; k < points.size(); k++) {
-        System.arraycopy(points.get(k), 0, flat, 3 * k, 3);
-      }
-      int[] indices = new int[3 * triangles.size()];
-      for (int k = 0; k < triangles.size(); k++) {
-        System.arraycopy(triangles.get(k), 0, indices, 3 * k, 3);
-      }
-      return new Solid(flat, indices);
+      return of(points, triangles);
     }
 
     private static PointOnGeometryLocator locator(Polygon polygon) {

@@ -138,15 +138,7 @@ final class WoundSolid {
       }
       below = here;
     }
-    double[] flat = new double[3 * points.size()];
-    for (int k = 0; k < points.size(); k++) {
-      System.arraycopy(points.get(k), 0, flat, 3 * k, 3);
-    }
-    int[] corners = new int[3 * triangles.size()];
-    for (int k = 0; k < triangles.size(); k++) {
-      System.arraycopy(triangles.get(k), 0, corners, 3 * k, 3);
-    }
-    return new Solid(flat, corners);
+    return Solid.of(points, triangles);
   }
 
   /** Every line at a level, each of its edges as the points that it goes through. */

@@ -8,8 +8,6 @@ import java.util.OptionalInt;
 import steadycog.number.Memo;
 import steadycog.number.Same;
 import steadycog.train.Clearance.Gap;
-import steadycog.train.Helices;
-import steadycog.train.Helix;
 import steadycog.train.MemberId;
 import steadycog.train.Mesh;
 import steadycog.train.Planetary;
@@ -45,56 +43,39 @@ public final class PlanetGeometry {
   private final Sizes sizes;
   private final double moduleMm;
   private final double radius;
-
-  /** How the teeth of each row wind. */
-  private final List<Helix> helices;
-
   private final Memo<MemberId, Cut> cuts;
-
-  /** The module of each row over that of the train. */
-  private final double[] scales;
+  private final List<SetRow> teeth;
 
   /** How far axes stand off what runs without play, in modules of the train. */
   private final double apart;
 
   /** The geometry of {@code part} by its counts alone, of the usual rack. */
   public PlanetGeometry(Planetary part) {
-    this(
-        part,
-        Sizes.UNSTATED,
-        1,
-        new double[] {1, 1},
-        Collections.nCopies(part.rows().size(), Helix.STRAIGHT));
+    this(part, Sizes.UNSTATED, 1, Collections.nCopies(part.rows().size(), SetRow.USUAL));
   }
 
   /** Rules, layout and sizes of one train all ask for its sets: those asked for last are kept. */
   private static final Memo<Same<Train, Planetary>, PlanetGeometry> LATEST =
-      Memo.of(16, set -> workedOut(set.one(), set.other()));
+      Memo.of(
+          16,
+          set ->
+              new PlanetGeometry(
+                  set.other(),
+                  set.one().sizes(),
+                  set.one().moduleMm(),
+                  SetRow.of(set.one(), set.other())));
 
   /** The geometry of a set as its train's card sizes it; of one train worked out once. */
   public static PlanetGeometry of(Train train, Planetary part) {
     return LATEST.get(new Same<>(train, part));
   }
 
-  private static PlanetGeometry workedOut(Train train, Planetary part) {
-    double[] scales = new double[part.rows().size()];
-    List<Helix> helices = new ArrayList<>();
-    for (int row = 0; row < scales.length; row++) {
-      MemberId planet = part.planetIds(row).getFirst();
-      scales[row] = train.moduleMm(planet) / train.moduleMm();
-      helices.add(Helices.of(train, planet));
-    }
-    return new PlanetGeometry(part, train.sizes(), train.moduleMm(), scales, helices);
-  }
-
   /** Its meshes are worked out once. */
-  private PlanetGeometry(
-      Planetary part, Sizes sizes, double moduleMm, double[] scales, List<Helix> helices) {
+  private PlanetGeometry(Planetary part, Sizes sizes, double moduleMm, List<SetRow> teeth) {
     this.part = part;
     this.sizes = sizes;
     this.moduleMm = moduleMm;
-    this.scales = scales;
-    this.helices = List.copyOf(helices);
+    this.teeth = List.copyOf(teeth);
     this.apart = sizes.clearance().mm(Gap.APART) / moduleMm;
     for (int row = 0; row < part.rows().size(); row++) {
       rows.add(part.meshes(row));
@@ -110,7 +91,11 @@ public final class PlanetGeometry {
 
   /** The module of a mesh's row over that of the train. */
   private double scale(Mesh mesh) {
-    return scales[row(mesh)];
+    return scale(row(mesh));
+  }
+
+  private double scale(int row) {
+    return teeth.get(row).scale();
   }
 
   private int row(Mesh mesh) {
@@ -168,7 +153,7 @@ public final class PlanetGeometry {
 
   /** The rack that cuts the wheels of a row, in the plane of rotation. */
   BasicRack rack(int row) {
-    return BasicRack.of(sizes.rackInForce()).wound(helices.get(row));
+    return teeth.get(row).rack();
   }
 
   /** The rack of the two wheels of a mesh. */
@@ -179,7 +164,7 @@ public final class PlanetGeometry {
   /** The stated shift of a wheel in modules of the plane of rotation; 0 where none is. */
   double statedShift(MemberId wheel) {
     return sizes.shift(wheel).map(x -> x.doubleValue()).orElse(0.0)
-        * helices.get(part.rowOf(wheel).orElse(0)).cosine();
+        * teeth.get(part.rowOf(wheel).orElse(0)).cosine();
   }
 
   /** Distance of the first planet's (of pairs the inner planet's) axis from the carrier's. */
@@ -230,7 +215,7 @@ public final class PlanetGeometry {
       return sharedRadius();
     }
     double standard = Math.abs(first().span()) / 2.0;
-    double scale = scales[0];
+    double scale = scale(0);
     if (part.row().sun().isEmpty()) {
       return scale * standard - apart;
     }
@@ -240,9 +225,9 @@ public final class PlanetGeometry {
 
   private double pairRadius() {
     if (part.row().sun().isPresent()) {
-      return scales[0] * (count(part.row().sun()) + planet(0)) / 2.0;
+      return scale(0) * (count(part.row().sun()) + planet(0)) / 2.0;
     }
-    double outer = scales[0] * (count(part.row().ring()) - part.row().outer().count()) / 2.0;
+    double outer = scale(0) * (count(part.row().ring()) - part.row().outer().count()) / 2.0;
     return Math.abs(outer - pairDistance());
   }
 
@@ -258,7 +243,7 @@ public final class PlanetGeometry {
       return innerRadius();
     }
     return part.row().ring().isPresent()
-        ? scales[0] * (count(part.row().ring()) - planet(1)) / 2.0
+        ? scale(0) * (count(part.row().ring()) - planet(1)) / 2.0
         : innerRadius() + pairDistance();
   }
 
@@ -282,7 +267,7 @@ public final class PlanetGeometry {
   }
 
   private double pairDistance() {
-    return scales[0] * (planet(0) + planet(1)) / 2.0;
+    return scale(0) * (planet(0) + planet(1)) / 2.0;
   }
 
   /**
@@ -349,7 +334,7 @@ public final class PlanetGeometry {
         int teeth = planets.get(earlier % next.size()).count();
         for (int own = 0; own < next.size(); own++) {
           Polar b = next.get(own);
-          double tips = scales[row] * ((teeth + planets.get(own).count()) / 2.0 + 2 * addendum);
+          double tips = scale(row) * ((teeth + planets.get(own).count()) / 2.0 + 2 * addendum);
           least = Math.min(least, Math.hypot(a.x() - b.x(), a.y() - b.y()) - tips);
         }
       }
@@ -380,7 +365,7 @@ public final class PlanetGeometry {
 
   /** The module of a row, mm. */
   double moduleMm(int row) {
-    return moduleMm * scales[row];
+    return moduleMm * scale(row);
   }
 
   /** How a wheel of the set is cut. */

@@ -11,7 +11,6 @@ import steadycog.shape.Axes;
 import steadycog.torque.Torques;
 import steadycog.train.Helices;
 import steadycog.train.Helix;
-import steadycog.train.Helix.Hand;
 import steadycog.train.MemberId;
 import steadycog.train.Mesh;
 import steadycog.train.Planetary;
@@ -39,10 +38,10 @@ public record Thrust(MemberId member, boolean planet, double force, double tilti
    * @param force N, towards the drive end positive
    * @param lever from the wheel's axis to the contacts, mm
    */
-  public record OfMesh(Mesh mesh, MemberId wheel, double force, double lever) {}
+  private record OfMesh(Mesh mesh, MemberId wheel, double force, double lever) {}
 
   /** Of every wheel by every mesh whose torque follows: - s T tan b / r, s 1 of a right hand. */
-  public static List<OfMesh> ofMeshes(Train train, Torques torques) {
+  private static List<OfMesh> ofMeshes(Train train, Torques torques) {
     List<OfMesh> all = new ArrayList<>();
     if (!Helices.any(train)) {
       return all;
@@ -51,12 +50,10 @@ public record Thrust(MemberId member, boolean planet, double force, double tilti
     for (int k = 0; k < meshes.size(); k++) {
       Mesh mesh = meshes.get(k);
       Optional<MeshFigures> figures = MeshFigures.of(train, mesh);
-      double force =
-          Math.max(
-              Math.abs(force(train, torques, k, mesh, mesh.a())),
-              Math.abs(force(train, torques, k, mesh, mesh.b())));
+      double one = force(train, torques, k, mesh, mesh.a());
+      double other = force(train, torques, k, mesh, mesh.b());
       // Losses are a moment that no force along the axis goes with: both are pressed alike.
-      double onFirst = Math.copySign(force, force(train, torques, k, mesh, mesh.a()));
+      double onFirst = Math.copySign(Math.max(Math.abs(one), Math.abs(other)), one);
       if (figures.isPresent() && !Helices.of(train, mesh.a()).isStraight()) {
         MeshFigures known = figures.get();
         all.add(new OfMesh(mesh, mesh.a(), onFirst, known.workingRadius(mesh.a())));
@@ -78,8 +75,7 @@ public record Thrust(MemberId member, boolean planet, double force, double tilti
             .map(BigFraction::doubleValue)
             .orElse(0.0);
     double radius = mesh.teeth(wheel).count() * train.moduleMm(wheel) / 2;
-    double right = helix.hand().filter(Hand.LEFT::equals).isPresent() ? -1 : 1;
-    return -right * torque * MM_PER_M / radius * Math.tan(helix.radians());
+    return -helix.sign() * torque * MM_PER_M / radius * Math.tan(helix.radians());
   }
 
   /**

@@ -50,15 +50,6 @@ public final class Helices {
     return train.pitch(wheel).map(given -> given.moduleMm().doubleValue()).orElse(1.0);
   }
 
-  /** The same train with the teeth of a wheel and of all that mesh with it wound otherwise. */
-  public static Train with(Train train, MemberId wheel, Optional<Helix> changed) {
-    Sizes sizes = train.sizes();
-    for (MemberId one : train.meshing(wheel)) {
-      sizes = sizes.with(one, sizes.own(one).withHelix(Optional.empty()));
-    }
-    return train.withSizes(sizes.with(wheel, sizes.own(wheel).withHelix(changed)));
-  }
-
   /** Statements that do not go together, pair by pair. */
   public static List<Contradiction> contradictions(Train train) {
     List<Contradiction> all = new ArrayList<>();

@@ -58,6 +58,11 @@ public record Helix(BigFraction degrees, Optional<Hand> hand, boolean doubled) {
     return doubled && !isStraight();
   }
 
+  /** 1 of a right hand, and where none is said, -1 of a left one. */
+  public int sign() {
+    return hand.filter(Hand.LEFT::equals).isPresent() ? -1 : 1;
+  }
+
   /** The angle at the reference cylinder, radians, without a sign. */
   public double radians() {
     return Math.toRadians(degrees.doubleValue());

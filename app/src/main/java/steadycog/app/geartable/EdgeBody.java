@@ -121,8 +121,7 @@ final class EdgeBody extends Group {
       return;
     }
     double half = width * LINE_SHARE / 2;
-    double fall = helix.hand().filter(Helix.Hand.LEFT::equals).isPresent() ? -1 : 1;
-    double slope = fall * Math.tan(helix.radians());
+    double slope = helix.sign() * Math.tan(helix.radians());
     for (int k = -1; k <= 1; k++) {
       double middle = y + k * Math.min(LINES_APART, room / 4);
       double bend = helix.isDouble() ? slope * half / 2 : 0;
@@ -140,8 +139,7 @@ final class EdgeBody extends Group {
    */
   void showCup(EdgeCup cup, DoubleUnaryOperator x, DoubleUnaryOperator y, double scale) {
     main = upper;
-    hatch.clear();
-    winding.setVisible(false);
+    leaveWhole();
     double from = x.applyAsDouble(cup.plane() + 0.17);
     double to = x.applyAsDouble(cup.plane() + 0.42);
     double above = y.applyAsDouble(cup.height() + cup.radius());
@@ -172,8 +170,7 @@ final class EdgeBody extends Group {
   /** A bevel gear on an upright shaft. */
   void showCone(EdgeCone edge, double x, DoubleUnaryOperator y, double scale, double widest) {
     main = cone;
-    hatch.clear();
-    winding.setVisible(false);
+    leaveWhole();
     double large = Math.min(edge.large() * scale, widest);
     double small = large * edge.small() / edge.large();
     double far = y.applyAsDouble(edge.height());
@@ -190,8 +187,7 @@ final class EdgeBody extends Group {
   void showCarrier(
       EdgeCarrier carrier, DoubleUnaryOperator x, DoubleUnaryOperator y, double scale) {
     main = plate;
-    hatch.clear();
-    winding.setVisible(false);
+    leaveWhole();
     boolean before = carrier.pinTo() > carrier.plateAt();
     double at = x.applyAsDouble(carrier.plateAt()) - (before ? PLATE : 0);
     double top = y.applyAsDouble(carrier.height() + carrier.reach());
@@ -211,6 +207,12 @@ final class EdgeBody extends Group {
     upperRoot.setVisible(false);
     lowerRoot.setVisible(false);
     pseudoClassStateChanged(ODD, true);
+  }
+
+  /** Neither hatched nor wound. */
+  private void leaveWhole() {
+    hatch.clear();
+    winding.setVisible(false);
   }
 
   /** Points of the body that a leader may end on. */
