@@ -1,29 +1,45 @@
 package steadycog.check;
 
 import java.util.ArrayList;
+import java.util.Collections;
+import java.util.Comparator;
 import java.util.List;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import steadycog.number.Exact;
+import steadycog.number.Figures;
 import steadycog.number.Measured;
 import steadycog.piece.Blank;
 import steadycog.sizing.MeshFigures;
+import steadycog.sizing.Thrust;
+import steadycog.sizing.WheelFigures;
+import steadycog.torque.Torques;
+import steadycog.train.Built;
 import steadycog.train.Helices;
 import steadycog.train.Helices.Contradiction;
 import steadycog.train.Helix;
+import steadycog.train.Member;
 import steadycog.train.MemberId;
 import steadycog.train.Mesh;
 import steadycog.train.Planetary;
+import steadycog.train.Teeth;
 import steadycog.train.Train;
 
 /**
  * Teeth that wind: hands and angles that contradict each other, faces too narrow for a helical pair
  * to be quieter than a straight one (overlap ratio below 1, ISO 21771), angles that press hard on
- * the shoulders, and sets of herringbones that cannot be put together.
+ * the shoulders, sets of herringbones that cannot be put together, thrust that shoulders have to
+ * take, and faces too narrow to be spanned by a micrometer.
  */
 final class HelixRule implements Rule {
   private static final int STEEP = 35;
   private static final double ENOUGH = 1;
+
+  @Override
+  public Needs needs() {
+    return Needs.LOADING;
+  }
 
   @Override
   public List<Finding> check(Subject subject) {
@@ -44,8 +60,51 @@ final class HelixRule implements Rule {
     train.parts(Planetary.class).forEach(set -> herringbones(train, set, found));
     if (train.isSized()) {
       train.meshes().forEach(mesh -> overlap(train, mesh, found));
+      spans(train, found);
+    }
+    Torques torques = subject.loading().flow().torques();
+    if (torques.status() == Torques.Status.DETERMINED) {
+      thrusts(train, torques, found);
     }
     return found;
+  }
+
+  /** What has to be taken up, and where two wheels of a shaft add to it that could take it off. */
+  private static void thrusts(Train train, Torques torques, List<Finding> found) {
+    List<Thrust> all = Thrust.of(train, torques).stream().filter(one -> one.force() != 0).toList();
+    if (all.isEmpty()) {
+      return;
+    }
+    Thrust most = Collections.max(all, Comparator.comparingDouble(one -> Math.abs(one.force())));
+    found.add(
+        Finding.of("thrust", Severity.NOTE, all.stream().map(Thrust::member).toList())
+            .with("most", most.member().toString())
+            .with("force", Figures.shown(Math.abs(most.force())) + " N")
+            .with("end", most.force() > 0 ? "drive" : "far"));
+    for (Thrust one : all) {
+      one.cancelling()
+          .filter(Thrust.Cancelling::adds)
+          .ifPresent(
+              way ->
+                  found.add(
+                      Finding.of("thrust-adds", Severity.NOTE, List.of(way.other(), way.wheel()))
+                          .with("force", Figures.shown(Math.abs(one.force())) + " N")
+                          .with("helix", way.toString())));
+    }
+  }
+
+  /** Wheels whose face the flats of a micrometer leave before they touch (ISO 21771, span). */
+  private static void spans(Train train, List<Finding> found) {
+    for (Member member : train.members()) {
+      WheelFigures.of(train, member)
+          .filter(figures -> figures.spanFace().orElse(0.0) > oneHand(train, figures))
+          .ifPresent(
+              figures ->
+                  found.add(
+                      Finding.of("helix-span", Severity.NOTE, List.of(member.id()))
+                          .with("teeth", figures.spanned().orElseThrow())
+                          .with("face", Measured.mm(figures.spanFace().orElseThrow(), 1))));
+    }
   }
 
   private static String says(Train train, MemberId wheel) {
@@ -72,19 +131,41 @@ final class HelixRule implements Rule {
     }
   }
 
-  /** Planets can be pushed into one of sun and ring along the axis, not into both. */
+  /**
+   * Planets can be set into one of sun and ring across their axes, and then no more be pushed into
+   * the other along them.
+   */
   private static void herringbones(Train train, Planetary set, List<Finding> found) {
-    for (int row = 0; row < set.rows().size(); row++) {
-      boolean closed =
-          set.rows().get(row).sun().isPresent() && set.rows().get(row).ring().isPresent();
-      if (closed && Helices.of(train, set.ringId(row)).isDouble()) {
-        found.add(
-            Finding.of(
-                "herringbone-set",
-                Severity.ERROR,
-                List.of(set.sunId(row), set.planetIds(row).getFirst(), set.ringId(row))));
-      }
+    List<Member> doubled =
+        set.wheels().stream().filter(w -> Helices.of(train, w.id()).isDouble()).toList();
+    List<MemberId> planets = ids(doubled, w -> set.isPlanet(w.id()));
+    List<MemberId> rings = ids(doubled, w -> w.teeth().filter(Teeth::internal).isPresent());
+    List<MemberId> suns = ids(doubled, w -> !planets.contains(w.id()) && !rings.contains(w.id()));
+    boolean blocked = !suns.isEmpty() && !rings.isEmpty();
+    boolean parted =
+        Stream.of(suns, rings, planets).anyMatch(all -> built(train, all, Built.HALVES));
+    boolean inPlace =
+        Stream.of(suns, rings, planets).allMatch(all -> built(train, all, Built.PLACE));
+    if (blocked && !parted && !inPlace) {
+      found.add(
+          Finding.of(
+              "herringbone-set",
+              Severity.ERROR,
+              List.of(suns.getFirst(), planets.getFirst(), rings.getFirst())));
     }
+  }
+
+  /** The face that winds one way, mm. */
+  private static double oneHand(Train train, WheelFigures figures) {
+    return Blank.widthMm(train, figures.id()) / (figures.helix().isDouble() ? 2 : 1);
+  }
+
+  private static List<MemberId> ids(List<Member> wheels, Predicate<Member> which) {
+    return wheels.stream().filter(which).map(Member::id).toList();
+  }
+
+  private static boolean built(Train train, List<MemberId> wheels, Built how) {
+    return wheels.stream().allMatch(w -> train.size(w).built().filter(how::equals).isPresent());
   }
 
   private static void overlap(Train train, Mesh mesh, List<Finding> found) {

@@ -60,7 +60,13 @@ final class Proposals {
           "ring-wall",
           "collision",
           "unmade",
+          "thrust",
+          "helix-span",
           "one-module");
+
+  /** Findings about how teeth wind: other angles, hands and halves are all there is to them. */
+  private static final Set<String> OF_HELIX =
+      Set.of("helix-hands", "helix-steep", "helix-overlap", "herringbone-set", "thrust-adds");
 
   /** Findings that no count of teeth puts right. */
   private static final Set<String> OF_SIZES = Set.of("tooth-strength", "shaft-steps", "least-play");
@@ -110,6 +116,9 @@ final class Proposals {
     if (code.equals("tooth-strength")) {
       return trials(members, () -> SizeChanges.strength(train, members.getFirst()));
     }
+    if (OF_HELIX.contains(code)) {
+      return trials(List.of(code, members), () -> new HelixChanges(train).of(code, members));
+    }
     boolean sizes = !OF_COUNTS.contains(code);
     List<Trial> all = new ArrayList<>();
     for (Part part : parts(finding)) {
@@ -138,7 +147,10 @@ final class Proposals {
   /** Changes of tooth counts. */
   List<Trial> counts(Finding finding) {
     String code = finding.code();
-    if (OF_NOTHING.contains(code) || OF_ROLES.contains(code) || OF_SIZES.contains(code)) {
+    if (OF_NOTHING.contains(code)
+        || OF_ROLES.contains(code)
+        || OF_SIZES.contains(code)
+        || OF_HELIX.contains(code)) {
       return List.of();
     }
     List<Trial> all = new ArrayList<>();

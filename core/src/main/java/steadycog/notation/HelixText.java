@@ -2,9 +2,12 @@ package steadycog.notation;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.function.BiFunction;
 import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.notation.Statement.BadStatement;
+import steadycog.train.Built;
 import steadycog.train.Helix;
+import steadycog.train.Member;
 import steadycog.train.MemberId;
 import steadycog.train.Part;
 import steadycog.train.Sizes;
@@ -12,10 +15,16 @@ import steadycog.train.WheelSize;
 
 /**
  * How teeth wind: {@code helix 20 deg} of all, {@code helix fore 20 deg} of a part, {@code helix
- * sun 15 deg left} of a wheel and all that mesh with it; {@code double} for herringbones.
+ * sun 15 deg left} of a wheel and all that mesh with it; {@code double} for herringbones. And how
+ * wheels come to their places that cannot be pushed into teeth which wind both ways: {@code build
+ * ring in halves}, {@code build in place}.
  */
 final class HelixText {
   private HelixText() {}
+
+  private interface Reading {
+    WheelSize of(Statement statement) throws BadStatement;
+  }
 
   /** Reads what follows the verb; whoever calls looks for the end. */
   static Sizes read(Statement statement, List<Part> parts, MemberNames names) throws BadStatement {
@@ -23,6 +32,27 @@ final class HelixText {
     if (at.text().isEmpty() || !Character.isLetter(at.text().charAt(0))) {
       return Sizes.UNSTATED.withCommon(size(statement));
     }
+    return of(statement, parts, names, HelixText::size, OwnPitches::ofMeshes);
+  }
+
+  /** The same of how wheels come to their places; a part's statement is that of all its wheels. */
+  static Sizes readBuilt(Statement statement, List<Part> parts, MemberNames names)
+      throws BadStatement {
+    boolean all = statement.peek().is("in") && Built.of(statement.peekSecond().text()).isPresent();
+    return all
+        ? Sizes.UNSTATED.withCommon(built(statement))
+        : of(statement, parts, names, HelixText::built, HelixText::ofAll);
+  }
+
+  /** Of a part, spread over its wheels, or of one wheel. */
+  private static Sizes of(
+      Statement statement,
+      List<Part> parts,
+      MemberNames names,
+      Reading reading,
+      BiFunction<Part, WheelSize, Sizes> spread)
+      throws BadStatement {
+    Token at = statement.peek();
     Optional<Part> named =
         parts.stream()
             .filter(part -> !part.name().isEmpty() && part.name().equalsIgnoreCase(at.text()))
@@ -30,23 +60,47 @@ final class HelixText {
     if (named.isPresent()) {
       require(named.get().takesHelix(), at, at.text());
       statement.next();
-      return OwnPitches.ofMeshes(named.get(), size(statement));
+      return spread.apply(named.get(), reading.of(statement));
     }
     MemberId wheel = names.read(statement);
     Part part = SizeText.part(wheel, parts);
     require(part.takesHelix() && SizeText.toothed(part, wheel), at, wheel.toString());
-    return Sizes.UNSTATED.with(wheel, size(statement));
+    return Sizes.UNSTATED.with(wheel, reading.of(statement));
   }
 
   private static void require(boolean takes, Token at, String whose) throws BadStatement {
     if (!takes) {
       throw new BadStatement(
           at.problem(
-              "a helix of " + whose + ": only involute teeth on parallel axes wind; leave it out"));
+              "teeth of " + whose + ": only involute teeth on parallel axes wind; leave it out"));
     }
   }
 
+  private static Sizes ofAll(Part part, WheelSize size) {
+    Sizes all = Sizes.UNSTATED;
+    for (Member wheel : part.members()) {
+      all = wheel.teeth().isPresent() ? all.with(wheel.id(), size) : all;
+    }
+    return all;
+  }
+
+  private static WheelSize built(Statement statement) throws BadStatement {
+    String expected = "in halves or in place";
+    Token at = statement.peek();
+    Optional<Built> built =
+        statement.accept("in") ? Built.of(statement.peek().text()) : Optional.empty();
+    if (built.isEmpty()) {
+      throw Statement.unexpected(at, expected);
+    }
+    statement.next();
+    return WheelSize.NONE.withBuilt(built);
+  }
+
   private static WheelSize size(Statement statement) throws BadStatement {
+    return WheelSize.NONE.withHelix(Optional.of(helix(statement)));
+  }
+
+  static Helix helix(Statement statement) throws BadStatement {
     Token at = statement.peek();
     BigFraction degrees = SizeText.degrees(statement, "a helix angle in degrees, as 20");
     boolean doubled = statement.accept("double");
@@ -57,7 +111,6 @@ final class HelixText {
     } else if (!statement.atEnd()) {
       throw Statement.unexpected(statement.peek(), "double, left, right or " + SizeText.END);
     }
-    Helix helix = Statement.at(at, degrees, given -> new Helix(given, hand, doubled));
-    return WheelSize.NONE.withHelix(Optional.of(helix));
+    return Statement.at(at, degrees, given -> new Helix(given, hand, doubled));
   }
 }

@@ -15,6 +15,7 @@ import steadycog.number.Unit;
 import steadycog.train.Bore;
 import steadycog.train.Clearance;
 import steadycog.train.Clearance.Gap;
+import steadycog.train.Helix;
 import steadycog.train.Join;
 import steadycog.train.Made;
 import steadycog.train.Material;
@@ -30,8 +31,8 @@ import steadycog.train.WheelSize;
  * Sizes as they are written: {@code angle 20}, {@code width sun 8 mm}, {@code shift A 0.3}, {@code
  * bore A 5 mm flat 4.5 mm}, {@code clearance printed flank 0.1 mm}, {@code offset planet 0.08 mm},
  * {@code material sun steel}, {@code distance A-B 40 mm}, {@code sharing 1.2}, {@code tolerance
- * centre +0.02 -0 mm thickness +0 -0.03 mm}, {@code tool planet 12}. Without a member width, bore
- * and material are those of every wheel.
+ * centre +0.02 -0 mm thickness +0 -0.03 mm}, {@code tool planet 12}, {@code build ring in halves}.
+ * Without a member width, bore and material are those of every wheel.
  */
 public final class SizeText {
   static final String END = "the end of the statement";
@@ -51,6 +52,11 @@ public final class SizeText {
   /** A material typed by itself, as {@code steel bending 200 MPa}; empty if it is none. */
   public static Optional<Made> made(String text) {
     return alone(text, SizeText::readMade);
+  }
+
+  /** A helix typed by itself, as {@code 20 deg double left}; empty if it is none. */
+  public static Optional<Helix> helix(String text) {
+    return alone(text, HelixText::helix);
   }
 
   private interface Reading<T> {
@@ -83,6 +89,7 @@ public final class SizeText {
           case "sharing" -> readSharing(statement);
           case "tolerance" -> readTolerance(statement, parts);
           case "helix" -> HelixText.read(statement, parts, names);
+          case "build" -> HelixText.readBuilt(statement, parts, names);
           case "shift", "offset", "tool" -> readOwn(verb, statement, parts, names);
           default ->
               startsMember(verb, statement)
@@ -357,6 +364,7 @@ public final class SizeText {
         .or(() -> size.made().map(made -> "material" + of + " " + made))
         .or(() -> size.tool().map(edges -> "tool" + of + " " + edges))
         .or(() -> size.helix().map(helix -> "helix" + of + " " + helix))
+        .or(() -> size.built().map(built -> "build" + of + " " + built))
         .or(() -> size.pitch().map(pitch -> pitch.statement().replaceFirst(" ", of + " ")))
         .orElseThrow();
   }

@@ -35,6 +35,7 @@ enum Verb {
   DP(Follows.MEMBERS),
   ANGLE(Follows.of(NOBODY, List.of("deg", "stub"))),
   HELIX(Follows.of(MEMBER, List.of("deg", "double", "left", "right"))),
+  BUILD(Follows.of(MEMBER, List.of("in", "halves", "place"))),
   WIDTH(Follows.of(MEMBER, List.of(), LENGTH)),
   SHIFT(Follows.MEMBERS),
   BORE(Follows.of(MEMBER, List.of("flat", "hex", "key"), LENGTH)),

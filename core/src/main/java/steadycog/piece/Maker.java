@@ -171,8 +171,10 @@ abstract sealed class Maker permits WheelMaker, CycloidMaker, StrainMaker, Bevel
   }
 
   /**
-   * How the toothed lines of a wheel wind, from the height at which all that mesh begin; halves of
-   * herringbones meet in the middle of the narrowest of them.
+   * How the toothed lines of a wheel wind, as they lie in the middle of the narrowest of all that
+   * mesh, where halves of herringbones meet: rows of one body are clocked in those planes.
+   *
+   * @param from where all that mesh begin
    */
   final List<Slab.Winding> winding(MemberId wheel, Region teeth, double from) {
     Helix helix = Helices.of(train, wheel);
@@ -181,11 +183,15 @@ abstract sealed class Maker permits WheelMaker, CycloidMaker, StrainMaker, Bevel
     }
     double radius = Pieces.count(train, wheel) * train.moduleMm(wheel) / 2;
     double turn = helix.sign() * Math.tan(helix.radians()) / radius;
-    double apex =
-        helix.isDouble()
-            ? train.meshing(wheel).stream().mapToDouble(this::width).min().orElseThrow() / 2
-            : Double.POSITIVE_INFINITY;
-    return teeth.lines().stream().map(line -> new Slab.Winding(line, from, turn, apex)).toList();
+    double plane = from + middle(wheel);
+    return teeth.lines().stream()
+        .map(line -> new Slab.Winding(line, plane, turn, helix.isDouble()))
+        .toList();
+  }
+
+  /** Of the narrowest of all faces that mesh, from where they begin, mm. */
+  final double middle(MemberId wheel) {
+    return train.meshing(wheel).stream().mapToDouble(this::width).min().orElseThrow() / 2;
   }
 
   static Round round(Polar at, double scale, double radius) {

@@ -38,6 +38,11 @@ public record Piece(
    */
   public record Stand(double x, double y, double z, double angle, Optional<Orbit> orbit) {
 
+    /** The same so much higher. */
+    Stand raised(double by) {
+      return new Stand(x, y, z + by, angle, orbit);
+    }
+
     /** One on an axis at rest. */
     static Stand at(double x, double y, double z, double angle) {
       return new Stand(x, y, z, angle, Optional.empty());
@@ -83,12 +88,30 @@ public record Piece(
             bodies == 0 ? "nothing is left of it" : "it falls apart into " + bodies + " pieces");
   }
 
+  /** Its two halves, parted across its axis at a height inside it. */
+  List<Piece> halves(double height) {
+    double top = slabs.getLast().to();
+    return List.of(half(1, 0, height), half(2, height, top));
+  }
+
+  private Piece half(int which, double low, double high) {
+    return new Piece(
+        member,
+        name + " half " + which,
+        remark,
+        slabs.stream().flatMap(slab -> slab.between(low, high).stream()).toList(),
+        stands.stream().map(stand -> stand.raised(low)).toList(),
+        obstacle,
+        running,
+        bevel);
+  }
+
   /** Whether teeth of it wind round its axis. */
   public boolean isWound() {
     return slabs.stream().anyMatch(slab -> !slab.windings().isEmpty());
   }
 
-  /** What its flat outlines are, in one line: of teeth that wind the section at their foot. */
+  /** What its flat outlines are, in one line: of teeth that wind the section in their middle. */
   public String flatTitle() {
     return isWound() ? title() + ", transverse section" : title();
   }

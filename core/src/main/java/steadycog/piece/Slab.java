@@ -1,6 +1,7 @@
 package steadycog.piece;
 
 import java.util.List;
+import java.util.Optional;
 import steadycog.shape.Outline;
 
 /**
@@ -9,7 +10,7 @@ import steadycog.shape.Outline;
  * @param name what it is, as {@code row 2}; empty where the piece has but one
  * @param from along the axis, mm
  * @param to along the axis, mm, above {@code from}
- * @param region as it lies at the foot of its windings, straight lines everywhere
+ * @param region as it lies in the plane of its windings, straight lines everywhere
  * @param windings which of its lines wind round the axis; none of straight teeth
  */
 public record Slab(String name, double from, double to, Region region, List<Winding> windings) {
@@ -18,16 +19,21 @@ public record Slab(String name, double from, double to, Region region, List<Wind
    * A toothed line that winds round the axis.
    *
    * @param line one of the region's
-   * @param foot height at which it lies as it is there, mm
+   * @param plane height at which it lies as it is there, the middle of all faces that mesh, mm
    * @param turn per mm of height, radians, right-handed positive
-   * @param apex height over the foot from which it winds back, mm; of plain teeth infinite
+   * @param doubled whether it winds back from its plane on, as that of a herringbone
    */
-  public record Winding(Outline line, double foot, double turn, double apex) {
+  public record Winding(Outline line, double plane, double turn, boolean doubled) {
+
+    /** The same of a slab that begins {@code z} lower. */
+    Winding lowered(double z) {
+      return new Winding(line, plane - z, turn, doubled);
+    }
 
     /** By what the line is turned at a height, radians. */
     public double at(double z) {
-      double height = z - foot;
-      return turn * (height > apex ? 2 * apex - height : height);
+      double height = z - plane;
+      return turn * (doubled ? -Math.abs(height) : height);
     }
   }
 
@@ -41,6 +47,21 @@ public record Slab(String name, double from, double to, Region region, List<Wind
   /** One whose lines go straight up. */
   public Slab(String name, double from, double to, Region region) {
     this(name, from, to, region, List.of());
+  }
+
+  /** What is left of it between two heights, counted from the lower one; empty if nothing. */
+  Optional<Slab> between(double low, double high) {
+    double foot = Math.max(from, low);
+    double top = Math.min(to, high);
+    return foot < top
+        ? Optional.of(
+            new Slab(
+                name,
+                foot - low,
+                top - low,
+                region,
+                windings.stream().map(winding -> winding.lowered(low)).toList()))
+        : Optional.empty();
   }
 
   /** A line of its region as it lies at a height. */

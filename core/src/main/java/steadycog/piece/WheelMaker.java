@@ -1,6 +1,7 @@
 package steadycog.piece;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
@@ -14,6 +15,7 @@ import steadycog.shape.PlacedCarrier;
 import steadycog.shape.PlacedWheel;
 import steadycog.shape.PlanetPlaces;
 import steadycog.shape.Rims;
+import steadycog.train.Built;
 import steadycog.train.Helices;
 import steadycog.train.Member;
 import steadycog.train.MemberId;
@@ -74,7 +76,17 @@ final class WheelMaker extends Maker {
             .flatMap(row -> rimOf(row).stream())
             .map(rim -> " with " + name(rim.id()))
             .collect(Collectors.joining());
-    add(body, name(body) + rims, helix(rows), stack(wheels), stand(wheels.getFirst()));
+    addWhole(
+        new Piece(
+            body,
+            name(body) + rims,
+            helix(rows),
+            stack(wheels),
+            List.of(stand(wheels.getFirst())),
+            Optional.empty(),
+            List.of(),
+            Optional.empty()),
+        wheels);
   }
 
   /** {@code helix 20 deg right}; empty for straight teeth. */
@@ -125,7 +137,7 @@ final class WheelMaker extends Maker {
     for (int group = 0; group < firsts.size(); group++) {
       boolean one = firsts.size() == 1;
       MemberId id = rows.getFirst();
-      add(
+      addWhole(
           new Piece(
               id,
               one ? name(id) : name(id) + " " + (copies.get(group).getFirst() + 1),
@@ -136,8 +148,24 @@ final class WheelMaker extends Maker {
               stands.get(group),
               Optional.empty(),
               List.of(),
-              Optional.empty()));
+              Optional.empty()),
+          firsts.get(group));
     }
+  }
+
+  /** The piece, or its halves where it is built in two: parted where its teeth turn back. */
+  private void addWhole(Piece piece, List<PlacedWheel> rows) {
+    Optional<PlacedWheel> parted =
+        rows.stream()
+            .filter(row -> train.size(row.id()).built().filter(Built.HALVES::equals).isPresent())
+            .max(Comparator.comparing(row -> Helices.of(train, row.id()).isDouble()));
+    if (parted.isEmpty()) {
+      add(piece);
+      return;
+    }
+    PlacedWheel row = parted.get();
+    double foot = levels.from(row.plane()) - levels.from(rows.getFirst().plane());
+    piece.halves(foot + middle(row.id())).forEach(this::add);
   }
 
   private static String allAlike(Planetary set) {

@@ -99,8 +99,9 @@ final class WoundSolid {
       radius = Math.max(radius, Math.hypot(winding.line().x()[k], winding.line().y()[k]));
     }
     double step = 2 * Math.acos(1 - Math.min(1, chord / radius)) / Math.abs(winding.turn());
-    double apex = winding.foot() + winding.apex();
-    double middle = apex > slab.from() && apex < slab.to() ? apex : slab.to();
+    double plane = winding.plane();
+    boolean back = winding.doubled() && plane > slab.from() && plane < slab.to();
+    double middle = back ? plane : slab.to();
     divide(slab.from(), middle, step, levels);
     divide(middle, slab.to(), step, levels);
   }

@@ -23,13 +23,19 @@ import steadycog.train.Train;
  * @param member the planet, or the first wheel on the shaft
  * @param planet whether it is a planet on a pin
  * @param force resultant of all tooth forces at right angles to the axis, N
- * @param tilting moment of them about the middle of the wheels, N mm: what bends tall planets
- *     inwards
+ * @param tilting moment of them and of what helical teeth press along the axis with, about the
+ *     middle of the wheels, N mm: what bends tall planets inwards
  */
 public record Bearing(MemberId member, boolean planet, double force, double tilting) {
 
-  /** A force on a wheel. */
-  private record Push(double x, double y, double z) {}
+  /**
+   * A force on a wheel at right angles to its axis.
+   *
+   * @param z how far from the drive end
+   * @param tiltX moment of its force along the axis, towards the drive end positive, as it would be
+   *     of forces across
+   */
+  private record Push(double x, double y, double z, double tiltX, double tiltY) {}
 
   /**
    * For every planet and every shaft on a fixed axis that carries wheels of parallel trains. The
@@ -80,8 +86,8 @@ public record Bearing(MemberId member, boolean planet, double force, double tilt
     double mx = 0;
     double my = 0;
     for (Push push : pushes) {
-      mx += push.x * (push.z - (least + most) / 2);
-      my += push.y * (push.z - (least + most) / 2);
+      mx += push.x * (push.z - (least + most) / 2) + push.tiltX;
+      my += push.y * (push.z - (least + most) / 2) + push.tiltY;
     }
     boolean planet = layout.wheel(member).orbit().isPresent();
     return new Bearing(member, planet, Math.hypot(x, y), Math.hypot(mx, my));
@@ -99,10 +105,14 @@ public record Bearing(MemberId member, boolean planet, double force, double tilt
     double along = Sharing.of(train, mesh).most(torque * 1000 / figures.workingRadius(wheel));
     double out = mesh.teeth(wheel).internal() ? 1 : -1;
     double apart = out * Math.abs(along) * Math.tan(figures.pair().working());
+    double lever = figures.workingRadius(wheel);
+    double axial = Thrust.share(train, wheel) * along * lever;
     return new Push(
         -along * Math.sin(contact) + apart * Math.cos(contact),
         along * Math.cos(contact) + apart * Math.sin(contact),
-        height(train, own));
+        height(train, own),
+        axial * lever * Math.cos(contact),
+        axial * lever * Math.sin(contact));
   }
 
   /** Of the middle of a wheel along its axis: planes lie a face width and a gap apart. */

@@ -3,8 +3,8 @@ package steadycog.sizing;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.BinaryOperator;
 import java.util.function.Function;
-import java.util.function.ToDoubleFunction;
 import steadycog.motion.Motion;
 import steadycog.shape.FaceLayout;
 import steadycog.torque.Loading;
@@ -71,20 +71,24 @@ public record CutSheet(
         box,
         lostMotion.or(other::lostMotion),
         screening.underBoth(other.screening),
-        larger(bearings, other.bearings, Bearing::member, Bearing::force),
-        larger(thrusts, other.thrusts, Thrust::member, one -> Math.abs(one.force())));
+        both(
+            bearings,
+            other.bearings,
+            Bearing::member,
+            (here, there) -> here.force() < there.force() ? there : here),
+        both(thrusts, other.thrusts, Thrust::member, Thrust::underBoth));
   }
 
-  private static <T> List<T> larger(
-      List<T> here, List<T> there, Function<T, MemberId> whose, ToDoubleFunction<T> size) {
+  private static <T> List<T> both(
+      List<T> here, List<T> there, Function<T, MemberId> whose, BinaryOperator<T> under) {
     List<T> all = new ArrayList<>(here);
     for (T next : there) {
       Optional<T> own =
           all.stream().filter(old -> whose.apply(old).equals(whose.apply(next))).findFirst();
       if (own.isEmpty()) {
         all.add(next);
-      } else if (size.applyAsDouble(own.get()) < size.applyAsDouble(next)) {
-        all.set(all.indexOf(own.get()), next);
+      } else {
+        all.set(all.indexOf(own.get()), under.apply(own.get(), next));
       }
     }
     return all;

@@ -32,16 +32,15 @@ record ShaftTables(CutSheet sheet, Units units) {
   /** What helical teeth press along the axes with; no columns where none do. */
   SheetTable thrusts() {
     List<Row> rows = new ArrayList<>();
-    rows.add(thrust("presses with", "N", one -> SheetTables.significant(Math.abs(one.force()))));
-    rows.add(thrust("shoulder, this way round", "", one -> Cell.of(one.shoulder())));
+    rows.add(thrust("pressed towards the drive end", "N", one -> force(one.towards(true))));
+    rows.add(thrust("pressed towards the far end", "N", one -> force(one.towards(false))));
+    rows.add(thrust("shoulder, this way round", "", one -> Cell.of(one.shoulder(false))));
+    rows.add(thrust("shoulder, turning back", "", one -> Cell.of(one.shoulder(true))));
     rows.add(
         thrust(
-            "shoulder, turning back",
+            "nothing is left with",
             "",
-            one ->
-                Cell.of(
-                    new Thrust(one.member(), one.planet(), -one.force(), one.tilting())
-                        .shoulder())));
+            one -> one.cancelling().map(way -> Cell.of(way.toString())).orElse(Cell.NONE)));
     rows.add(
         thrust(
             "tilted by its two meshes",
@@ -57,6 +56,10 @@ record ShaftTables(CutSheet sheet, Units units) {
             .map(one -> (one.planet() ? "" : "shaft of ") + one.member())
             .toList(),
         rows.stream().filter(SheetTables::says).toList());
+  }
+
+  private static Cell force(double newtons) {
+    return newtons == 0 ? Cell.NONE : SheetTables.significant(newtons);
   }
 
   private Row thrust(String label, String of, Function<Thrust, Cell> cell) {

@@ -15,6 +15,8 @@ public record SheetTable(String title, List<String> columns, List<Row> rows) {
   public enum Field {
     /** The size of its teeth, and of all that mesh with them. */
     MODULE,
+    /** How its teeth wind, and all that mesh with them. */
+    HELIX,
     SHIFT,
     BORE,
     WIDTH,

@@ -89,6 +89,7 @@ public final class SheetTables {
           wheel(
               "helix angle",
               "\u00b0",
+              Field.HELIX,
               w -> Cell.of(Figures.significant(w.helix().degrees().doubleValue(), 5))));
       rows.add(wheel("hand", "", w -> hand(w.helix())));
       rows.add(

@@ -1,11 +1,14 @@
 package steadycog.sizing;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.apache.commons.numbers.fraction.BigFraction;
+import steadycog.number.Exact;
+import steadycog.number.Figures;
 import steadycog.number.Known;
 import steadycog.shape.Axes;
 import steadycog.torque.Torques;
@@ -22,11 +25,43 @@ import steadycog.train.Train;
  *
  * @param member the planet, or the first wheel on the shaft
  * @param planet whether it is one of the planets of a set, each of which is pressed so
- * @param force N, towards the drive end positive, away from it negative
+ * @param force N, towards the drive end positive, away from it negative; of several states the
+ *     largest
+ * @param otherWay the largest against it in another state, N, 0 and above
  * @param tilting moment on a planet by the forces of its two meshes, which press it opposite ways a
  *     diameter apart, N mm; 0 of anything else
+ * @param cancelling how one of two wheels on a shaft would take up what the other presses
  */
-public record Thrust(MemberId member, boolean planet, double force, double tilting) {
+public record Thrust(
+    MemberId member,
+    boolean planet,
+    double force,
+    double otherWay,
+    double tilting,
+    Optional<Cancelling> cancelling) {
+
+  /**
+   * With this helix of one of two wheels nothing is left on their shaft: tan b1 / d1 = tan b2 / d2
+   * where both carry one torque, and hands such that they press against each other.
+   *
+   * @param wheel the one that presses harder
+   * @param adds whether the two press the same way now
+   */
+  public record Cancelling(MemberId wheel, MemberId other, Helix helix, boolean adds) {
+    /** As a card states it: {@code helix C 8.2 deg left}. */
+    @Override
+    public String toString() {
+      return "helix " + wheel + " " + helix;
+    }
+  }
+
+  /**
+   * On one wheel by all its meshes, along its axis.
+   *
+   * @param force N, towards the drive end positive, of all planets together
+   */
+  public record OnWheel(MemberId wheel, double force) {}
+
   private static final double MM_PER_M = 1000;
 
   /** Less than this share of the largest tooth's thrust is nothing. */
@@ -50,8 +85,8 @@ public record Thrust(MemberId member, boolean planet, double force, double tilti
     for (int k = 0; k < meshes.size(); k++) {
       Mesh mesh = meshes.get(k);
       Optional<MeshFigures> figures = MeshFigures.of(train, mesh);
-      double one = force(train, torques, k, mesh, mesh.a());
-      double other = force(train, torques, k, mesh, mesh.b());
+      double one = force(train, torques, k, mesh.a());
+      double other = force(train, torques, k, mesh.b());
       // Losses are a moment that no force along the axis goes with: both are pressed alike.
       double onFirst = Math.copySign(Math.max(Math.abs(one), Math.abs(other)), one);
       if (figures.isPresent() && !Helices.of(train, mesh.a()).isStraight()) {
@@ -63,19 +98,34 @@ public record Thrust(MemberId member, boolean planet, double force, double tilti
     return all;
   }
 
-  private static double force(
-      Train train, Torques torques, int relation, Mesh mesh, MemberId wheel) {
-    Helix helix = Helices.of(train, wheel);
-    if (helix.isStraight() || helix.isDouble()) {
-      return 0;
-    }
+  private static double force(Train train, Torques torques, int relation, MemberId wheel) {
     double torque =
         torques
             .relationTorque(relation, torques.mechanism().indexOf(wheel))
             .map(BigFraction::doubleValue)
             .orElse(0.0);
-    double radius = mesh.teeth(wheel).count() * train.moduleMm(wheel) / 2;
-    return -helix.sign() * torque * MM_PER_M / radius * Math.tan(helix.radians());
+    return share(train, wheel) * torque * MM_PER_M;
+  }
+
+  /** Force along the axis, N, for a torque on the wheel of 1 N mm: -s tan b / r. */
+  static double share(Train train, MemberId wheel) {
+    Helix helix = Helices.of(train, wheel);
+    if (helix.isStraight() || helix.isDouble()) {
+      return 0;
+    }
+    double radius = train.member(wheel).teeth().orElseThrow().count() * train.moduleMm(wheel) / 2;
+    return -helix.sign() * Math.tan(helix.radians()) / radius;
+  }
+
+  /** What every helical wheel is pressed with; nothing of one that its meshes leave in peace. */
+  public static List<OnWheel> onWheels(Train train, Torques torques) {
+    Map<MemberId, Double> forces = new LinkedHashMap<>();
+    ofMeshes(train, torques).forEach(one -> forces.merge(one.wheel, one.force, Double::sum));
+    double most = forces.values().stream().mapToDouble(Math::abs).max().orElse(0);
+    return forces.entrySet().stream()
+        .map(one -> new OnWheel(one.getKey(), clean(one.getValue(), most)))
+        .filter(one -> one.force != 0)
+        .toList();
   }
 
   /**
@@ -85,54 +135,117 @@ public record Thrust(MemberId member, boolean planet, double force, double tilti
     List<OfMesh> meshes = ofMeshes(train, torques);
     Axes shafts = Axes.ofShafts(train);
     Map<Integer, MemberId> first = new LinkedHashMap<>();
-    Map<Integer, Double> forces = new LinkedHashMap<>();
+    Map<Integer, List<OfMesh>> onShafts = new LinkedHashMap<>();
     Map<MemberId, Thrust> planets = new LinkedHashMap<>();
     double most = meshes.stream().mapToDouble(one -> Math.abs(one.force)).max().orElse(0);
     for (OfMesh one : meshes) {
       Optional<Planetary> set = train.partOf(one.wheel, Planetary.class);
       boolean planet = set.filter(s -> s.isPlanet(one.wheel)).isPresent();
+      MemberId bears = planet ? set.get().carrierId() : one.wheel;
       if (planet) {
-        MemberId body = set.get().body(one.wheel);
-        double each = one.force / set.get().count();
-        boolean inRing = one.mesh.internal();
-        Thrust sofar = planets.getOrDefault(body, new Thrust(body, true, 0, 0));
-        planets.put(
-            body,
-            new Thrust(
-                body,
-                true,
-                sofar.force + each,
-                sofar.tilting + (inRing ? 1 : -1) * each * one.lever));
-        MemberId carrier = set.get().carrierId();
-        first.putIfAbsent(shafts.of(carrier), carrier);
-        forces.merge(shafts.of(carrier), one.force, Double::sum);
-      } else {
-        first.putIfAbsent(shafts.of(one.wheel), one.wheel);
-        forces.merge(shafts.of(one.wheel), one.force, Double::sum);
+        planets.merge(set.get().body(one.wheel), ofPlanet(set.get(), one), Thrust::and);
       }
+      first.putIfAbsent(shafts.of(bears), bears);
+      onShafts.computeIfAbsent(shafts.of(bears), none -> new ArrayList<>()).add(one);
     }
     List<Thrust> all = new ArrayList<>();
     first.forEach(
         (shaft, member) -> {
-          double force = clean(Known.in(forces, shaft), most);
+          List<OfMesh> here = Known.in(onShafts, shaft);
+          double force = clean(here.stream().mapToDouble(OfMesh::force).sum(), most);
           if (force != 0) {
-            all.add(new Thrust(member, false, force, 0));
+            all.add(new Thrust(member, false, force, 0, 0, cancelling(train, here)));
           }
         });
     for (Thrust one : planets.values()) {
       if (one.tilting != 0) {
-        all.add(new Thrust(one.member, true, clean(one.force, most), Math.abs(one.tilting)));
+        all.add(
+            new Thrust(
+                one.member,
+                true,
+                clean(one.force, most),
+                0,
+                Math.abs(one.tilting),
+                Optional.empty()));
       }
     }
     return all;
+  }
+
+  /** On one planet by one of its meshes; sun and ring stand on opposite sides of it. */
+  private static Thrust ofPlanet(Planetary set, OfMesh one) {
+    double each = one.force / set.count();
+    double tilting = (one.mesh.internal() ? 1 : -1) * each * one.lever;
+    return new Thrust(set.body(one.wheel), true, each, 0, tilting, Optional.empty());
+  }
+
+  private Thrust and(Thrust more) {
+    return new Thrust(
+        member, planet, force + more.force, 0, tilting + more.tilting, Optional.empty());
+  }
+
+  /** For a shaft with two wheels that press it: sin b is as the force, d being m z / cos b. */
+  private static Optional<Cancelling> cancelling(Train train, List<OfMesh> here) {
+    Map<MemberId, Double> forces = new LinkedHashMap<>();
+    here.forEach(one -> forces.merge(one.wheel, one.force, Double::sum));
+    List<MemberId> wheels =
+        forces.keySet().stream()
+            .sorted(Comparator.comparingDouble(w -> Math.abs(Known.in(forces, w))))
+            .toList();
+    boolean planets =
+        wheels.stream()
+            .anyMatch(w -> train.partOf(w, Planetary.class).filter(s -> s.isPlanet(w)).isPresent());
+    if (wheels.size() != 2 || planets) {
+      return Optional.empty();
+    }
+    MemberId other = wheels.getFirst();
+    MemberId wheel = wheels.getLast();
+    double share = Known.in(forces, other) / Known.in(forces, wheel);
+    Helix now = Helices.of(train, wheel);
+    double degrees = Math.toDegrees(Math.asin(Math.abs(share) * Math.sin(now.radians())));
+    if (degrees == 0) {
+      return Optional.empty();
+    }
+    Helix.Hand hand = now.hand().orElse(Helix.Hand.RIGHT);
+    return Optional.of(
+        new Cancelling(
+            wheel,
+            other,
+            new Helix(
+                Exact.parse(Figures.plain(degrees)),
+                Optional.of(share > 0 ? hand.mate(false) : hand),
+                false),
+            share > 0));
+  }
+
+  /** The larger of what presses it here and in another state, and the most against that. */
+  Thrust underBoth(Thrust there) {
+    boolean alike = Math.signum(force) * Math.signum(there.force) >= 0;
+    boolean more = Math.abs(there.force) > Math.abs(force);
+    Thrust larger = more ? there : this;
+    Thrust smaller = more ? this : there;
+    double against = Math.max(larger.otherWay, alike ? smaller.otherWay : Math.abs(smaller.force));
+    return new Thrust(
+        member, planet, larger.force, against, Math.max(tilting, there.tilting), larger.cancelling);
   }
 
   private static double clean(double force, double most) {
     return Math.abs(force) < NOTHING * most ? 0 : force;
   }
 
+  /** N, as the train is driven in one state or the other. */
+  public double towards(boolean driveEnd) {
+    return force > 0 == driveEnd ? Math.abs(force) : otherWay;
+  }
+
   /** Where a shoulder has to stand, in words: none where nothing presses. */
-  public String shoulder() {
-    return force == 0 ? "none" : force > 0 ? "at the drive end" : "at the far end";
+  public String shoulder(boolean turningBack) {
+    if (force == 0) {
+      return "none";
+    }
+    if (otherWay > 0) {
+      return "at both ends";
+    }
+    return force > 0 != turningBack ? "at the drive end" : "at the far end";
   }
 }

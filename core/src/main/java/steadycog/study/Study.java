@@ -22,6 +22,7 @@ import steadycog.piece.Pieces;
 import steadycog.piece.UnmakeableException;
 import steadycog.shape.FaceLayout;
 import steadycog.sizing.CutSheet;
+import steadycog.sizing.Thrust;
 import steadycog.torque.Loading;
 import steadycog.torque.PowerFlow;
 import steadycog.torque.Torques;
@@ -92,6 +93,14 @@ public record Study(
             .filter(take -> motion.floating().contains(take.member()))
             .isPresent();
     return adrift ? Optional.of(Mode.NEUTRAL) : ofRatio;
+  }
+
+  /** What helical wheels are pressed along their axes with; none where torques do not follow. */
+  public List<Thrust.OnWheel> thrusts() {
+    Torques torques = loading.flow().torques();
+    return torques.status() == Torques.Status.DETERMINED
+        ? Thrust.onWheels(train, torques)
+        : List.of();
   }
 
   /** Sizes, play and strength. */

@@ -50,6 +50,18 @@ public final class Helices {
     return train.pitch(wheel).map(given -> given.moduleMm().doubleValue()).orElse(1.0);
   }
 
+  /**
+   * The same train with {@code wheel} wound so, whatever was said of those that mesh with it; empty
+   * for what is said of all.
+   */
+  public static Train with(Train train, MemberId wheel, Optional<Helix> helix) {
+    Sizes sizes = train.sizes();
+    for (MemberId one : train.meshing(wheel)) {
+      sizes = sizes.with(one, sizes.own(one).withHelix(Optional.empty()));
+    }
+    return train.withSizes(sizes.with(wheel, sizes.own(wheel).withHelix(helix)));
+  }
+
   /** Statements that do not go together, pair by pair. */
   public static List<Contradiction> contradictions(Train train) {
     List<Contradiction> all = new ArrayList<>();

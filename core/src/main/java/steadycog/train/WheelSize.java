@@ -21,6 +21,7 @@ import steadycog.number.Unit;
  * @param tool edges of a cutter or brush that it carries, 1 to {@value #MOST_EDGES}
  * @param pitch size of its teeth and of all that mesh with it
  * @param helix how its teeth wind, and with them those of all that mesh with it
+ * @param built how it comes to its place
  */
 public record WheelSize(
     Optional<Quantity> width,
@@ -30,10 +31,12 @@ public record WheelSize(
     Optional<Made> made,
     Optional<Integer> tool,
     Optional<Pitch> pitch,
-    Optional<Helix> helix) {
+    Optional<Helix> helix,
+    Optional<Built> built) {
   /** Nothing stated. */
   public static final WheelSize NONE =
       new WheelSize(
+          Optional.empty(),
           Optional.empty(),
           Optional.empty(),
           Optional.empty(),
@@ -76,38 +79,43 @@ public record WheelSize(
   }
 
   public WheelSize withWidth(Optional<Quantity> changed) {
-    return new WheelSize(changed, shift, bore, offset, made, tool, pitch, helix);
+    return new WheelSize(changed, shift, bore, offset, made, tool, pitch, helix, built);
   }
 
   public WheelSize withShift(Optional<BigFraction> changed) {
-    return new WheelSize(width, changed, bore, offset, made, tool, pitch, helix);
+    return new WheelSize(width, changed, bore, offset, made, tool, pitch, helix, built);
   }
 
   public WheelSize withBore(Optional<Bore> changed) {
-    return new WheelSize(width, shift, changed, offset, made, tool, pitch, helix);
+    return new WheelSize(width, shift, changed, offset, made, tool, pitch, helix, built);
   }
 
   public WheelSize withOffset(Optional<Quantity> changed) {
-    return new WheelSize(width, shift, bore, changed, made, tool, pitch, helix);
+    return new WheelSize(width, shift, bore, changed, made, tool, pitch, helix, built);
   }
 
   public WheelSize withMade(Optional<Made> changed) {
-    return new WheelSize(width, shift, bore, offset, changed, tool, pitch, helix);
+    return new WheelSize(width, shift, bore, offset, changed, tool, pitch, helix, built);
   }
 
   /** The same with a tool of so many edges on it. */
   public WheelSize withTool(Optional<Integer> changed) {
-    return new WheelSize(width, shift, bore, offset, made, changed, pitch, helix);
+    return new WheelSize(width, shift, bore, offset, made, changed, pitch, helix, built);
   }
 
   /** The same with teeth of that size. */
   public WheelSize withPitch(Optional<Pitch> changed) {
-    return new WheelSize(width, shift, bore, offset, made, tool, changed, helix);
+    return new WheelSize(width, shift, bore, offset, made, tool, changed, helix, built);
   }
 
   /** The same with teeth that wind so. */
   public WheelSize withHelix(Optional<Helix> changed) {
-    return new WheelSize(width, shift, bore, offset, made, tool, pitch, changed);
+    return new WheelSize(width, shift, bore, offset, made, tool, pitch, changed, built);
+  }
+
+  /** The same brought to its place so. */
+  public WheelSize withBuilt(Optional<Built> changed) {
+    return new WheelSize(width, shift, bore, offset, made, tool, pitch, helix, changed);
   }
 
   /** These words and {@code more}; throws IllegalArgumentException where both say one thing. */
@@ -120,7 +128,8 @@ public record WheelSize(
         one("material" + of, made, more.made),
         one("tool" + of, tool, more.tool),
         one("module" + of, pitch, more.pitch),
-        one("helix" + of, helix, more.helix));
+        one("helix" + of, helix, more.helix),
+        one("build" + of, built, more.built));
   }
 
   /** What is stated here, else what {@code common} says. */
@@ -133,7 +142,8 @@ public record WheelSize(
         made.or(common::made),
         tool.or(common::tool),
         pitch.or(common::pitch),
-        helix.or(common::helix));
+        helix.or(common::helix),
+        built.or(common::built));
   }
 
   static <T> Optional<T> one(String what, Optional<T> first, Optional<T> second) {
@@ -154,6 +164,7 @@ public record WheelSize(
     tool.ifPresent(given -> all.add(whole.apply(NONE.withTool(tool))));
     pitch.ifPresent(given -> all.add(whole.apply(NONE.withPitch(pitch))));
     helix.ifPresent(given -> all.add(whole.apply(NONE.withHelix(helix))));
+    built.ifPresent(given -> all.add(whole.apply(NONE.withBuilt(built))));
     return all;
   }
 }

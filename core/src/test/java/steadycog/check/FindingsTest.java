@@ -34,6 +34,8 @@ class FindingsTest {
           "parallel 20 ~ 30 ~ 40; module 2 mm; width 5 mm; helix A 40 deg; helix C 40 deg left",
           "parallel 20 ~ 30; helix A 20 deg; helix B 10 deg",
           "planetary sun 24 planet 15 x3 ring 54; helix 20 deg double",
+          "parallel 20 ~ 60 = 18 ~ 50; helix A 20 deg; helix D 20 deg left; module 1 mm; width 4"
+              + " mm",
           "parallel 40 = 40 = 40; bore A 10 mm; bore B 8 mm; bore C 10 mm",
           "parallel 20 ~ 41; offset B -0.2 mm",
           "planetary sun 24 planet 15 x3 ring 54; module 1 mm",

@@ -33,7 +33,9 @@ class WoundSolidTest {
           "parallel 17 ~ 40 = 15 ~ 42; module 1 mm; width 8 mm; clearance printed",
           "planetary sun 24 planet 15 x3 ring 54; module 1 mm; width 8 mm; clearance printed",
           "planetary sun 20/- planet 25=23 x3 ring 70/68; module 1 mm; width 6 mm;"
-              + " clearance printed");
+              + " clearance printed",
+          "planetary sun 23 planet 19 x3 ring 61; module 1 mm; width 7 mm; clearance printed;"
+              + " build ring in halves");
 
   private static Pieces pieces(String card) throws CardException {
     Train train = Card.read(card).train();
@@ -73,6 +75,32 @@ class WoundSolidTest {
           assertEquals(1, count, whose);
           assertEquals(1, edges.getOrDefault(edge << 32 | edge >>> 32, 0), whose + ": open");
         });
+  }
+
+  /** Halves hold together what the whole holds, and lie where it lies. */
+  @Test
+  void halvesAreTheWholeInTwo() throws CardException {
+    String card = CARDS.get(2) + "; helix 25 deg double";
+    List<Piece> whole = pieces(card).all();
+    List<Piece> halves = pieces(card + "; build ring in halves").all();
+    assertEquals(whole.size() + 1, halves.size());
+    Piece ring = of("ring", whole).getFirst();
+    List<Piece> two = of("ring", halves);
+    double sum = 0;
+    double top = ring.stands().getFirst().z();
+    for (Piece half : two) {
+      assertEquals(top, half.stands().getFirst().z(), 1e-9);
+      top += half.slabs().getLast().to();
+      Solid solid = Solid.of(half, CHORD);
+      assertClosed(solid, half.name());
+      sum += solid.volume();
+    }
+    assertEquals(Solid.of(ring, CHORD).volume(), sum, 1e-6 * sum);
+    assertEquals("ring-half-1", two.getFirst().slug());
+  }
+
+  private static List<Piece> of(String member, List<Piece> all) {
+    return all.stream().filter(piece -> piece.member().name().equals(member)).toList();
   }
 
   /** Cut at ten heights, no piece lies in another as they stand in the train. */

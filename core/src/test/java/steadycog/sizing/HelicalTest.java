@@ -1,15 +1,24 @@
 package steadycog.sizing;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import steadycog.check.Inspection;
+import steadycog.cure.PutRight;
 import steadycog.notation.Card;
 import steadycog.notation.CardException;
+import steadycog.number.Pace;
+import steadycog.piece.Blank;
 import steadycog.shape.BasicRack;
+import steadycog.shape.PlacedWheel;
 import steadycog.study.Study;
 import steadycog.train.Helices;
 import steadycog.train.Helix.Hand;
@@ -167,7 +176,8 @@ class HelicalTest {
             "helix 20 deg double",
             "helix 22.5 deg double left",
             "helix sun 15 deg left",
-            "helix set 15 deg; helix fore.A 10\u00b0 right")) {
+            "helix set 15 deg; helix fore.A 10\u00b0 right; build set in place",
+            "helix 20 deg double; build sun in halves")) {
       Card card =
           Card.read(
               "set: planetary sun 24 planet 15 x3 ring 54\nfore: parallel 20 ~ 40\n"
@@ -240,5 +250,139 @@ class HelicalTest {
                 + Math.round(b2 * 1e6) / 1e6
                 + " deg left");
     assertEquals(0, force(all, "B"), 1e-5 * Math.abs(force(all, "A")));
+  }
+
+  /**
+   * What is told makes nothing of what was there: of two wheels that add, and of two that do not.
+   */
+  @ParameterizedTest
+  @ValueSource(strings = {"left", "right"})
+  void theHelixThatIsToldLeavesNothing(String hand) throws CardException {
+    Train train =
+        train(
+            "parallel 20 ~ 60 = 18 ~ 50; module 1 mm; drive A 100 rpm 3 Nm; take D; helix A 20 deg;"
+                + " helix D 25 deg "
+                + hand);
+    Thrust before = onShaft(train, "B");
+    Thrust.Cancelling way = before.cancelling().orElseThrow();
+    assertEquals(hand.equals("left"), way.adds(), "equal hands oppose");
+    Train after = Helices.with(train, way.wheel(), Optional.of(way.helix()));
+    assertEquals(List.of(), Helices.contradictions(after));
+    double left =
+        Thrust.of(after, Study.of(after).loading().ideal()).stream()
+            .filter(one -> one.member().name().equals("B"))
+            .mapToDouble(Thrust::force)
+            .sum();
+    assertEquals(0, left, 1e-4 * Math.abs(before.force()));
+  }
+
+  private static Thrust onShaft(Train train, String member) {
+    return Thrust.of(train, Study.of(train).loading().ideal()).stream()
+        .filter(one -> one.member().name().equals(member))
+        .findFirst()
+        .orElseThrow();
+  }
+
+  /** Of two states the largest each way counts: a shoulder at both ends. */
+  @Test
+  void statesThatTurnBackWantBothShoulders() throws CardException {
+    String card = "parallel 24 ~ 60; module 2 mm; helix 20 deg; take B; drive A ";
+    Train train = train(card + "100 rpm 10 Nm");
+    Train back = train(card + "-100 rpm 5 Nm");
+    CutSheet both = Study.of(train).cutSheet().underBoth(Study.of(back).cutSheet());
+    Thrust pinion = both.thrusts().getFirst();
+    assertEquals(142.51, pinion.towards(true), 5e-3);
+    assertEquals(142.51 / 2, pinion.towards(false), 5e-3);
+    assertEquals("at both ends", pinion.shoulder(true));
+    CutSheet other = Study.of(back).cutSheet().underBoth(Study.of(train).cutSheet());
+    assertEquals(both.thrusts(), other.thrusts());
+  }
+
+  /** A planet's bearing is tilted by the thrusts of its two contacts alone, shared unevenly. */
+  @Test
+  void thrustTiltsThePinsOfPlanets() throws CardException {
+    Train train =
+        train(
+            "planetary sun 24 planet 15 x3 ring 54; helix 15 deg; module 1 mm; sharing 1.3; drive"
+                + " sun 100 rpm 2 Nm; hold ring; take carrier; efficiency ideal");
+    CutSheet sheet = Study.of(train).cutSheet();
+    double tilting =
+        sheet.thrusts().stream().filter(Thrust::planet).findFirst().orElseThrow().tilting();
+    Bearing pin = sheet.bearings().stream().filter(Bearing::planet).findFirst().orElseThrow();
+    assertEquals(1.3 * tilting, pin.tilting(), 1e-6 * tilting);
+  }
+
+  /** Moments of a shaft with two helical wheels by cross products, z towards who looks at it. */
+  @ParameterizedTest
+  @ValueSource(strings = {"left", "right"})
+  void thrustBendsAShaftWithTheForcesAcrossIt(String hand) throws CardException {
+    Train train =
+        train(
+            "parallel 20 ~ 60 = 18 ~ 50; place D 70 deg; module 1 mm; width 10 mm; efficiency"
+                + " ideal; drive A 100 rpm 3 Nm; take D; helix A 20 deg; helix C 25 deg "
+                + hand);
+    Study study = Study.of(train);
+    double[] moment = new double[2];
+    double middle = 0;
+    for (int mesh = 0; mesh < 2; mesh++) {
+      middle += study.layout().wheel(train.meshes().get(mesh).b()).plane() / 2.0;
+    }
+    for (int mesh = 0; mesh < 2; mesh++) {
+      MemberId mate = new MemberId("", mesh == 0 ? "A" : "D");
+      MemberId wheel = new MemberId("", mesh == 0 ? "B" : "C");
+      PlacedWheel own = study.layout().wheel(wheel);
+      PlacedWheel other = study.layout().wheel(mate);
+      double away = Math.hypot(other.x() - own.x(), other.y() - own.y());
+      double ux = (other.x() - own.x()) / away;
+      double uy = (other.y() - own.y()) / away;
+      double torque = (mesh == 0 ? -1 : 1) * 3000.0 * 60 / 20;
+      MeshFigures figures = MeshFigures.of(train, train.meshes().get(mesh)).orElseThrow();
+      double r = figures.workingRadius(wheel);
+      double round = torque / r;
+      double apart = Math.abs(round) * Math.tan(figures.pair().working());
+      double b = Helices.of(train, wheel).radians();
+      double along = -Helices.of(train, wheel).sign() * round * Math.tan(b);
+      double z = -(own.plane() - middle) * (10 + Blank.ROW_GAP);
+      double fx = -uy * round - ux * apart;
+      double fy = ux * round - uy * apart;
+      moment[0] += r * uy * along - z * fy;
+      moment[1] += z * fx - r * ux * along;
+    }
+    double tilting =
+        study.cutSheet().bearings().stream()
+            .filter(one -> one.member().name().equals("B"))
+            .mapToDouble(Bearing::tilting)
+            .findFirst()
+            .orElseThrow();
+    double expected = Math.hypot(moment[0], moment[1]);
+    assertEquals(expected, tilting, 1e-9 * expected);
+  }
+
+  /** Sun and ring both herringbone are refused; a wheel in halves, or all in place, is none. */
+  @Test
+  void herringbonesGoTogetherInHalvesOrInPlace() throws CardException {
+    String set = "planetary sun 23 planet 19 x3 ring 61; module 0.8 mm; helix 25 deg";
+    assertFalse(refused(set));
+    assertTrue(refused(set + " double"));
+    for (String cure :
+        List.of("ring in halves", "sun in halves", "planet in halves", "in place", "in halves")) {
+      assertFalse(refused(set + " double; build " + cure), cure);
+    }
+    assertTrue(refused(set + " double; build ring in place"));
+    String rows =
+        "planetary sun 20/- planet 25=23 x3 ring -/68; module 0.5 mm; helix 20 deg double";
+    assertTrue(refused(rows), "the planets of two rows are one body");
+    assertFalse(refused(rows + "; helix ring 20 deg"));
+    assertEquals(
+        "build ring in halves",
+        PutRight.of(train(set + " double; shift planet 0.2"), PutRight.Keep.NOTHING, Pace.FREE)
+            .cure()
+            .orElseThrow()
+            .change());
+  }
+
+  private static boolean refused(String card) throws CardException {
+    return Inspection.of(train(card)).findings().stream()
+        .anyMatch(finding -> finding.code().equals("herringbone-set"));
   }
 }

@@ -86,7 +86,9 @@ public final class CutSheetJson {
     for (Thrust thrust : sheet.thrusts()) {
       ObjectNode each = node.withArray("thrusts").addObject();
       each.put("member", thrust.member().toString()).put("planet", thrust.planet());
-      each.put("towardsDriveEndN", thrust.force()).put("tiltingNmm", thrust.tilting());
+      each.put("towardsDriveEndN", thrust.force()).put("otherWayN", thrust.otherWay());
+      each.put("tiltingNmm", thrust.tilting());
+      each.put("cancelledBy", thrust.cancelling().map(Object::toString).orElse(null));
     }
     Pieces pieces = train.study().pieces(CHORD);
     ArrayNode made = node.putArray("pieces");
