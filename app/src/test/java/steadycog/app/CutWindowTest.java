@@ -121,6 +121,27 @@ class CutWindowTest extends InWindow {
   }
 
   @Test
+  void teethAreWoundOnTheSheet() {
+    cutSheet(PAIR);
+    enter("#sheet-helix", "20");
+    assertTrue(card().contains("helix 20 deg"), card());
+    assertEquals("20", value("#sheet-wheels-helix-1"));
+    assertTrue(says("shoulder, turning back"));
+    enter("#sheet-wheels-helix-1", "15 double");
+    assertTrue(card().contains("helix B 15 deg double left"), card());
+    enter("#sheet-wheels-helix-0", "10");
+    assertTrue(card().contains("helix A 10 deg double right"), card());
+    assertFalse(card().contains("helix B"), "a mate follows: " + card());
+    enter("#sheet-wheels-helix-0", "");
+    assertFalse(card().contains("helix A"), card());
+    enter("#sheet-helix", "50");
+    assertTrue(text("#sheet-problem").contains("0 to 45"), text("#sheet-problem"));
+    assertTrue(card().contains("helix 20 deg"), "what was there stays: " + card());
+    enter("#sheet-helix", "");
+    assertFalse(card().contains("helix"), card());
+  }
+
+  @Test
   void piecesThatCollideAreWrittenOnlyWhenAskedFor() throws Exception {
     cutSheet("planetary sun 25 planet 15 x3 ring 57; module 1 mm; clearance printed");
     waitUntil(() -> opened.desk().cures().isProven());

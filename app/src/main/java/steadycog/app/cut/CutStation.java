@@ -299,6 +299,7 @@ public final class CutStation extends HBox {
       return switch (field) {
         case SHIFT -> train.partOf(wheel).takesShift(wheel);
         case BORE -> train.member(wheel).teeth().filter(Teeth::internal).isEmpty();
+        case HELIX -> train.partOf(wheel).takesHelix();
         case MODULE, WIDTH, OFFSET, MATERIAL -> true;
         case DISTANCE, FOLLOWS -> false;
       };

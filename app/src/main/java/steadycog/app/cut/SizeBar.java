@@ -24,6 +24,7 @@ import steadycog.app.look.Look;
 import steadycog.app.look.Typed;
 import steadycog.notation.LengthText;
 import steadycog.notation.PitchText;
+import steadycog.notation.SizeText;
 import steadycog.number.Exact;
 import steadycog.number.Figures;
 import steadycog.number.Quantity;
@@ -32,6 +33,8 @@ import steadycog.sizing.Identify;
 import steadycog.train.Clearance;
 import steadycog.train.Clearance.Gap;
 import steadycog.train.Clearance.Process;
+import steadycog.train.Helix;
+import steadycog.train.Part;
 import steadycog.train.Pitch;
 import steadycog.train.Planetary;
 import steadycog.train.Rack;
@@ -45,6 +48,8 @@ final class SizeBar extends VBox {
       Look.field("sheet-module", 8, "Size of teeth: module 1.5 mm or dp 16");
   private final TextField angle =
       Look.field("sheet-angle", 4, "Pressure angle in degrees: 20, 14.5");
+  private final TextField helix =
+      Look.field("sheet-helix", 5, "How all teeth wind: 20, 20 left, 20 double for herringbones");
   private final TextField fit =
       Look.field("sheet-fit", 6, "The largest standard teeth with which all fits in this diameter");
   private final TextField sharing =
@@ -53,6 +58,7 @@ final class SizeBar extends VBox {
   private final List<ToggleButton> chips = new ArrayList<>();
   private final Label problem = Look.label("", "bad-word");
   private final HBox rack = named("angle", angle);
+  private final HBox wound = named("helix", helix);
   private final HBox share = new HBox(6, new Label("planets share"), sharing);
   private Optional<Box> box = Optional.empty();
 
@@ -64,10 +70,11 @@ final class SizeBar extends VBox {
     problem.setWrapText(true);
     Typed.on(module, this::takePitch, this::said, desk.inViewProperty());
     Typed.on(angle, this::takeAngle, this::said, desk.inViewProperty());
+    Typed.on(helix, this::takeHelix, this::said, desk.inViewProperty());
     fit.setOnAction(e -> takeFit());
     Typed.on(sharing, this::takeSharing, this::said, desk.inViewProperty());
     fit.setPromptText("\u00d8 80 mm");
-    FlowPane teeth = row(named("teeth", module), rack, named("fit into", fit), share);
+    FlowPane teeth = row(named("teeth", module), rack, wound, named("fit into", fit), share);
     share.setAlignment(Pos.CENTER_LEFT);
     HBox processes = new HBox(3, new Label("made"), chip(Optional.empty()));
     for (Process process : Process.values()) {
@@ -150,6 +157,9 @@ final class SizeBar extends VBox {
     Rack rack = sizes.rackInForce();
     Typed.show(angle, Exact.plain(rack.degrees()) + (rack.stub() ? " stub" : ""));
     Typed.show(sharing, Figures.significant(sizes.sharingInForce(), 3));
+    Typed.show(helix, sizes.common().helix().map(Helix::toString).orElse(""));
+    helix.setPromptText("straight");
+    Look.show(wound, train.parts().stream().anyMatch(Part::takesHelix));
     Look.show(this.rack, !train.involuteWheels().isEmpty());
     Look.show(share, train.parts(Planetary.class).stream().anyMatch(set -> set.count() > 1));
     Optional<Process> process = sizes.clearance().process();
@@ -187,6 +197,17 @@ final class SizeBar extends VBox {
           Optional<Rack> wanted = rack.equals(Rack.USUAL) ? Optional.empty() : Optional.of(rack);
           return train -> train.withSizes(train.sizes().withRack(wanted));
         });
+  }
+
+  private Optional<String> takeHelix(String text) {
+    Optional<Helix> read = SizeText.helix(text);
+    if (read.isEmpty() && !text.isEmpty()) {
+      return Optional.of(SizeEdits.HELIX);
+    }
+    return desk.train()
+        .resize(
+            train ->
+                train.withSizes(train.sizes().withCommon(train.sizes().common().withHelix(read))));
   }
 
   private Optional<String> takeSharing(String text) {

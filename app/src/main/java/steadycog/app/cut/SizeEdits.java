@@ -17,6 +17,8 @@ import steadycog.sizing.SheetTable.Field;
 import steadycog.train.Bore;
 import steadycog.train.Clearance;
 import steadycog.train.Clearance.Gap;
+import steadycog.train.Helices;
+import steadycog.train.Helix;
 import steadycog.train.Made;
 import steadycog.train.Material;
 import steadycog.train.MemberId;
@@ -27,6 +29,9 @@ import steadycog.train.WheelSize;
 
 /** Takes what was typed on the cut sheet over to the desk; what cannot be understood is said. */
 final class SizeEdits {
+  static final String HELIX =
+      "A helix is an angle from 0 to 45 degrees such as 20, 20 left or 20 double.";
+
   private final Desk desk;
 
   SizeEdits(Desk desk) {
@@ -43,6 +48,7 @@ final class SizeEdits {
     boolean none = bare.isEmpty();
     return switch (field) {
       case MODULE -> module(wheel, bare, none);
+      case HELIX -> helix(wheel, bare, none);
       case SHIFT -> shift(wheel, bare, none);
       case BORE -> {
         Optional<Bore> bore = SizeText.bore(bare).or(() -> round(bare));
@@ -77,6 +83,23 @@ final class SizeEdits {
       return Optional.of("A module of its own is such as 1.25 mm, or dp 16.");
     }
     return resized(train -> train.withPitch(wheel, pitch));
+  }
+
+  /** Of the wheel and all that mesh with it; a bare number leaves hand and halves as they are. */
+  private Optional<String> helix(MemberId wheel, String text, boolean none) {
+    Helix now = Helices.of(desk.bench().orElseThrow().card().train(), wheel);
+    Optional<Helix> helix =
+        SizeText.helix(text)
+            .map(
+                read ->
+                    new Helix(
+                        read.degrees(),
+                        read.hand().or(now::hand),
+                        read.doubled() || (Exact.isNumber(text) && now.doubled())));
+    if (helix.isEmpty() && !none) {
+      return Optional.of(HELIX);
+    }
+    return resized(train -> Helices.with(train, wheel, helix));
   }
 
   private Optional<String> shift(MemberId wheel, String text, boolean none) {

@@ -6,6 +6,7 @@ import javafx.css.PseudoClass;
 import javafx.geometry.Bounds;
 import javafx.scene.Group;
 import javafx.scene.Node;
+import javafx.scene.control.Tooltip;
 import javafx.scene.shape.Line;
 import javafx.scene.shape.LineTo;
 import javafx.scene.shape.MoveTo;
@@ -16,6 +17,7 @@ import javafx.scene.shape.Shape;
 import steadycog.app.geartable.TagPlaces.Point;
 import steadycog.app.look.Look;
 import steadycog.app.look.RoleLook;
+import steadycog.number.Figures;
 import steadycog.shape.EdgeLayout.EdgeCarrier;
 import steadycog.shape.EdgeLayout.EdgeCone;
 import steadycog.shape.EdgeLayout.EdgeCup;
@@ -37,6 +39,14 @@ final class EdgeBody extends Group {
   private static final double LINE_SHARE = 0.8;
   private static final double LINES_APART = 5;
 
+  /** What is lower has room for one line, in pixels. */
+  private static final double LEAST_FOR_THREE = 14;
+
+  /** By how much an arrow goes beyond the face, and how large its head is. */
+  private static final double BEYOND = 11;
+
+  private static final double HEAD = 6;
+
   /** What is thinner is cut through without being hatched. */
   private static final double LEAST_HATCHED = 5;
 
@@ -50,6 +60,8 @@ final class EdgeBody extends Group {
   private final Polygon cone = Look.styled(new Polygon(), "edge-body");
   private final Hatch hatch = new Hatch("edge-hatch");
   private final Path winding = Look.styled(new Path(), "edge-winding");
+  private final Path arrow = Look.styled(new Path(), "edge-thrust");
+  private final Tooltip pressed = new Tooltip();
   private final Line upperRoot = Look.styled(new Line(), "edge-root");
   private final Line lowerRoot = Look.styled(new Line(), "edge-root");
   private Shape main = upper;
@@ -57,7 +69,8 @@ final class EdgeBody extends Group {
   EdgeBody() {
     getStyleClass().add("edge-wheel");
     getChildren()
-        .addAll(plate, plateBelow, upper, lower, cone, hatch, upperRoot, lowerRoot, winding);
+        .addAll(plate, plateBelow, upper, lower, cone, hatch, upperRoot, lowerRoot, winding, arrow);
+    Tooltip.install(arrow, pressed);
   }
 
   private static Rectangle rectangle() {
@@ -109,20 +122,42 @@ final class EdgeBody extends Group {
   }
 
   /**
-   * Three lines aslant over a body whose teeth wind, as a drawing office shows them (ISO 2203): a
-   * right hand falls to the right, a herringbone is bent in its middle.
+   * Of a body whose teeth wind three lines aslant above its axis, as a drawing office shows them
+   * (ISO 2203), and below it an arrow the way its teeth press it.
    *
-   * @param room height of what they lie over, in pixels
+   * @param thrust N, towards the drive end positive
    */
-  void showWinding(Helix helix, double x, double y, double width, double room) {
+  void showTeeth(
+      Helix helix, double thrust, EdgeWheel edge, double x, double y, double width, double scale) {
+    // In the middle of what is hatched, of a ring in its wall.
+    double inside = scale * Math.max(edge.inner(), edge.root() * (edge.isRing() ? 1 : 0));
+    double outside = scale * (edge.isRing() ? edge.outer() : edge.root());
+    double middle = (inside + outside) / 2;
     winding.getElements().clear();
-    winding.setVisible(!helix.isStraight());
-    if (helix.isStraight()) {
-      return;
+    if (!helix.isStraight()) {
+      showWinding(helix, x, y - middle, width, outside - inside);
     }
+    arrow.setVisible(thrust != 0);
+    double tip = x - Math.signum(thrust) * (width / 2 + BEYOND);
+    double tail = x + Math.signum(thrust) * width / 4;
+    double head = tip + Math.signum(thrust) * HEAD;
+    arrow
+        .getElements()
+        .setAll(
+            new MoveTo(tail, y + middle),
+            new LineTo(tip, y + middle),
+            new MoveTo(head, y + middle - HEAD / 2),
+            new LineTo(tip, y + middle),
+            new LineTo(head, y + middle + HEAD / 2));
+    pressed.setText("Its teeth press it this way: " + Figures.shown(Math.abs(thrust)) + " N");
+  }
+
+  /** A right hand falls to the right, a herringbone is bent in its middle. */
+  private void showWinding(Helix helix, double x, double y, double width, double room) {
     double half = width * LINE_SHARE / 2;
     double slope = helix.sign() * Math.tan(helix.radians());
-    for (int k = -1; k <= 1; k++) {
+    int beside = room < LEAST_FOR_THREE ? 0 : 1;
+    for (int k = -beside; k <= beside; k++) {
       double middle = y + k * Math.min(LINES_APART, room / 4);
       double bend = helix.isDouble() ? slope * half / 2 : 0;
       winding

@@ -5,6 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import javafx.scene.Group;
 import javafx.scene.layout.Pane;
 import javafx.scene.text.Text;
@@ -21,6 +22,7 @@ import steadycog.shape.EdgeLayout.EdgeCone;
 import steadycog.shape.EdgeLayout.EdgeCup;
 import steadycog.shape.EdgeLayout.EdgeShaft;
 import steadycog.shape.EdgeLayout.EdgeWheel;
+import steadycog.sizing.Thrust.OnWheel;
 import steadycog.study.PowerPicture;
 import steadycog.train.Element;
 import steadycog.train.Element.Brake;
@@ -279,6 +281,8 @@ public final class EdgeView extends Pane {
       body(key).showCup(cup, this::x, this::y, scale);
     }
     List<MemberId> members = layout.wheels().stream().map(EdgeWheel::id).distinct().toList();
+    Map<MemberId, Double> thrusts =
+        bench.study().thrusts().stream().collect(Collectors.toMap(OnWheel::wheel, OnWheel::force));
     for (EdgeWheel wheel : layout.wheels()) {
       boolean rising = members.indexOf(wheel.id()) % 2 == 0;
       EdgeKey key = new EdgeKey(wheel.id(), wheel.copy());
@@ -287,16 +291,14 @@ public final class EdgeView extends Pane {
       EdgeBody body = body(key);
       double at = x(wheel.at());
       body.showWheel(wheel, at, y(wheel.height()), width, scale, ShaftView.THICK, rising);
-      // In the middle of what is hatched above the axis, of a ring in its upper wall.
-      double inside = Math.max(wheel.inner(), wheel.root() * (wheel.isRing() ? 1 : 0));
-      double outside = wheel.isRing() ? wheel.outer() : wheel.root();
-      double line = y(wheel.height() + (inside + outside) / 2);
-      body.showWinding(
+      body.showTeeth(
           Helices.of(bench.study().train(), wheel.id()),
+          thrusts.getOrDefault(wheel.id(), 0.0),
+          wheel,
           at,
-          line,
+          y(wheel.height()),
           width,
-          scale * (outside - inside));
+          scale);
     }
     for (EdgeCone cone : layout.cones()) {
       EdgeKey key = new EdgeKey(cone.id(), CONE + cone.copy());

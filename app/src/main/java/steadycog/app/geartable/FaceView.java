@@ -26,6 +26,7 @@ import steadycog.shape.PlacedCone.Rolling;
 import steadycog.shape.PlacedFlex;
 import steadycog.shape.PlacedWheel;
 import steadycog.train.Cycloidal;
+import steadycog.train.Helices;
 import steadycog.train.MemberId;
 import steadycog.train.Role;
 import steadycog.train.Teeth;
@@ -240,6 +241,7 @@ final class FaceView extends Pane {
       view.showRole(role, way(bench, view.id()));
       if (view instanceof WheelView wheel) {
         wheel.showClocking(PlanetMarks.clocking(bench, wheel.wheel()));
+        wheel.showHand(Helices.of(bench.study().train(), wheel.id()));
       }
       view.showStuck(
           (jammed && isInConflict(bench, view.id())) || PlanetMarks.isMisfit(bench, view));

@@ -31,6 +31,7 @@ import steadycog.app.look.OneOf;
 import steadycog.app.look.Sign;
 import steadycog.motion.Motion;
 import steadycog.number.Unit;
+import steadycog.train.Helices;
 import steadycog.train.MemberId;
 import steadycog.train.Part;
 import steadycog.train.Train;
@@ -208,9 +209,14 @@ public final class GearTable extends BorderPane {
       scaleText.setText(
           barLength(bench.get(), modules)
               + (face.getWidth() > LEAST_WIDTH_FOR_NOTE * desk.preferences().zoom()
-                  ? ", from the drive end"
+                  ? ", from the drive end" + section(bench.get())
                   : ""));
     }
+  }
+
+  /** Where teeth that wind are cut for the drawing. */
+  private static String section(Bench bench) {
+    return Helices.any(bench.card().train()) ? ", teeth as in the middle of their faces" : "";
   }
 
   /** The length of the scale bar; a drive drawn from its sizes alone is in millimetres. */

@@ -6,6 +6,9 @@ import javafx.scene.Group;
 import javafx.scene.shape.Circle;
 import javafx.scene.shape.FillRule;
 import javafx.scene.shape.Line;
+import javafx.scene.shape.LineTo;
+import javafx.scene.shape.MoveTo;
+import javafx.scene.shape.Path;
 import javafx.scene.shape.SVGPath;
 import javafx.scene.text.Text;
 import javafx.scene.transform.Rotate;
@@ -15,6 +18,7 @@ import steadycog.app.look.Look;
 import steadycog.app.look.Sign;
 import steadycog.shape.Placed;
 import steadycog.shape.PlacedWheel;
+import steadycog.train.Helix;
 
 /** A toothed wheel, or a ring with its teeth inside. */
 final class WheelView extends BodyView {
@@ -22,6 +26,12 @@ final class WheelView extends BodyView {
   private static final double LINE = 1;
   private static final double LEAST_WEB = 34;
   private static final int SPOKES = 3;
+
+  /** Half the height of the sign of a hand and how far its strokes are apart, in pixels. */
+  private static final double HAND = 6;
+
+  private static final double CLOCKING = 15;
+  private static final double LEAST_HAND = 3.5;
   private static final PseudoClass CLOCKED = PseudoClass.getPseudoClass("clocked");
   private static final String[] BODY = {"wheel-body"};
 
@@ -30,6 +40,7 @@ final class WheelView extends BodyView {
   private final Rotate phase = new Rotate();
   private final Circle hub = Look.styled(new Circle(), "wheel-hub");
   private final Line[] spokes = new Line[SPOKES];
+  private final Path hand = Look.styled(new Path(), "wheel-hand");
   private final Text clocking = Look.styled(new Text(), "clocking");
 
   WheelView(PlacedWheel wheel) {
@@ -45,7 +56,8 @@ final class WheelView extends BodyView {
     addTurning(hub);
     clocking.setMouseTransparent(true);
     Look.anchor(clocking, 0, 0.5);
-    getChildren().add(clocking);
+    hand.setMouseTransparent(true);
+    getChildren().addAll(clocking, hand);
   }
 
   PlacedWheel wheel() {
@@ -139,8 +151,36 @@ final class WheelView extends BodyView {
   /** Writes on a planet by how much of a tooth its rows are turned against each other. */
   void showClocking(Optional<BigFraction> teeth) {
     clocking.setText(teeth.map(Sign::exact).orElse(""));
-    clocking.setY(hub.getRadius() + 15);
+    clocking.setY(hub.getRadius() + CLOCKING);
     pseudoClassStateChanged(CLOCKED, teeth.isPresent());
+  }
+
+  /**
+   * Three strokes below the hub, at the foot of the rim of a ring: as teeth look from the side with
+   * the axis upright, a right hand rising to the right. None where there is no room.
+   */
+  void showHand(Helix helix) {
+    hand.getElements().clear();
+    double low = isRing() ? rootRadius() + 1 : hubRadius() + 2 + (isClocked() ? CLOCKING : 0);
+    double high = isRing() ? outerRadius() - 1 : Math.min(rootRadius(), bandRadius()) - 2;
+    double half = Math.min(HAND, (high - low) / 2);
+    if (helix.isStraight() || half < LEAST_HAND) {
+      return;
+    }
+    double y = isRing() ? (low + high) / 2 : low + half;
+    double slope = helix.sign() * half * Math.tan(helix.radians());
+    for (int k = -1; k <= 1; k++) {
+      double x = k * HAND;
+      hand.getElements()
+          .addAll(
+              new MoveTo(x - slope, y + half),
+              new LineTo(helix.isDouble() ? x + slope : x, y),
+              new LineTo(helix.isDouble() ? x - slope : x + slope, y - half));
+    }
+  }
+
+  private boolean isClocked() {
+    return !clocking.getText().isEmpty();
   }
 
   private static void point(Line spoke, double angle, double outer) {
