@@ -29,6 +29,7 @@ final class Shots {
   private static final int SKY = 7;
   private static final int SHUTTER = 8;
   private static final int TROLLEY = 10;
+  private static final int ROTATOR = 11;
   private static final double EXAGGERATED = 6;
 
   /** Sets a view up that comes to rest before more is done to it. */
@@ -238,8 +239,7 @@ final class Shots {
 
   private static void dark(Opened opened) {
     opened.desk().stationProperty().set(Station.LAY_OUT);
-    domeRotator(opened);
-    opened.desk().select(Optional.of(new MemberId("", "D")));
+    drive(opened, ROTATOR, 30);
     opened.desk().preferencesProperty().set(Preferences.USUAL.standingStill(true).inDark(true));
   }
 

@@ -240,6 +240,21 @@ class CutWindowTest extends InWindow {
   }
 
   @Test
+  void aHelicalGearInHandGivesItsHelixToTheTrain() {
+    cutSheet("parallel 24 ~ 60");
+    enter("#id-teeth", "24");
+    enter("#id-tip", "55.08");
+    robot.interact(() -> find("#id-helical", CheckBox.class).fire());
+    assertTrue(text("#id-words").contains("the lead"), text("#id-words"));
+    enter("#id-lead", "440.91");
+    assertTrue(says("module 2 mm, helix 20.0\u00b0"));
+    fire("#identify .cure");
+    assertTrue(card().contains("module 2 mm") && card().contains("helix 20 deg"), card());
+    press(KeyCode.SHORTCUT, KeyCode.Z);
+    assertFalse(card().contains("module") || card().contains("helix"), card());
+  }
+
+  @Test
   void onePieceIsChosenAndTheCouponIsCutByItself() throws Exception {
     cutSheet("planetary sun 24 planet 15 x3 ring 54; module 1 mm; clearance printed");
     MenuButton which = find("#which-piece", MenuButton.class);

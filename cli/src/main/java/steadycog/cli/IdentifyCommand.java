@@ -1,7 +1,7 @@
 package steadycog.cli;
 
+import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
@@ -28,6 +28,9 @@ import steadycog.sizing.Identify;
             + " Lengths are in mm, or with a unit: 1.25in.")
 final class IdentifyCommand implements Callable<Integer> {
   private static final int SHOWN = 6;
+
+  /** Which column the helix is, where it is one. */
+  private static final int HELIX = 4;
 
   @Spec CommandSpec spec;
 
@@ -76,6 +79,25 @@ final class IdentifyCommand implements Callable<Integer> {
   Optional<Integer> mate = Optional.empty();
 
   @Option(
+      names = "--root",
+      paramLabel = "LENGTH",
+      converter = Length.class,
+      description = "diameter at the roots")
+  Optional<Double> root = Optional.empty();
+
+  @Option(
+      names = "--helical",
+      description = "its teeth wind: give --lead, --root or --next-span with the tips as well")
+  boolean helical;
+
+  @Option(
+      names = "--lead",
+      paramLabel = "LENGTH",
+      converter = Length.class,
+      description = "along the axis for once round: tells the helix angle")
+  Optional<Double> lead = Optional.empty();
+
+  @Option(
       names = "--units",
       paramLabel = "UNIT",
       split = ",",
@@ -113,17 +135,20 @@ final class IdentifyCommand implements Callable<Integer> {
           units.stream().anyMatch(unit -> unit.dimension() != Unit.Dimension.LENGTH),
           "--units: only lengths are shown here: mm, cm or in");
       boolean internal = inside.isPresent() && outside.isEmpty();
-      List<Identify.Guess> guesses =
-          Identify.of(
-              new Identify.Measured(
-                  teeth,
-                  internal,
-                  number(outside.or(() -> inside)),
-                  number(span),
-                  count(span.isPresent() ? over.or(() -> Optional.of(usual())) : over),
-                  number(next),
-                  number(distance),
-                  count(mate)));
+      Identify.Measured measured =
+          new Identify.Measured(
+              teeth,
+              internal,
+              number(outside.or(() -> inside)),
+              number(span),
+              count(span.isPresent() ? over.or(() -> Optional.of(usual())) : over),
+              number(next),
+              number(distance),
+              count(mate),
+              number(root),
+              helical || lead.isPresent(),
+              number(lead));
+      List<Identify.Guess> guesses = Identify.of(measured);
       spec.commandLine().getOut().print(json ? CutSheetJson.guesses(guesses) : text(guesses));
       spec.commandLine().getOut().flush();
       return Exit.DONE;
@@ -158,23 +183,34 @@ final class IdentifyCommand implements Callable<Integer> {
           + " gear.\n";
     }
     Unit length = ShownUnit.of(units).length();
-    TextTable table =
-        new TextTable(
-            1,
-            "size",
-            "module " + length.symbol(),
-            "teeth",
-            "angle",
-            "shift",
-            "off " + length.symbol());
+    List<String> heads =
+        new ArrayList<>(
+            List.of(
+                "size",
+                "module " + length.symbol(),
+                "teeth",
+                "angle",
+                "shift",
+                "off " + length.symbol()));
+    boolean wound = guesses.stream().anyMatch(guess -> guess.helix() > 0);
+    if (wound) {
+      heads.add(HELIX, "helix");
+    }
+    TextTable table = new TextTable(1, heads.toArray(String[]::new));
     for (Identify.Guess guess : guesses.stream().limit(SHOWN).toList()) {
-      table.add(
-          guess.pitch().statement(),
-          Figures.significant(length.fromBase(guess.moduleMm()), 5),
-          guess.teeth() + (guess.teeth() == teeth ? "" : " (counted " + teeth + ")"),
-          String.format(Locale.ROOT, "%.1f", guess.angle()),
-          Figures.signed(guess.shift(), 2),
-          Figures.signed(length.fromBase(guess.off()), length == Unit.IN ? 5 : 3));
+      List<String> cells =
+          new ArrayList<>(
+              List.of(
+                  guess.pitch().statement(),
+                  Figures.significant(length.fromBase(guess.moduleMm()), 5),
+                  guess.teeth() + (guess.teeth() == teeth ? "" : " (counted " + teeth + ")"),
+                  Figures.fixed(guess.angle(), 1),
+                  Figures.signed(guess.shift(), 2),
+                  Figures.signed(length.fromBase(guess.off()), length == Unit.IN ? 5 : 3)));
+      if (wound) {
+        cells.add(HELIX, Figures.fixed(guess.helix(), 2));
+      }
+      table.add(cells.toArray(String[]::new));
     }
     return table.toString();
   }

@@ -157,6 +157,12 @@ class SheetAndFilesTest extends Shell {
             "21.62",
             "--json"));
     assertEquals(14.5, json().get("guesses").get(0).get("pressureAngle").asDouble());
+    assertEquals(0, run("", "identify", "--teeth", "24", "--od", "55.08", "--lead", "440.91"));
+    assertTrue(
+        out.toString().matches("(?s).*helix.*module 2 mm +2 +24 +20\\.0 +(20\\.00|19\\.99).*"),
+        out::toString);
+    assertEquals(2, run("", "identify", "--teeth", "24", "--od", "55.08", "--helical"));
+    assertTrue(err.toString().contains("the lead"), err::toString);
     assertEquals(2, run("", "identify", "--teeth", "30", "--next-span", "21.6", "--od", "64"));
     assertTrue(err.toString().contains("needs the first span"));
   }

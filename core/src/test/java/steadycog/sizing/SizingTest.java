@@ -445,6 +445,58 @@ class SizingTest {
     }
   }
 
+  /**
+   * Helical gears tell their angle by the lead, by the diameters at tips and roots, or by the base
+   * pitch of two spans: the formulas are those of ISO 21771, written out.
+   */
+  @Test
+  void helicalGearsAreIdentified() {
+    Random random = new Random(20);
+    double an = Math.toRadians(20);
+    for (int run = 0; run < 300; run++) {
+      double module = List.of(0.8, 1.0, 1.5, 2.0, 3.0).get(random.nextInt(5));
+      int teeth = random.nextInt(14, 70);
+      double helix = random.nextInt(8, 36);
+      double b = Math.toRadians(helix);
+      boolean lead = run % 3 == 0;
+      double shift = lead ? random.nextInt(4) / 10.0 : 0;
+      double tip = module * (teeth / Math.cos(b) + 2 + 2 * shift);
+      Identify.Measured measured =
+          new Identify.Measured(
+              teeth,
+              false,
+              OptionalDouble.of(Math.round(tip * 50) / 50.0),
+              run % 3 == 1 ? normalSpan(teeth, 3, module, an, b) : OptionalDouble.empty(),
+              run % 3 == 1 ? OptionalInt.of(3) : OptionalInt.empty(),
+              run % 3 == 1 ? normalSpan(teeth, 4, module, an, b) : OptionalDouble.empty(),
+              OptionalDouble.empty(),
+              OptionalInt.empty());
+      if (run % 3 == 2) {
+        measured = measured.withRoot(read(tip - 4.5 * module));
+      }
+      measured =
+          measured.wound(
+              lead ? read(Math.PI * module * teeth / Math.sin(b)) : OptionalDouble.empty());
+      List<Identify.Guess> guesses = Identify.of(measured);
+      assertTrue(
+          guesses.stream()
+              .limit(3)
+              .anyMatch(
+                  guess ->
+                      guess.teeth() == teeth
+                          && Math.abs(guess.moduleMm() - module) < 0.012 * module
+                          && Math.abs(guess.helix() - helix) < 1
+                          && Math.abs(guess.shift() - shift) < 0.1),
+          () -> module + " z " + teeth + " b " + helix + " x " + shift + ": " + guesses);
+    }
+  }
+
+  private static OptionalDouble normalSpan(int teeth, int k, double module, double an, double b) {
+    double at = Math.atan(Math.tan(an) / Math.cos(b));
+    double round = (k - 0.5) * Math.PI + teeth * (Math.tan(at) - at);
+    return read(module * Math.cos(an) * round);
+  }
+
   private static OptionalDouble read(double mm) {
     return OptionalDouble.of(Math.round(mm * 100) / 100.0);
   }

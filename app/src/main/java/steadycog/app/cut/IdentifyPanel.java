@@ -18,9 +18,13 @@ import javafx.scene.layout.VBox;
 import steadycog.app.desk.Desk;
 import steadycog.app.look.Look;
 import steadycog.notation.LengthText;
+import steadycog.number.Exact;
 import steadycog.number.Figures;
 import steadycog.number.Quantity;
 import steadycog.sizing.Identify;
+import steadycog.train.Helix;
+import steadycog.train.Sizes;
+import steadycog.train.Train;
 
 /** What a gear in hand is: count it, measure it, and read the likeliest sizes. */
 final class IdentifyPanel extends VBox {
@@ -37,6 +41,11 @@ final class IdentifyPanel extends VBox {
       Look.field("id-next", 5, "Over one tooth more: tells the pressure angle");
   private final TextField distance = Look.field("id-distance", 5, "From its axis to its mate's");
   private final TextField mate = Look.field("id-mate", 3, "Teeth of that mate");
+  private final TextField root = Look.field("id-root", 5, "Diameter at the roots");
+  private final CheckBox helical = new CheckBox("helical");
+  private final TextField lead =
+      Look.field("id-lead", 5, "Along the axis for once round: tells the helix angle");
+  private final HBox rise = named("lead", lead);
   private final Label words = Look.label("", "soft");
   private final GridPane guesses = Look.styled(new GridPane(), "sheet-grid");
 
@@ -52,14 +61,22 @@ final class IdentifyPanel extends VBox {
             named("teeth", teeth),
             named("over tips", tip, ring),
             named("span", span, new Label("over"), over, new Label("one more"), next),
-            named("axes", distance, new Label("to"), mate));
+            named("axes", distance, new Label("to"), mate),
+            named("roots", root),
+            helical,
+            rise);
+    helical.setId("id-helical");
+    helical.setTooltip(new Tooltip("Its teeth wind: the helix angle is looked for as well"));
+    rise.visibleProperty().bind(helical.selectedProperty());
+    rise.managedProperty().bind(helical.selectedProperty());
     words.setWrapText(true);
     words.setId("id-words");
     over.setPromptText("k");
-    for (TextField field : List.of(teeth, tip, span, over, next, distance, mate)) {
+    for (TextField field : List.of(teeth, tip, span, over, next, distance, mate, root, lead)) {
       field.textProperty().addListener(o -> look());
     }
     ring.selectedProperty().addListener(o -> look());
+    helical.selectedProperty().addListener(o -> look());
     getChildren().addAll(Look.label("A gear in hand", "caption"), fields, guesses, words);
     look();
   }
@@ -96,7 +113,10 @@ final class IdentifyPanel extends VBox {
                       : spanned.isPresent() ? k : OptionalInt.empty(),
                   spanned.isPresent() ? length(next) : OptionalDouble.empty(),
                   whole(mate).isPresent() ? length(distance) : OptionalDouble.empty(),
-                  length(distance).isPresent() ? whole(mate) : OptionalInt.empty())),
+                  length(distance).isPresent() ? whole(mate) : OptionalInt.empty(),
+                  length(root),
+                  helical.isSelected(),
+                  helical.isSelected() ? length(lead) : OptionalDouble.empty())),
           counted.getAsInt());
     } catch (IllegalArgumentException missing) {
       String what = String.valueOf(missing.getMessage());
@@ -121,7 +141,7 @@ final class IdentifyPanel extends VBox {
       size.setMinWidth(USE_PREF_SIZE);
       Button use = Look.styled(new Button("use"), "cure");
       use.setTooltip(new Tooltip("Give the teeth of this train that size"));
-      use.setOnAction(e -> desk.train().size(guess.pitch()));
+      use.setOnAction(e -> use(guess));
       use.disableProperty().bind(desk.benchProperty().map(Optional::isEmpty));
       guesses.add(size, 0, k + 1);
       guesses.add(figure(String.valueOf(guess.teeth()), "sheet-figure"), 1, k + 1);
@@ -136,8 +156,28 @@ final class IdentifyPanel extends VBox {
     Look.show(words, !words.getText().isEmpty());
   }
 
+  /** Size and helix at once, in one step to undo. */
+  private void use(Identify.Guess guess) {
+    if (guess.helix() == 0) {
+      desk.train().size(guess.pitch());
+      return;
+    }
+    Helix helix = new Helix(Exact.parse(Figures.fixed(guess.helix(), 2)), Optional.empty(), false);
+    desk.train()
+        .resize(
+            train -> {
+              Train sized = train.sized(guess.pitch());
+              Sizes sizes = sized.sizes();
+              return sized.withSizes(
+                  sizes.withCommon(sizes.common().withHelix(Optional.of(helix))));
+            });
+  }
+
   private static String angle(Identify.Guess guess) {
-    return guess.angle() == 20 ? "" : ", " + Figures.significant(guess.angle(), 3) + "\u00b0";
+    String pressed =
+        guess.angle() == 20 ? "" : ", " + Figures.significant(guess.angle(), 3) + "\u00b0";
+    return pressed
+        + (guess.helix() == 0 ? "" : ", helix " + Figures.fixed(guess.helix(), 1) + "\u00b0");
   }
 
   private static String signed(double value, int decimals) {

@@ -49,7 +49,7 @@ final class SizeBar extends VBox {
   private final TextField angle =
       Look.field("sheet-angle", 4, "Pressure angle in degrees: 20, 14.5");
   private final TextField helix =
-      Look.field("sheet-helix", 5, "How all teeth wind: 20, 20 left, 20 double for herringbones");
+      Look.field("sheet-helix", 9, "How all teeth wind: 20, 20 left, 20 double for herringbones");
   private final TextField fit =
       Look.field("sheet-fit", 6, "The largest standard teeth with which all fits in this diameter");
   private final TextField sharing =
@@ -157,7 +157,8 @@ final class SizeBar extends VBox {
     Rack rack = sizes.rackInForce();
     Typed.show(angle, Exact.plain(rack.degrees()) + (rack.stub() ? " stub" : ""));
     Typed.show(sharing, Figures.significant(sizes.sharingInForce(), 3));
-    Typed.show(helix, sizes.common().helix().map(Helix::toString).orElse(""));
+    Typed.show(
+        helix, sizes.common().helix().map(all -> all.toString().replace(" deg", "")).orElse(""));
     helix.setPromptText("straight");
     Look.show(wound, train.parts().stream().anyMatch(Part::takesHelix));
     Look.show(this.rack, !train.involuteWheels().isEmpty());

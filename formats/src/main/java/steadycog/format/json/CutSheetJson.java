@@ -207,7 +207,8 @@ public final class CutSheetJson {
     for (Identify.Guess guess : guesses) {
       ObjectNode node = list.addObject().put("pitch", guess.pitch().statement());
       node.put("moduleMm", guess.moduleMm()).put("teeth", guess.teeth());
-      node.put("pressureAngle", guess.angle()).put("shift", guess.shift());
+      node.put("pressureAngle", guess.angle()).put("helixDegrees", guess.helix());
+      node.put("shift", guess.shift());
       node.put("offMm", guess.off() + 0.0).put("score", guess.score());
     }
     return PrettyJson.write(root);
