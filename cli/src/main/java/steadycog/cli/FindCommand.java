@@ -47,6 +47,21 @@ import steadycog.search.Watch;
       "(23 h 56 min 4.0905 s from 1 rpm). Every candidate's card is ready for solve -."
     })
 final class FindCommand implements Callable<Integer> {
+  private static final List<String> HEADS =
+      List.of(
+          "i = in/out",
+          "exactly",
+          "error ppm",
+          "teeth",
+          "planets",
+          "off",
+          "comes out",
+          "pushed back",
+          "findings");
+
+  /** Where columns of teeth that wind stand. */
+  private static final int WOUND = 6;
+
   @Spec CommandSpec spec;
 
   @Option(names = "--same", description = "the output turns as the input does")
@@ -172,30 +187,36 @@ final class FindCommand implements Callable<Integer> {
   }
 
   private static String table(List<Candidate> candidates) {
-    TextTable table =
-        new TextTable(
-            0,
-            "i = in/out",
-            "exactly",
-            "error ppm",
-            "teeth",
-            "planets",
-            "off",
-            "comes out",
-            "pushed back",
-            "findings");
+    boolean wound = candidates.stream().anyMatch(candidate -> candidate.helix() > 0);
+    List<String> heads = new ArrayList<>(HEADS);
+    if (wound) {
+      heads.addAll(WOUND, List.of("helix deg", "N for 1 Nm"));
+    }
+    TextTable table = new TextTable(0, heads.toArray(String[]::new));
     for (Candidate candidate : candidates) {
-      table.add(
-          Lines.card(candidate.card()),
-          Figures.plain(candidate.ratio().reduction()),
-          Exact.text(candidate.ratio().reduction()),
-          ppm(candidate),
-          Integer.toString(candidate.size()),
-          candidate.planets() == 0 ? "-" : Integer.toString(candidate.planets()),
-          Integer.toString(candidate.distortion()),
-          Shares.forwards(candidate.eachWay()),
-          Shares.backwards(candidate.eachWay().backwards()),
-          candidate.trouble().map(rule -> "error: " + rule).orElse(candidate.worst().word()));
+      List<String> cells =
+          new ArrayList<>(
+              List.of(
+                  Figures.plain(candidate.ratio().reduction()),
+                  Exact.text(candidate.ratio().reduction()),
+                  ppm(candidate),
+                  Integer.toString(candidate.size()),
+                  candidate.planets() == 0 ? "-" : Integer.toString(candidate.planets()),
+                  Integer.toString(candidate.distortion()),
+                  Shares.forwards(candidate.eachWay()),
+                  Shares.backwards(candidate.eachWay().backwards()),
+                  candidate
+                      .trouble()
+                      .map(rule -> "error: " + rule)
+                      .orElse(candidate.worst().word())));
+      if (wound) {
+        cells.addAll(
+            WOUND,
+            List.of(
+                Figures.fixed(candidate.helix(), 2),
+                candidate.thrust().map(Figures::plain).orElse("-")));
+      }
+      table.add(Lines.card(candidate.card()), cells.toArray(String[]::new));
     }
     return table.toString();
   }

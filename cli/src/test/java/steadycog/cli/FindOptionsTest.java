@@ -22,6 +22,9 @@ class FindOptionsTest extends Shell {
     "--tolerance, wide",
     "--kind, wooden",
     "--rank, beauty",
+    "--helix, 8..30",
+    "--helix, 60",
+    "--distance, far",
     "--target, none",
   })
   void aWrongOptionIsNamedInOneLine(String option, String value) {
@@ -58,6 +61,26 @@ class FindOptionsTest extends Shell {
     assertEquals(0, run("", with(ask)));
     long rows = out.toString().lines().filter(line -> line.contains("parallel")).count();
     assertEquals(found.size(), rows);
+  }
+
+  @Test
+  void aDistanceIsClosedByAHelixThatTheTableShows() throws Exception {
+    List<String> ask =
+        List.of(
+            "find",
+            "--target=3.2",
+            "--kind=parallel",
+            "--stages=1",
+            "--distance=64 mm at 1.5 mm",
+            "--top=2");
+    assertEquals(0, run("", with(ask)));
+    assertTrue(out.toString().contains("helix A 10.1417934 deg"), out::toString);
+    assertTrue(out.toString().lines().findFirst().orElseThrow().contains("helix deg"));
+    assertEquals(0, run("", with(ask, "--json")));
+    assertEquals(10.1417934, json().at("/candidates/0/helixDegrees").asDouble());
+    String card = json().at("/candidates/0/card").asText();
+    assertEquals(2, run(card, "find", "--near", "-", "--helix", "20"));
+    assertTrue(err.toString().contains("--helix: near a train"), err::toString);
   }
 
   private static String[] with(List<String> ask, String... more) {

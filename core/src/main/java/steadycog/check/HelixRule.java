@@ -71,7 +71,8 @@ final class HelixRule implements Rule {
 
   /** What has to be taken up, and where two wheels of a shaft add to it that could take it off. */
   private static void thrusts(Train train, Torques torques, List<Finding> found) {
-    List<Thrust> all = Thrust.of(train, torques).stream().filter(one -> one.force() != 0).toList();
+    List<Thrust> all =
+        Thrust.ofShafts(train, torques).stream().filter(one -> one.force() != 0).toList();
     if (all.isEmpty()) {
       return;
     }

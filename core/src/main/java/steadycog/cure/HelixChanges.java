@@ -105,7 +105,7 @@ final class HelixChanges {
   private List<Change> opposed(List<MemberId> pair) {
     Torques torques = Subject.of(train).loading().flow().torques();
     List<Change> all = new ArrayList<>();
-    for (Thrust one : Thrust.of(train, torques)) {
+    for (Thrust one : Thrust.ofShafts(train, torques)) {
       one.cancelling()
           .filter(way -> pair.equals(List.of(way.other(), way.wheel())))
           .ifPresent(

@@ -1,5 +1,6 @@
 package steadycog.search;
 
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import org.apache.commons.numbers.fraction.BigFraction;
@@ -10,10 +11,12 @@ import steadycog.check.Subject;
 import steadycog.notation.Card;
 import steadycog.number.Ratio;
 import steadycog.shape.PlanetGeometry;
+import steadycog.sizing.Thrust;
 import steadycog.torque.EachWay;
 import steadycog.train.Bevel;
 import steadycog.train.Cycloidal;
 import steadycog.train.Differential;
+import steadycog.train.Helices;
 import steadycog.train.Member;
 import steadycog.train.Parallel;
 import steadycog.train.Part;
@@ -33,6 +36,8 @@ import steadycog.train.Train;
  * @param planets on a carrier; 0 where there is none
  * @param distortion by how many teeth in all its rows differ
  * @param inStep whether all planets of a set mesh in step, the noisier way
+ * @param helix the steepest of its teeth, degrees; 0 where all are straight
+ * @param thrust the largest on a wheel for 1 N m at the drive, N; empty without a helix or module
  * @param eachWay under load, forwards and backwards
  * @param worst the worst that any rule finds
  * @param trouble the rule that its first error breaks; empty where it has none
@@ -48,6 +53,8 @@ public record Candidate(
     int planets,
     int distortion,
     boolean inStep,
+    double helix,
+    Optional<Double> thrust,
     EachWay eachWay,
     Severity worst,
     Optional<String> trouble) {
@@ -100,10 +107,28 @@ public record Candidate(
                       .mapToInt(set -> PlanetGeometry.of(train, set).distortion())
                       .sum(),
                   findings.stream().anyMatch(f -> f.wording().equals("phasing.in-step")),
+                  helix(train),
+                  thrust(subject),
                   eachWay.orElseThrow(),
                   findings.isEmpty() ? Severity.OK : findings.getFirst().severity(),
                   firstError(findings));
             });
+  }
+
+  private static double helix(Train train) {
+    return train.involuteWheels().stream()
+        .mapToDouble(wheel -> Helices.of(train, wheel.id()).degrees().doubleValue())
+        .max()
+        .orElse(0);
+  }
+
+  private static Optional<Double> thrust(Subject subject) {
+    if (!Helices.any(subject.train()) || !subject.train().isSized()) {
+      return Optional.empty();
+    }
+    return Thrust.onWheels(subject.train(), subject.loading().flow().torques()).stream()
+        .map(one -> Math.abs(one.force()))
+        .max(Comparator.naturalOrder());
   }
 
   private static Optional<String> firstError(List<Finding> findings) {
@@ -186,16 +211,17 @@ public record Candidate(
   /**
    * Of the largest wheel, in modules of the train.
    *
-   * @param over what a wheel has more than its count; not a number for what its own teeth have
+   * @param rim what a wheel has more than its count; not a number for what its own teeth have
    */
-  private static double largest(Train train, Part part, double over) {
+  private static double largest(Train train, Part part, double rim) {
     double largest = 0;
     for (Member member : part.members()) {
       if (member.teeth().isPresent()) {
         Teeth teeth = member.teeth().get();
-        double own = Double.isNaN(over) ? teeth.internal() ? RIM : TIPS : over;
+        double own = Double.isNaN(rim) ? teeth.internal() ? RIM : TIPS : rim;
         double scale = train.moduleMm(member.id()) / train.moduleMm();
-        largest = Math.max(largest, scale * (teeth.count() + own));
+        double over = own * Helices.of(train, member.id()).cosine();
+        largest = Math.max(largest, scale * (teeth.count() + over));
       }
     }
     return largest;

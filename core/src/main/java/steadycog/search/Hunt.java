@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.BiPredicate;
 import org.apache.commons.numbers.fraction.BigFraction;
+import steadycog.check.Inspection;
 import steadycog.check.Severity;
 import steadycog.check.Subject;
 import steadycog.number.Ratio;
@@ -198,14 +199,25 @@ public final class Hunt {
     @Override
     public boolean offer(Fit fit) {
       String trouble = fit.trouble();
-      for (Train way : fit.ways()) {
-        if (!query.wheels().allow(way)) {
+      for (Train straight : ways(fit)) {
+        if (!query.wheels().allow(straight)) {
           trouble = "stock";
           continue;
         }
+        Optional<Train> wound = query.winding().of(straight);
+        if (wound.isEmpty()) {
+          trouble = "distance";
+          continue;
+        }
+        Train way = wound.get();
         Optional<Candidate> candidate = candidate(way);
         if (candidate.isEmpty()) {
           return true;
+        }
+        if (!query.winding().isStraight()
+            && !query.limits().allowsDiameter(candidate.get().diameter())) {
+          trouble = "diameter";
+          continue;
         }
         if (candidate.get().worst() != Severity.ERROR) {
           list(candidate.get());
@@ -214,11 +226,19 @@ public final class Hunt {
         trouble = trouble.isEmpty() ? candidate.get().trouble().orElseThrow() : trouble;
       }
       if (query.listing().any() && query.wheels().allow(fit.plain())) {
-        candidate(fit.plain()).ifPresent(this::list);
+        query.winding().of(fit.plain()).flatMap(this::candidate).ifPresent(this::list);
         return true;
       }
       tally.reject(trouble);
       return false;
+    }
+
+    /** Teeth that wind are undercut later than straight ones: without shifts first, if clean. */
+    private Iterable<Train> ways(Fit fit) {
+      boolean clean =
+          !query.winding().isStraight()
+              && query.winding().of(fit.plain()).filter(Hunt::isClean).isPresent();
+      return clean ? List.of(fit.plain()) : fit.ways();
     }
 
     /** Rules are the dear part: only what would be among the best is judged by them. */
@@ -263,6 +283,10 @@ public final class Hunt {
           ? Optional.empty()
           : subject.loading().eachWay().flatMap(query.running()::refusal);
     }
+  }
+
+  private static boolean isClean(Train train) {
+    return Inspection.of(train).isSound();
   }
 
   /**

@@ -90,7 +90,14 @@ public final class Loosen {
         .running()
         .least()
         .ifPresent(share -> look(Field.EFFICIENCY, "", Rank.EFFICIENCY, Loosen::efficiency));
-    for (Field field : List.of(Field.BACKWARDS, Field.COAXIAL, Field.DRIVER, Field.DRIVEN)) {
+    for (Field field :
+        List.of(
+            Field.BACKWARDS,
+            Field.COAXIAL,
+            Field.DRIVER,
+            Field.DRIVEN,
+            Field.HELIX,
+            Field.DISTANCE)) {
       if (!wanted.text(field).isEmpty()) {
         look(field, "", query.listing().rank(), c -> "");
       }

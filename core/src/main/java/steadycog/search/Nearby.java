@@ -14,6 +14,7 @@ import steadycog.check.Inspection;
 import steadycog.check.Subject;
 import steadycog.number.Exact;
 import steadycog.number.Ratio;
+import steadycog.search.Wanted.Field;
 import steadycog.shape.BevelPair;
 import steadycog.train.Bevel;
 import steadycog.train.Cycloidal;
@@ -92,6 +93,12 @@ public final class Nearby {
    *     understood
    */
   public static Changes of(Train train, Wanted wanted, Watch watch) {
+    for (Field field : List.of(Field.HELIX, Field.DISTANCE)) {
+      if (!wanted.text(field).isEmpty()) {
+        throw new Wanted.BadField(
+            field, "near a train its own helices and distances are kept: leave it out");
+      }
+    }
     Ratio now =
         Subject.of(train)
             .motion()

@@ -17,6 +17,7 @@ public record Query(
     Optional<TargetTolerance> tolerance,
     Limits limits,
     Wheels wheels,
+    Winding winding,
     Running running,
     Listing listing) {
   /** So far off may a ratio be where something else than the error decides. */
@@ -44,6 +45,18 @@ public record Query(
       throw new IllegalArgumentException(
           "no wheel of " + limits.teeth().from() + " teeth is within that diameter: allow more");
     }
+  }
+
+  /** The same of straight teeth. */
+  public Query(
+      Target target,
+      Set<Kind> kinds,
+      Optional<TargetTolerance> tolerance,
+      Limits limits,
+      Wheels wheels,
+      Running running,
+      Listing listing) {
+    this(target, kinds, tolerance, limits, wheels, Winding.STRAIGHT, running, listing);
   }
 
   /** Everything as usual. */

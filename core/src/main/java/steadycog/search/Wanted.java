@@ -102,6 +102,19 @@ public record Wanted(Map<Field, String> texts) {
         Subject.TEETH, "driver", "Driver", "free", "Counts that must drive, as on the motor: 18"),
     DRIVEN(Subject.TEETH, "driven", "Driven", "free", "Counts that must be driven: 96"),
     STOCK(Subject.TEETH, "stock", "Own only", "any wheel", "The wheels there are: 24, 36x2, 72i"),
+    HELIX(
+        Subject.TEETH,
+        "helix",
+        "Helix",
+        "straight",
+        "Degrees of all involute teeth: 20, or 20 double; with a distance between which it is"
+            + " found: 8..30"),
+    DISTANCE(
+        Subject.ROOM,
+        "distance",
+        "Axes apart",
+        "free",
+        "Of every pair, closed by its helix: 64 mm at 1.5 mm, or 42.7 modules"),
     LOSSES(
         Subject.LOSSES,
         "losses",
@@ -296,7 +309,11 @@ public record Wanted(Map<Field, String> texts) {
             read(Field.LOSSES, Wanted::losses).orElse(Running.ANY.losses()),
             read(Field.EFFICIENCY, Wanted::share),
             read(Field.BACKWARDS, Running.Back::parse).orElse(Running.Back.ANY));
-    return new Query(target, kinds(), tolerance(), limits, wheels, running, listing());
+    Optional<Winding.Distance> distance = read(Field.DISTANCE, Winding.Distance::parse);
+    Winding winding =
+        read(Field.HELIX, text -> Winding.parse(Optional.of(text), distance))
+            .orElseGet(() -> Winding.parse(Optional.empty(), distance));
+    return new Query(target, kinds(), tolerance(), limits, wheels, winding, running, listing());
   }
 
   /** The ratio alone; empty where none is said. */

@@ -60,7 +60,7 @@ public record CutSheet(
         LostMotion.of(train, plays, loading.ideal()),
         known ? Screening.of(train, motion, torques) : Screening.NONE,
         known ? Bearing.of(train, layout, torques) : List.of(),
-        known ? Thrust.of(train, torques) : List.of());
+        known ? Thrust.of(train, layout, torques) : List.of());
   }
 
   /** This sheet with the larger of its own loads and those of {@code other}, of the same train. */

@@ -11,6 +11,8 @@ import steadycog.number.Exact;
 import steadycog.number.Figures;
 import steadycog.number.Known;
 import steadycog.shape.Axes;
+import steadycog.shape.FaceLayout;
+import steadycog.shape.PlacedWheel;
 import steadycog.torque.Torques;
 import steadycog.train.Helices;
 import steadycog.train.Helix;
@@ -28,8 +30,8 @@ import steadycog.train.Train;
  * @param force N, towards the drive end positive, away from it negative; of several states the
  *     largest
  * @param otherWay the largest against it in another state, N, 0 and above
- * @param tilting moment on a planet by the forces of its two meshes, which press it opposite ways a
- *     diameter apart, N mm; 0 of anything else
+ * @param tilting moment on a planet by the forces of its meshes, which press it opposite ways at
+ *     different sides, N mm; 0 of anything else
  * @param cancelling how one of two wheels on a shaft would take up what the other presses
  */
 public record Thrust(
@@ -128,23 +130,15 @@ public record Thrust(
         .toList();
   }
 
-  /**
-   * What is left on every planet and every shaft; what planets are left with presses the carrier.
-   */
-  public static List<Thrust> of(Train train, Torques torques) {
+  /** What is left on every shaft; what planets are left with presses the carrier. */
+  public static List<Thrust> ofShafts(Train train, Torques torques) {
     List<OfMesh> meshes = ofMeshes(train, torques);
     Axes shafts = Axes.ofShafts(train);
     Map<Integer, MemberId> first = new LinkedHashMap<>();
     Map<Integer, List<OfMesh>> onShafts = new LinkedHashMap<>();
-    Map<MemberId, Thrust> planets = new LinkedHashMap<>();
-    double most = meshes.stream().mapToDouble(one -> Math.abs(one.force)).max().orElse(0);
+    double most = most(meshes);
     for (OfMesh one : meshes) {
-      Optional<Planetary> set = train.partOf(one.wheel, Planetary.class);
-      boolean planet = set.filter(s -> s.isPlanet(one.wheel)).isPresent();
-      MemberId bears = planet ? set.get().carrierId() : one.wheel;
-      if (planet) {
-        planets.merge(set.get().body(one.wheel), ofPlanet(set.get(), one), Thrust::and);
-      }
+      MemberId bears = planetOf(train, one).map(Planetary::carrierId).orElse(one.wheel);
       first.putIfAbsent(shafts.of(bears), bears);
       onShafts.computeIfAbsent(shafts.of(bears), none -> new ArrayList<>()).add(one);
     }
@@ -157,31 +151,52 @@ public record Thrust(
             all.add(new Thrust(member, false, force, 0, 0, cancelling(train, here)));
           }
         });
-    for (Thrust one : planets.values()) {
-      if (one.tilting != 0) {
-        all.add(
-            new Thrust(
-                one.member,
-                true,
-                clean(one.force, most),
-                0,
-                Math.abs(one.tilting),
-                Optional.empty()));
-      }
-    }
     return all;
   }
 
-  /** On one planet by one of its meshes; sun and ring stand on opposite sides of it. */
-  private static Thrust ofPlanet(Planetary set, OfMesh one) {
-    double each = one.force / set.count();
-    double tilting = (one.mesh.internal() ? 1 : -1) * each * one.lever;
-    return new Thrust(set.body(one.wheel), true, each, 0, tilting, Optional.empty());
+  /** The same, and what is left on every planet. */
+  static List<Thrust> of(Train train, FaceLayout layout, Torques torques) {
+    List<Thrust> all = new ArrayList<>(ofShafts(train, torques));
+    List<OfMesh> meshes = ofMeshes(train, torques);
+    Map<MemberId, double[]> planets = new LinkedHashMap<>();
+    for (OfMesh one : meshes) {
+      planetOf(train, one)
+          .ifPresent(
+              set -> {
+                double each = one.force / set.count();
+                double at = contact(layout, one);
+                double[] sum = planets.computeIfAbsent(set.body(one.wheel), none -> new double[3]);
+                sum[0] += each;
+                sum[1] += each * one.lever * Math.cos(at);
+                sum[2] += each * one.lever * Math.sin(at);
+              });
+    }
+    planets.forEach(
+        (body, sum) -> {
+          double tilting = Math.hypot(sum[1], sum[2]);
+          if (tilting > 0) {
+            double force = clean(sum[0], most(meshes));
+            all.add(new Thrust(body, true, force, 0, tilting, Optional.empty()));
+          }
+        });
+    return all;
   }
 
-  private Thrust and(Thrust more) {
-    return new Thrust(
-        member, planet, force + more.force, 0, tilting + more.tilting, Optional.empty());
+  private static Optional<Planetary> planetOf(Train train, OfMesh one) {
+    return train.partOf(one.wheel, Planetary.class).filter(set -> set.isPlanet(one.wheel));
+  }
+
+  /** Where from a wheel's axis it touches its mate. */
+  private static double contact(FaceLayout layout, OfMesh one) {
+    MemberId mate = one.mesh.other(one.wheel);
+    PlacedWheel own = layout.wheel(one.wheel);
+    PlacedWheel other = layout.wheel(mate);
+    double towards = Math.atan2(other.y() - own.y(), other.x() - own.x());
+    return one.mesh.teeth(mate).internal() ? towards + Math.PI : towards;
+  }
+
+  private static double most(List<OfMesh> meshes) {
+    return meshes.stream().mapToDouble(one -> Math.abs(one.force)).max().orElse(0);
   }
 
   /** For a shaft with two wheels that press it: sin b is as the force, d being m z / cos b. */

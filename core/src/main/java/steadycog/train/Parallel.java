@@ -113,6 +113,11 @@ public record Parallel(String name, List<Teeth> wheels, List<Link> links) implem
   }
 
   @Override
+  public boolean takesHelix() {
+    return true;
+  }
+
+  @Override
   public boolean takesDistance() {
     return true;
   }

@@ -96,7 +96,7 @@ public sealed interface Part
 
   /** Whether its teeth can wind round their wheels: involutes on parallel axes. */
   default boolean takesHelix() {
-    return takesDistance();
+    return false;
   }
 
   /** Why a shift cannot be chosen, for a message. */

@@ -349,6 +349,11 @@ public record Planetary(
 
   /** The carrier's radius; paired planets have to fit between each other. */
   @Override
+  public boolean takesHelix() {
+    return true;
+  }
+
+  @Override
   public boolean takesDistance() {
     return !paired();
   }

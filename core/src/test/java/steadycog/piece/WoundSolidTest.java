@@ -35,7 +35,8 @@ class WoundSolidTest {
           "planetary sun 20/- planet 25=23 x3 ring 70/68; module 1 mm; width 6 mm;"
               + " clearance printed",
           "planetary sun 23 planet 19 x3 ring 61; module 1 mm; width 7 mm; clearance printed;"
-              + " build ring in halves");
+              + " build ring in halves",
+          "planetary sun 20 planet 14~15 x3 ring 62; module 1 mm; width 7 mm; clearance printed");
 
   private static Pieces pieces(String card) throws CardException {
     Train train = Card.read(card).train();

@@ -2,6 +2,7 @@ package steadycog.search;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertNotEquals;
 import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
@@ -22,6 +23,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
+import steadycog.check.Severity;
 import steadycog.notation.Card;
 import steadycog.notation.CardException;
 import steadycog.number.Exact;
@@ -29,8 +31,13 @@ import steadycog.search.Limits.Direction;
 import steadycog.search.Wanted.Field;
 import steadycog.shape.PlanetGeometry;
 import steadycog.shape.PlanetPlaces;
+import steadycog.sizing.MeshFigures;
 import steadycog.study.Study;
+import steadycog.train.Helices;
+import steadycog.train.Join;
 import steadycog.train.Member;
+import steadycog.train.Mesh;
+import steadycog.train.Part;
 import steadycog.train.Planetary;
 import steadycog.train.Teeth;
 import steadycog.train.Train;
@@ -363,6 +370,101 @@ class HuntTest {
     assertEquals("two-r", half.text(Field.KIND), "and kept");
     for (Field field : Field.values()) {
       assertEquals(Optional.of(field), Field.of(field.key()));
+    }
+  }
+
+  /** All pairs of a ratio that some helix within reach brings to a distance, by trying them all. */
+  @Test
+  void aHelixClosesADistance() {
+    Wanted wanted =
+        new Wanted(
+            Map.of(
+                Field.TARGET, "3.2",
+                Field.KIND, "parallel",
+                Field.STAGES, "1",
+                Field.TEETH, "18..120",
+                Field.TOLERANCE, "5%",
+                Field.HELIX, "6..33",
+                Field.DISTANCE, "64 mm at 1.5 mm",
+                Field.TOP, "200"));
+    Set<String> expected = new TreeSet<>();
+    for (int a = 18; a <= 120; a++) {
+      for (int b = a; b <= 120; b++) {
+        double cosine = 1.5 * (a + b) / 2 / 64;
+        double degrees = Math.toDegrees(Math.acos(Math.min(1, cosine)));
+        boolean near = Math.abs((double) b / a - 3.2) <= 3.2 * 0.05;
+        if (near && degrees >= 6 && degrees <= 33) {
+          expected.add(a + " " + b + " " + Math.round(degrees * 1e5));
+        }
+      }
+    }
+    List<Candidate> found = Hunt.run(wanted.query(), Watch.NONE).candidates();
+    Set<String> there = new TreeSet<>();
+    for (Candidate one : found) {
+      Mesh mesh = one.train().meshes().getFirst();
+      there.add(
+          mesh.teethA().count()
+              + " "
+              + mesh.teethB().count()
+              + " "
+              + Math.round(one.helix() * 1e5));
+      assertEquals(64, MeshFigures.of(one.train(), mesh).orElseThrow().distance(), 1e-9, one::card);
+      double radius = mesh.teethB().count() * one.train().moduleMm(mesh.b()) / 2000;
+      double torque = (double) mesh.teethB().count() / mesh.teethA().count();
+      assertEquals(
+          torque / radius * Math.tan(Math.toRadians(one.helix())),
+          one.thrust().orElseThrow(),
+          0.02 * one.thrust().orElseThrow(),
+          "but for losses");
+    }
+    assertEquals(expected, there);
+  }
+
+  /** With shifts, over two pairs of one shaft, in a ring: closed all the same, hands opposed. */
+  @Test
+  void everyPairOfATrainStandsAtTheDistance() {
+    Wanted wanted =
+        new Wanted(
+            Map.of(
+                Field.TARGET, "9",
+                Field.KIND, "parallel,planetary",
+                Field.STAGES, "1..2",
+                Field.TOLERANCE, "1%",
+                Field.DISTANCE, "40"));
+    List<Candidate> found = Hunt.run(wanted.query(), Watch.NONE).candidates();
+    assertFalse(found.isEmpty());
+    for (Candidate one : found) {
+      for (Mesh mesh : one.train().meshes()) {
+        double distance = MeshFigures.of(one.train(), mesh).orElseThrow().distance();
+        assertEquals(40, distance, 1e-5, one::card);
+      }
+      for (Part chain : one.train().parts()) {
+        for (Join shaft : chain.keyed()) {
+          assertEquals(
+              Helices.of(one.train(), shaft.a()).hand(),
+              Helices.of(one.train(), shaft.b()).hand(),
+              one::card);
+        }
+      }
+    }
+  }
+
+  @Test
+  void herringboneSetsAreFoundWithTheirRingsInHalves() {
+    Wanted wanted =
+        new Wanted(
+            Map.of(
+                Field.TARGET, "4.5",
+                Field.KIND, "planetary",
+                Field.STAGES, "1",
+                Field.TOLERANCE, "1%",
+                Field.HELIX, "20 double"));
+    List<Candidate> found = Hunt.run(wanted.query(), Watch.NONE).candidates();
+    assertFalse(found.isEmpty());
+    for (Candidate one : found) {
+      assertNotEquals(Severity.ERROR, one.worst());
+      assertTrue(one.card().contains("build ring in halves"), one::card);
+      assertEquals(20, one.helix());
     }
   }
 }

@@ -190,7 +190,7 @@ class HelicalTest {
   private static List<Thrust> thrusts(String card) throws CardException {
     Train train = train(card);
     Study study = Study.of(train);
-    return Thrust.of(train, study.loading().ideal());
+    return Thrust.of(train, study.layout(), study.loading().ideal());
   }
 
   private static double force(List<Thrust> all, String member) {
@@ -269,7 +269,7 @@ class HelicalTest {
     Train after = Helices.with(train, way.wheel(), Optional.of(way.helix()));
     assertEquals(List.of(), Helices.contradictions(after));
     double left =
-        Thrust.of(after, Study.of(after).loading().ideal()).stream()
+        Thrust.ofShafts(after, Study.of(after).loading().ideal()).stream()
             .filter(one -> one.member().name().equals("B"))
             .mapToDouble(Thrust::force)
             .sum();
@@ -277,7 +277,7 @@ class HelicalTest {
   }
 
   private static Thrust onShaft(Train train, String member) {
-    return Thrust.of(train, Study.of(train).loading().ideal()).stream()
+    return Thrust.ofShafts(train, Study.of(train).loading().ideal()).stream()
         .filter(one -> one.member().name().equals(member))
         .findFirst()
         .orElseThrow();
@@ -299,17 +299,25 @@ class HelicalTest {
   }
 
   /** A planet's bearing is tilted by the thrusts of its two contacts alone, shared unevenly. */
-  @Test
-  void thrustTiltsThePinsOfPlanets() throws CardException {
+  @ParameterizedTest
+  @ValueSource(strings = {"sun 24 planet 15 x3 ring 54", "sun 20 planet 14~15 x3 ring 62"})
+  void thrustTiltsThePinsOfPlanets(String wheels) throws CardException {
     Train train =
         train(
-            "planetary sun 24 planet 15 x3 ring 54; helix 15 deg; module 1 mm; sharing 1.3; drive"
-                + " sun 100 rpm 2 Nm; hold ring; take carrier; efficiency ideal");
+            "planetary "
+                + wheels
+                + "; helix 15 deg; module 1 mm; sharing 1.3; drive sun 100 rpm 2 Nm; hold ring;"
+                + " take carrier; efficiency ideal");
     CutSheet sheet = Study.of(train).cutSheet();
-    double tilting =
-        sheet.thrusts().stream().filter(Thrust::planet).findFirst().orElseThrow().tilting();
-    Bearing pin = sheet.bearings().stream().filter(Bearing::planet).findFirst().orElseThrow();
-    assertEquals(1.3 * tilting, pin.tilting(), 1e-6 * tilting);
+    List<Bearing> pins = sheet.bearings().stream().filter(Bearing::planet).toList();
+    List<Thrust> planets = sheet.thrusts().stream().filter(Thrust::planet).toList();
+    assertEquals(pins.size(), planets.size());
+    for (int k = 0; k < pins.size(); k++) {
+      assertEquals(pins.get(k).member(), planets.get(k).member());
+      double tilting = planets.get(k).tilting();
+      assertTrue(tilting > 0, wheels);
+      assertEquals(1.3 * tilting, pins.get(k).tilting(), 1e-6 * tilting);
+    }
   }
 
   /** Moments of a shaft with two helical wheels by cross products, z towards who looks at it. */

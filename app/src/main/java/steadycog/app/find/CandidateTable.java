@@ -42,6 +42,8 @@ final class CandidateTable extends TableView<Candidate> {
   private static final String PLANETS = "column-planets";
   private static final String BACK = "column-back";
   private static final String STAGES = "column-stages";
+  private static final String HELIX = "column-helix";
+  private static final String THRUST = "column-thrust";
   private static final String ROWS_OFF = "column-rows off";
 
   /**
@@ -139,6 +141,18 @@ final class CandidateTable extends TableView<Candidate> {
         Candidates::distortion,
         Comparator.comparingInt(Candidate::distortion),
         "Teeth by which its rows differ");
+    add(
+        "helix",
+        false,
+        Candidates::helix,
+        Comparator.comparingDouble(Candidate::helix),
+        "Of its steepest teeth");
+    add(
+        "thrust",
+        false,
+        Candidates::thrust,
+        Comparator.comparingDouble(c -> c.thrust().orElse(0.0)),
+        "The largest along an axis, for 1 Nm at the drive");
     add(
         "out",
         false,
@@ -288,6 +302,8 @@ final class CandidateTable extends TableView<Candidate> {
       case PLANETS -> all.stream().anyMatch(c -> c.planets() > 0);
       case BACK -> all.stream().anyMatch(CandidateTable::differsBack);
       case STAGES -> all.stream().map(Candidate::stages).distinct().count() > 1;
+      case HELIX -> all.stream().anyMatch(c -> c.helix() > 0);
+      case THRUST -> all.stream().anyMatch(c -> c.thrust().isPresent());
       case ROWS_OFF -> all.stream().anyMatch(c -> c.distortion() > 0);
       default -> true;
     };

@@ -145,10 +145,22 @@ final class Candidates {
       case STAGES -> "stages " + to;
       case BACKWARDS -> "whatever it does when pushed";
       case COAXIAL -> "not in line";
+      case HELIX -> "straight teeth";
+      case DISTANCE -> "any distance";
       case DRIVER, DRIVEN -> "without the given wheel";
       case KIND -> kind(hint.first().kind()) + " as well";
       case TARGET, ANY, LOSSES, RANK, TOP -> hint.field().key() + " " + to;
     };
+  }
+
+  /** {@code 20.36°}; a dash where teeth are straight. */
+  static String helix(Candidate candidate) {
+    return candidate.helix() == 0 ? "\u2013" : Figures.fixed(candidate.helix(), 2) + "\u00b0";
+  }
+
+  /** {@code 36.4 N}; a dash where nothing presses or no module is known. */
+  static String thrust(Candidate candidate) {
+    return candidate.thrust().map(force -> Figures.shown(force) + " N").orElse("\u2013");
   }
 
   /** {@code shift A 0.3, C 0.3}; empty where nothing is shifted. */

@@ -75,6 +75,8 @@ public final class FoundJson {
     node.put("planets", candidate.planets() == 0 ? null : (Integer) candidate.planets());
     node.put("distortion", candidate.distortion());
     node.put("inStep", candidate.inStep());
+    node.put("helixDegrees", candidate.helix());
+    node.put("thrustN", candidate.thrust().orElse(null));
     JsonValues.putNumber(node, "efficiency", candidate.eachWay().efficiency());
     LoadingJson.addBackwards(node, Optional.of(candidate.eachWay().backwards()));
     node.put("worst", candidate.worst().word());
