@@ -10,11 +10,15 @@ import steadycog.number.Exact;
 import steadycog.number.Quantity;
 import steadycog.number.Unit;
 import steadycog.train.Bore;
+import steadycog.train.Built;
 import steadycog.train.Clearance;
 import steadycog.train.Cycloidal;
 import steadycog.train.Differential;
 import steadycog.train.Drive;
 import steadycog.train.Element;
+import steadycog.train.Helices;
+import steadycog.train.Helix;
+import steadycog.train.Helix.Hand;
 import steadycog.train.Join;
 import steadycog.train.Losses;
 import steadycog.train.Losses.Practice;
@@ -289,6 +293,13 @@ public final class RandomTrains {
         sizes = sizes.with(wheel, size);
       }
     }
+    for (Mesh mesh : random.nextBoolean() ? train.meshes() : List.<Mesh>of()) {
+      if (random.nextBoolean() && train.partOf(mesh.a()).takesHelix()) {
+        WheelSize wound = sizes.own(mesh.a()).withHelix(Optional.of(helix(random)));
+        Optional<Built> built = Optional.of(any(List.of(Built.values()), random));
+        sizes = sizes.with(mesh.a(), random.nextBoolean() ? wound.withBuilt(built) : wound);
+      }
+    }
     for (Mesh mesh : train.meshes()) {
       if (random.nextInt(4) == 0 && train.partOf(mesh.a()).takesDistance()) {
         sizes =
@@ -309,6 +320,25 @@ public final class RandomTrains {
                       Map.of(any(List.of(Tolerance.Of.values()), random), limits))));
     }
     return train.withSizes(sizes);
+  }
+
+  /** The same with teeth that wind, all that mesh alike, at angles and with hands of their own. */
+  public static Train wound(Train train, Random random) {
+    Train wound = train;
+    for (Mesh mesh : train.meshes()) {
+      boolean free = wound.sizes().own(mesh.a()).helix().isEmpty();
+      if (free && train.partOf(mesh.a()).takesHelix()) {
+        wound = Helices.with(wound, mesh.a(), Optional.of(helix(random)));
+      }
+    }
+    return wound;
+  }
+
+  private static Helix helix(Random random) {
+    return new Helix(
+        Exact.of(random.nextInt(0, 90), 2),
+        random.nextBoolean() ? Optional.empty() : Optional.of(any(List.of(Hand.values()), random)),
+        random.nextInt(4) == 0);
   }
 
   private static Bore bore(Random random) {

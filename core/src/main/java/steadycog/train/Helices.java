@@ -76,7 +76,10 @@ public final class Helices {
       boolean angles =
           !follows.degrees().equals(helix.get().degrees())
               || follows.isDouble() != helix.get().isDouble();
-      boolean hands = helix.get().hand().isPresent() && !helix.get().hand().equals(follows.hand());
+      boolean hands =
+          !follows.isStraight()
+              && helix.get().hand().isPresent()
+              && !helix.get().hand().equals(follows.hand());
       if (angles || hands) {
         all.add(new Contradiction(leader, stated.getKey(), angles));
       }
