@@ -58,6 +58,7 @@ final class HelixRule implements Rule {
     }
     steep(train, found);
     train.parts(Planetary.class).forEach(set -> herringbones(train, set, found));
+    train.meshes().forEach(mesh -> groove(train, mesh, found));
     if (train.isSized()) {
       train.meshes().forEach(mesh -> overlap(train, mesh, found));
       spans(train, found);
@@ -158,7 +159,7 @@ final class HelixRule implements Rule {
 
   /** The face that winds one way, mm. */
   private static double oneHand(Train train, WheelFigures figures) {
-    return Blank.widthMm(train, figures.id()) / (figures.helix().isDouble() ? 2 : 1);
+    return figures.helix().oneHand(Blank.widthMm(train, figures.id()));
   }
 
   private static List<MemberId> ids(List<Member> wheels, Predicate<Member> which) {
@@ -169,14 +170,24 @@ final class HelixRule implements Rule {
     return wheels.stream().allMatch(w -> train.size(w).built().filter(how::equals).isPresent());
   }
 
+  private static void groove(Train train, Mesh mesh, List<Finding> found) {
+    Helix helix = Helices.of(train, mesh.a());
+    double face = Math.min(Blank.widthMm(train, mesh.a()), Blank.widthMm(train, mesh.b()));
+    if (helix.groovesAway(face)) {
+      found.add(
+          Finding.of("helix-groove", Severity.ERROR, List.of(mesh.a(), mesh.b()))
+              .with("groove", Measured.mm(helix.grooveMm(), 2))
+              .with("face", Measured.mm(face, 2)));
+    }
+  }
+
   private static void overlap(Train train, Mesh mesh, List<Finding> found) {
     MeshFigures.of(train, mesh)
         .filter(figures -> !figures.winding().helix().isStraight())
         .filter(figures -> figures.winding().overlap() < ENOUGH)
         .ifPresent(
             figures -> {
-              double halves = figures.winding().helix().isDouble() ? 2 : 1;
-              double needed = halves * figures.winding().face() / figures.winding().overlap();
+              double needed = figures.winding().faceNeeded();
               String faces =
                   Stream.of(mesh.a(), mesh.b())
                       .filter(wheel -> Blank.widthMm(train, wheel) < needed)

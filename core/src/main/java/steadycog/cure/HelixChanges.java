@@ -36,6 +36,7 @@ final class HelixChanges {
   List<Change> of(String code, List<MemberId> members) {
     return switch (code) {
       case "helix-hands" -> List.of(unsaid(members.getLast()), unsaid(members.getFirst()));
+      case "helix-groove" -> List.of(without());
       case "helix-steep" -> SMALLER.stream().map(this::notAbove).toList();
       case "helix-overlap" -> wider(members).stream().toList();
       case "herringbone-set" -> herringbones(members);
@@ -51,15 +52,16 @@ final class HelixChanges {
         train.withSizes(sizes.with(wheel, own.withHelix(Optional.empty()))));
   }
 
+  private Change without() {
+    return Change.sized(
+        "no groove", wound(helix -> new Helix(helix.degrees(), helix.hand(), helix.doubled())));
+  }
+
   private Change notAbove(int degrees) {
     BigFraction most = BigFraction.of(degrees);
     return Change.sized(
             "helix at most " + degrees + " deg",
-            wound(
-                helix ->
-                    helix.degrees().compareTo(most) > 0
-                        ? new Helix(most, helix.hand(), helix.doubled())
-                        : helix))
+            wound(helix -> helix.degrees().compareTo(most) > 0 ? helix.at(most) : helix))
         .worth(1 + 1.0 / degrees);
   }
 
@@ -83,8 +85,7 @@ final class HelixChanges {
         .flatMap(mesh -> MeshFigures.of(train, mesh))
         .map(
             mesh -> {
-              double halves = mesh.winding().helix().isDouble() ? 2 : 1;
-              double face = halves * mesh.winding().face() / mesh.winding().overlap();
+              double face = mesh.winding().faceNeeded();
               Quantity width = Quantity.of(String.valueOf((int) Math.ceil(face)), Unit.MM);
               Sizes all = sizes;
               List<String> words = new ArrayList<>();

@@ -66,7 +66,13 @@ final class Proposals {
 
   /** Findings about how teeth wind: other angles, hands and halves are all there is to them. */
   private static final Set<String> OF_HELIX =
-      Set.of("helix-hands", "helix-steep", "helix-overlap", "herringbone-set", "thrust-adds");
+      Set.of(
+          "helix-groove",
+          "helix-hands",
+          "helix-steep",
+          "helix-overlap",
+          "herringbone-set",
+          "thrust-adds");
 
   /** Findings that no count of teeth puts right. */
   private static final Set<String> OF_SIZES = Set.of("tooth-strength", "shaft-steps", "least-play");

@@ -5,6 +5,8 @@ import java.util.Optional;
 import java.util.function.BiFunction;
 import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.notation.Statement.BadStatement;
+import steadycog.number.Quantity;
+import steadycog.number.Unit;
 import steadycog.train.Built;
 import steadycog.train.Helix;
 import steadycog.train.Member;
@@ -15,9 +17,10 @@ import steadycog.train.WheelSize;
 
 /**
  * How teeth wind: {@code helix 20 deg} of all, {@code helix fore 20 deg} of a part, {@code helix
- * sun 15 deg left} of a wheel and all that mesh with it; {@code double} for herringbones. And how
- * wheels come to their places that cannot be pushed into teeth which wind both ways: {@code build
- * ring in halves}, {@code build in place}.
+ * sun 15 deg left} of a wheel and all that mesh with it; {@code double} for herringbones, {@code
+ * double groove 2 mm} for those with a groove between their halves. And how wheels come to their
+ * places that cannot be pushed into teeth which wind both ways: {@code build ring in halves},
+ * {@code build in place}.
  */
 final class HelixText {
   private HelixText() {}
@@ -104,13 +107,18 @@ final class HelixText {
     Token at = statement.peek();
     BigFraction degrees = SizeText.degrees(statement, "a helix angle in degrees, as 20");
     boolean doubled = statement.accept("double");
+    Optional<Quantity> groove =
+        statement.accept("groove")
+            ? Optional.of(statement.expectQuantity(Unit.Dimension.LENGTH))
+            : Optional.empty();
     Optional<Helix.Hand> hand =
         statement.atEnd() ? Optional.empty() : Helix.Hand.of(statement.peek().text());
     if (hand.isPresent()) {
       statement.next();
     } else if (!statement.atEnd()) {
-      throw Statement.unexpected(statement.peek(), "double, left, right or " + SizeText.END);
+      throw Statement.unexpected(
+          statement.peek(), "double, groove, left, right or " + SizeText.END);
     }
-    return Statement.at(at, degrees, given -> new Helix(given, hand, doubled));
+    return Statement.at(at, degrees, given -> new Helix(given, hand, doubled, groove));
   }
 }

@@ -34,7 +34,7 @@ enum Verb {
   MODULE(Follows.of(MEMBER, List.of(), LENGTH)),
   DP(Follows.MEMBERS),
   ANGLE(Follows.of(NOBODY, List.of("deg", "stub"))),
-  HELIX(Follows.of(MEMBER, List.of("deg", "double", "left", "right"))),
+  HELIX(Follows.of(MEMBER, List.of("deg", "double", "groove", "left", "right"), LENGTH)),
   BUILD(Follows.of(MEMBER, List.of("in", "halves", "place"))),
   WIDTH(Follows.of(MEMBER, List.of(), LENGTH)),
   SHIFT(Follows.MEMBERS),

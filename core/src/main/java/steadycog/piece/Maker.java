@@ -20,6 +20,9 @@ import steadycog.train.Train;
 
 /** What makes pieces: the train, how finely, and what they share. */
 abstract sealed class Maker permits WheelMaker, CycloidMaker, StrainMaker, BevelMaker {
+  /** A groove goes deeper than the roots by so many modules. */
+  static final double GROOVE = 0.1;
+
   final Train train;
   final FaceLayout layout;
   final Levels levels;
@@ -142,13 +145,11 @@ abstract sealed class Maker permits WheelMaker, CycloidMaker, StrainMaker, Bevel
       double width) {
     Optional<PlacedWheel> rim = rimOf(ring);
     if (rim.isEmpty()) {
-      return List.of(
-          new Slab(
-              row,
-              from,
-              from + width,
-              inside.within(Region.disc(outer)),
-              winding(ring, inside, from)));
+      Region body = Region.disc(outer);
+      return grooved(
+          ring,
+          new Slab(row, from, from + width, inside.within(body), winding(ring, inside, from)),
+          Region.disc(open + GROOVE * moduleMm).within(body));
     }
     PlacedWheel wheel = rim.get();
     Region teeth =
@@ -187,6 +188,28 @@ abstract sealed class Maker permits WheelMaker, CycloidMaker, StrainMaker, Bevel
     return teeth.lines().stream()
         .map(line -> new Slab.Winding(line, plane, turn, helix.isDouble()))
         .toList();
+  }
+
+  /**
+   * A slab of teeth, parted by the groove of a herringbone where it has one.
+   *
+   * @param plain what is left where teeth are taken away
+   */
+  final List<Slab> grooved(MemberId wheel, Slab teeth, Region plain) {
+    Helix helix = Helices.of(train, wheel);
+    double half = helix.grooveMm() / 2;
+    if (!helix.isDouble() || half == 0) {
+      return List.of(teeth);
+    }
+    double plane = teeth.from() + middle(wheel);
+    if (helix.groovesAway(2 * middle(wheel))) {
+      broken.add("its groove leaves no teeth");
+      return List.of(teeth);
+    }
+    return List.of(
+        teeth.cut(teeth.from(), plane - half),
+        new Slab("groove", plane - half, plane + half, plain),
+        teeth.cut(plane + half, teeth.to()));
   }
 
   /** Of the narrowest of all faces that mesh, from where they begin, mm. */

@@ -64,6 +64,11 @@ public record Slab(String name, double from, double to, Region region, List<Wind
         : Optional.empty();
   }
 
+  /** The same between two heights inside it. */
+  Slab cut(double low, double high) {
+    return new Slab(name, low, high, region, windings);
+  }
+
   /** A line of its region as it lies at a height. */
   Outline at(Outline line, double z) {
     for (Winding winding : windings) {

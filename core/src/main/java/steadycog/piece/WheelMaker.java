@@ -234,13 +234,15 @@ final class WheelMaker extends Maker {
     double root = wheel.rootRadius() * moduleMm;
     return wheel.teeth().internal()
         ? ring(wheel.id(), name, teeth, root, outside * moduleMm, stand, from, width)
-        : List.of(
+        : grooved(
+            wheel.id(),
             new Slab(
                 name,
                 from,
                 from + width,
                 bored(teeth, hole(wheel)),
-                winding(wheel.id(), teeth, from)));
+                winding(wheel.id(), teeth, from)),
+            Region.disc(root - GROOVE * moduleMm).minus(hole(wheel), chord));
   }
 
   private Region hole(PlacedWheel wheel) {

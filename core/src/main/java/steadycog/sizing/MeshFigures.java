@@ -77,13 +77,18 @@ public record MeshFigures(
     static Winding of(Train train, Mesh mesh) {
       Helix helix = Helices.of(train, mesh.pinion());
       double face =
-          Math.min(Blank.widthMm(train, mesh.a()), Blank.widthMm(train, mesh.b()))
-              / (helix.isDouble() ? 2 : 1);
+          helix.oneHand(Math.min(Blank.widthMm(train, mesh.a()), Blank.widthMm(train, mesh.b())));
       return new Winding(
           helix,
           Helices.normalModuleMm(train, mesh.a()),
           face,
           Helices.baseCosine(train, mesh.a()));
+    }
+
+    /** The narrowest face of a wheel that an overlap of 1 needs, mm. */
+    public double faceNeeded() {
+      double one = Math.PI * normalModule / Math.sin(helix.radians());
+      return helix.isDouble() ? 2 * one + helix.grooveMm() : one;
     }
 
     /** Overlap ratio: the face over the axial pitch, b sin b / (pi mn) (ISO 21771). */

@@ -131,7 +131,8 @@ public record Screening(List<ToothLoad> loads) {
     }
 
     private double width(Mesh mesh) {
-      return Math.min(Blank.widthMm(train, mesh.a()), Blank.widthMm(train, mesh.b()));
+      double face = Math.min(Blank.widthMm(train, mesh.a()), Blank.widthMm(train, mesh.b()));
+      return Helices.of(train, mesh.a()).toothed(face);
     }
 
     private double contactAllowed(Mesh mesh) {

@@ -75,7 +75,8 @@ public final class Helices {
       Helix follows = group.getOrDefault(stated.getKey(), Helix.STRAIGHT);
       boolean angles =
           !follows.degrees().equals(helix.get().degrees())
-              || follows.isDouble() != helix.get().isDouble();
+              || follows.isDouble() != helix.get().isDouble()
+              || (follows.isDouble() && !follows.groove().equals(helix.get().groove()));
       boolean hands =
           !follows.isStraight()
               && helix.get().hand().isPresent()
@@ -129,8 +130,6 @@ public final class Helices {
   }
 
   private static Helix handed(Helix helix, Hand hand) {
-    return helix.isStraight()
-        ? Helix.STRAIGHT
-        : new Helix(helix.degrees(), Optional.of(hand), helix.doubled());
+    return helix.isStraight() ? Helix.STRAIGHT : helix.handed(Optional.of(hand));
   }
 }

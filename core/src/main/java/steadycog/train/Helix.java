@@ -5,6 +5,7 @@ import java.util.Locale;
 import java.util.Optional;
 import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.number.Exact;
+import steadycog.number.Quantity;
 
 /**
  * How teeth wind round their wheel (ISO 21771).
@@ -13,8 +14,10 @@ import steadycog.number.Exact;
  * @param hand empty where it follows from wheels that mesh with it, or from nothing; of a
  *     herringbone that of the half at the drive end
  * @param doubled whether they wind both ways, in two halves of the face: a herringbone
+ * @param groove without teeth between the halves of a herringbone, along the axis; empty for none
  */
-public record Helix(BigFraction degrees, Optional<Hand> hand, boolean doubled) {
+public record Helix(
+    BigFraction degrees, Optional<Hand> hand, boolean doubled, Optional<Quantity> groove) {
   public static final Helix STRAIGHT = new Helix(BigFraction.ZERO, Optional.empty(), false);
 
   public static final int MOST_DEGREES = 45;
@@ -38,7 +41,17 @@ public record Helix(BigFraction degrees, Optional<Hand> hand, boolean doubled) {
     }
   }
 
+  /** Without a groove. */
+  public Helix(BigFraction degrees, Optional<Hand> hand, boolean doubled) {
+    this(degrees, hand, doubled, Optional.empty());
+  }
+
   public Helix {
+    groove.ifPresent(length -> Cycloidal.requireLength("groove", length));
+    if (groove.isPresent() && !doubled) {
+      throw new IllegalArgumentException(
+          "a groove is that of a herringbone: say double, or leave it out");
+    }
     if (degrees.signum() < 0 || degrees.compareTo(BigFraction.of(MOST_DEGREES)) > 0) {
       throw new IllegalArgumentException(
           "helix "
@@ -56,6 +69,35 @@ public record Helix(BigFraction degrees, Optional<Hand> hand, boolean doubled) {
   /** Whether the teeth wind both ways. */
   public boolean isDouble() {
     return doubled && !isStraight();
+  }
+
+  /** The same with another hand. */
+  public Helix handed(Optional<Hand> other) {
+    return new Helix(degrees, other, doubled, groove);
+  }
+
+  /** The same at another angle, degrees. */
+  public Helix at(BigFraction angle) {
+    return new Helix(angle, hand, doubled, groove);
+  }
+
+  /** What is left of a face where teeth wind one way, mm; a hundredth where a groove takes all. */
+  public double oneHand(double face) {
+    return isDouble() ? Math.max(face / 100, face - grooveMm()) / 2 : face;
+  }
+
+  /** Whether the groove leaves no teeth on a face, mm. */
+  public boolean groovesAway(double face) {
+    return isDouble() && grooveMm() >= face;
+  }
+
+  /** What is left of a face with teeth, mm. */
+  public double toothed(double face) {
+    return isDouble() ? 2 * oneHand(face) : face;
+  }
+
+  public double grooveMm() {
+    return groove.map(Quantity::inBase).orElse(0.0);
   }
 
   /** 1 of a right hand, and where none is said, -1 of a left one. */
@@ -104,6 +146,7 @@ public record Helix(BigFraction degrees, Optional<Hand> hand, boolean doubled) {
     return Exact.plain(degrees)
         + " deg"
         + (doubled ? " double" : "")
+        + groove.map(length -> " groove " + length).orElse("")
         + hand.map(one -> " " + one.word()).orElse("");
   }
 }

@@ -44,7 +44,13 @@ class WoundSolidTest {
   }
 
   @ParameterizedTest
-  @ValueSource(strings = {"helix 20 deg", "helix 35 deg left", "helix 25 deg double"})
+  @ValueSource(
+      strings = {
+        "helix 20 deg",
+        "helix 35 deg left",
+        "helix 25 deg double",
+        "helix 25 deg double groove 1.5 mm"
+      })
   void surfacesAreClosedAndHoldWhatStraightOnesHold(String helix) throws CardException {
     for (String card : CARDS) {
       Pieces wound = pieces(card + "; " + helix);

@@ -185,6 +185,7 @@ class HelicalTest {
             "helix 22.5 deg double left",
             "helix sun 15 deg left",
             "helix set 15 deg; helix fore.A 10\u00b0 right; build set in place",
+            "helix 20 deg double groove 1.5 mm left",
             "helix 20 deg double; build sun in halves")) {
       Card card =
           Card.read(

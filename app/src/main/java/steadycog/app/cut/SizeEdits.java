@@ -92,10 +92,9 @@ final class SizeEdits {
         SizeText.helix(text)
             .map(
                 read ->
-                    new Helix(
-                        read.degrees(),
-                        read.hand().or(now::hand),
-                        read.doubled() || (Exact.isNumber(text) && now.doubled())));
+                    Exact.isNumber(text)
+                        ? now.at(read.degrees())
+                        : read.handed(read.hand().or(now::hand)));
     if (helix.isEmpty() && !none) {
       return Optional.of(HELIX);
     }

@@ -216,7 +216,7 @@ public final class GearTable extends BorderPane {
 
   /** Where teeth that wind are cut for the drawing. */
   private static String section(Bench bench) {
-    return Helices.any(bench.card().train()) ? ", teeth as in the middle of their faces" : "";
+    return Helices.any(bench.card().train()) ? ", at mid-face" : "";
   }
 
   /** The length of the scale bar; a drive drawn from its sizes alone is in millimetres. */
