@@ -24,6 +24,7 @@ class HouseTest {
           "assembly",
           "torque",
           "sizing",
+          "rating",
           "check",
           "cure",
           "study",

@@ -6,6 +6,7 @@ import java.util.function.Function;
 import java.util.stream.Stream;
 import steadycog.number.Unit.Dimension;
 import steadycog.train.Clearance;
+import steadycog.train.Duty;
 import steadycog.train.Losses;
 import steadycog.train.Material;
 import steadycog.train.MeshKind;
@@ -41,6 +42,10 @@ record Follows(Whom whom, List<String> words, List<Dimension> units) {
       with(
           words(Clearance.Process.values(), Clearance.Process::word),
           words(Clearance.Gap.values(), Clearance.Gap::word));
+  static final List<String> RATINGS =
+      with(
+          with(words(Duty.Term.values(), Duty.Term::word), List.of("h", "crowned")),
+          words(Duty.Mounting.values(), Duty.Mounting::word));
   static final List<String> TOLERANCES = words(Tolerance.Of.values(), Tolerance.Of::word);
 
   static Follows of(Whom whom, List<String> words, Dimension... units) {

@@ -89,6 +89,8 @@ public final class SizeText {
           case "sharing" -> readSharing(statement);
           case "tolerance" -> readTolerance(statement, parts);
           case "helix" -> HelixText.read(statement, parts, names);
+          case "rating" -> Sizes.UNSTATED.withDuty(DutyText.rating(statement));
+          case "duty" -> Sizes.UNSTATED.withDuty(DutyText.share(statement));
           case "build" -> HelixText.readBuilt(statement, parts, names);
           case "shift", "offset", "tool" -> readOwn(verb, statement, parts, names);
           default ->
@@ -147,6 +149,7 @@ public final class SizeText {
       case "bore" -> WheelSize.NONE.withBore(Optional.of(readBore(statement)));
       case "offset" -> Statement.at(at, length(statement), WheelSize.NONE::withOffset);
       case "tool" -> readTool(statement);
+      case "hardness" -> DutyText.hardness(statement);
       default -> WheelSize.NONE.withMade(Optional.of(readMade(statement)));
     };
   }
@@ -349,6 +352,9 @@ public final class SizeText {
     for (Sizes.Distance pair : statement.distances()) {
       return "distance " + MeshNames.text(pair.a(), pair.b()) + " " + pair.length();
     }
+    if (!statement.duty().unstated()) {
+      return statement.duty().toString();
+    }
     for (MemberId wheel : Set.copyOf(statement.wheels().keySet())) {
       return print(statement.own(wheel), " " + wheel);
     }
@@ -365,6 +371,7 @@ public final class SizeText {
         .or(() -> size.tool().map(edges -> "tool" + of + " " + edges))
         .or(() -> size.helix().map(helix -> "helix" + of + " " + helix))
         .or(() -> size.built().map(built -> "build" + of + " " + built))
+        .or(() -> size.hardness().map(hb -> "hardness" + of + " " + Exact.plain(hb) + " HB"))
         .or(() -> size.pitch().map(pitch -> pitch.statement().replaceFirst(" ", of + " ")))
         .orElseThrow();
   }

@@ -45,7 +45,10 @@ enum Verb {
   DISTANCE(Follows.of(MESH, List.of(), LENGTH)),
   SHARING(Follows.NOTHING),
   TOLERANCE(Follows.of(MESH, Follows.TOLERANCES, LENGTH)),
-  TOOL(Follows.MEMBERS);
+  TOOL(Follows.MEMBERS),
+  HARDNESS(Follows.of(MEMBER, List.of("HB"))),
+  RATING(Follows.of(NOBODY, Follows.RATINGS)),
+  DUTY(Follows.NOTHING);
 
   private final Follows follows;
 

@@ -36,18 +36,40 @@ public record ToothSection(double height, double thickness) {
   }
 
   /**
+   * A force at right angles to the flank.
+   *
+   * @param height where it meets the centre-line of the tooth, above the wheel's axis: rb / cos of
+   *     its angle
+   * @param angle between it and a line across the tooth, radians
+   */
+  public record Load(double height, double angle) {}
+
+  /**
    * Where a force at right angles to the flank at its tip meets the centre-line of the tooth, above
-   * the wheel's axis: rb / cos of the angle of the force.
+   * the wheel's axis.
    */
   public static double loadHeight(double count, boolean internal, Cut cut, double thinning) {
+    return load(count, internal, cut, thinning, GearOutline.tipRadius(count, internal, cut))
+        .height();
+  }
+
+  /**
+   * A force on the flank at a radius, in modules; the tip's where that is beyond it.
+   *
+   * @param radius at which it acts
+   */
+  public static Load load(double count, boolean internal, Cut cut, double thinning, double radius) {
     double base = count / 2 * Math.cos(cut.rack().pressureAngle());
     ToothProfile.Point tip =
         GearOutline.side(count, internal, cut, DETAIL, thinning).stream()
             .reduce((a, b) -> internal == a.radius() < b.radius() ? a : b)
             .orElseThrow();
-    double half = internal ? Math.PI / count - tip.angle() : tip.angle();
-    double at = Math.acos(Math.min(1, base / tip.radius()));
+    double atTip = Math.acos(Math.min(1, base / tip.radius()));
+    boolean inside = internal ? radius > tip.radius() : radius < tip.radius();
+    double at = inside ? Math.acos(Math.min(1, base / radius)) : atTip;
+    double thicker = BasicRack.involute(atTip) - BasicRack.involute(at);
+    double half = internal ? Math.PI / count - tip.angle() - thicker : tip.angle() + thicker;
     double force = internal ? at + half : at - half;
-    return base / Math.cos(force);
+    return new Load(base / Math.cos(force), force);
   }
 }

@@ -25,6 +25,7 @@ import steadycog.number.Quantity;
  * @param sharing the load of the most loaded planet over the mean, 1 to 2; empty for {@link
  *     #USUAL_SHARING}
  * @param tolerances how far lengths may be off, at most one of all and one a pair
+ * @param duty what teeth must bear, where a rating is asked for
  */
 public record Sizes(
     Optional<Rack> rack,
@@ -33,7 +34,8 @@ public record Sizes(
     Clearance clearance,
     List<Distance> distances,
     Optional<BigFraction> sharing,
-    List<Tolerance> tolerances) {
+    List<Tolerance> tolerances,
+    Duty duty) {
   /** Nothing said. */
   public static final Sizes UNSTATED =
       new Sizes(
@@ -43,7 +45,8 @@ public record Sizes(
           Clearance.NONE,
           List.of(),
           Optional.empty(),
-          List.of());
+          List.of(),
+          Duty.NONE);
 
   /** Between 1.0 of a floating sun with three planets and 1.3 (Müller; AGMA 6123, load sharing). */
   public static final double USUAL_SHARING = 1.2;
@@ -109,21 +112,21 @@ public record Sizes(
   }
 
   public Sizes withRack(Optional<Rack> changed) {
-    return new Sizes(changed, common, wheels, clearance, distances, sharing, tolerances);
+    return new Sizes(changed, common, wheels, clearance, distances, sharing, tolerances, duty);
   }
 
   public Sizes withCommon(WheelSize changed) {
-    return new Sizes(rack, changed, wheels, clearance, distances, sharing, tolerances);
+    return new Sizes(rack, changed, wheels, clearance, distances, sharing, tolerances, duty);
   }
 
   public Sizes with(MemberId wheel, WheelSize changed) {
     Map<MemberId, WheelSize> all = new TreeMap<>(wheels);
     all.put(wheel, changed);
-    return new Sizes(rack, common, all, clearance, distances, sharing, tolerances);
+    return new Sizes(rack, common, all, clearance, distances, sharing, tolerances, duty);
   }
 
   public Sizes withClearance(Clearance changed) {
-    return new Sizes(rack, common, wheels, changed, distances, sharing, tolerances);
+    return new Sizes(rack, common, wheels, changed, distances, sharing, tolerances, duty);
   }
 
   /** The same with the distance of a pair; empty takes it back. */
@@ -131,16 +134,17 @@ public record Sizes(
     List<Distance> all = new ArrayList<>(distances);
     all.removeIf(old -> old.isOf(a, b));
     length.ifPresent(given -> all.add(new Distance(a, b, given)));
-    return new Sizes(rack, common, wheels, clearance, all, sharing, tolerances);
+    return new Sizes(rack, common, wheels, clearance, all, sharing, tolerances, duty);
   }
 
   public Sizes withSharing(Optional<BigFraction> changed) {
-    return new Sizes(rack, common, wheels, clearance, distances, changed, tolerances);
+    return new Sizes(rack, common, wheels, clearance, distances, changed, tolerances, duty);
   }
 
   /** What is said of no single wheel or pair, for another train. */
   public Sizes ofAll() {
-    return new Sizes(rack, common, Map.of(), clearance, List.of(), sharing, ofAllOnly(tolerances));
+    return new Sizes(
+        rack, common, Map.of(), clearance, List.of(), sharing, ofAllOnly(tolerances), duty);
   }
 
   /** Whether nothing is stated but of single wheels. */
@@ -153,7 +157,8 @@ public record Sizes(
             UNSTATED.clearance,
             List.of(),
             Optional.empty(),
-            List.of()));
+            List.of(),
+            Duty.NONE));
   }
 
   /**
@@ -182,7 +187,8 @@ public record Sizes(
         clearance.unstated() ? more.clearance : clearance,
         both,
         WheelSize.one("sharing", sharing, more.sharing),
-        bothTolerances(more));
+        bothTolerances(more),
+        duty.and(more.duty));
   }
 
   private List<Tolerance> bothTolerances(Sizes more) {
@@ -221,7 +227,11 @@ public record Sizes(
   }
 
   public Sizes withTolerances(List<Tolerance> changed) {
-    return new Sizes(rack, common, wheels, clearance, distances, sharing, changed);
+    return new Sizes(rack, common, wheels, clearance, distances, sharing, changed, duty);
+  }
+
+  public Sizes withDuty(Duty changed) {
+    return new Sizes(rack, common, wheels, clearance, distances, sharing, tolerances, changed);
   }
 
   /** What one statement each says, in the order in which a card is printed. */
@@ -234,6 +244,7 @@ public record Sizes(
     }
     sharing.ifPresent(given -> all.add(UNSTATED.withSharing(sharing)));
     tolerances.forEach(one -> all.add(UNSTATED.withTolerances(List.of(one))));
+    duty.split().forEach(one -> all.add(UNSTATED.withDuty(one)));
     wheels.forEach((wheel, size) -> all.addAll(size.split(one -> UNSTATED.with(wheel, one))));
     for (Distance distance : distances) {
       all.add(UNSTATED.withDistance(distance.a, distance.b, Optional.of(distance.length)));
@@ -260,7 +271,8 @@ public record Sizes(
         sharing,
         tolerances.stream()
             .filter(one -> one.pair().filter(p -> !meshing.test(p.a(), p.b())).isEmpty())
-            .toList());
+            .toList(),
+        duty);
   }
 
   /** The same for members under other names; without what is said of those that do not stay. */
@@ -290,6 +302,7 @@ public record Sizes(
                     new Tolerance(
                         one.pair().map(p -> new Join(rename.apply(p.a()), rename.apply(p.b()))),
                         one.limits()))
-            .toList());
+            .toList(),
+        duty);
   }
 }

@@ -22,6 +22,7 @@ import steadycog.number.Unit;
  * @param pitch size of its teeth and of all that mesh with it
  * @param helix how its teeth wind, and with them those of all that mesh with it
  * @param built how it comes to its place
+ * @param hardness of its teeth, if of steel, Brinell, 100 to 450
  */
 public record WheelSize(
     Optional<Quantity> width,
@@ -32,10 +33,12 @@ public record WheelSize(
     Optional<Integer> tool,
     Optional<Pitch> pitch,
     Optional<Helix> helix,
-    Optional<Built> built) {
+    Optional<Built> built,
+    Optional<BigFraction> hardness) {
   /** Nothing stated. */
   public static final WheelSize NONE =
       new WheelSize(
+          Optional.empty(),
           Optional.empty(),
           Optional.empty(),
           Optional.empty(),
@@ -69,6 +72,13 @@ public record WheelSize(
                 "shift " + Exact.plain(x) + ": expected -1 to 1.5 modules, as 0.25");
           }
         });
+    hardness.ifPresent(
+        brinell -> {
+          if (brinell.doubleValue() < 100 || brinell.doubleValue() > 450) {
+            throw new IllegalArgumentException(
+                "hardness " + Exact.plain(brinell) + ": expected 100 to 450 HB, as 240 HB");
+          }
+        });
     offset.ifPresent(
         length -> {
           Drive.requireDimension(length, Unit.Dimension.LENGTH);
@@ -79,43 +89,48 @@ public record WheelSize(
   }
 
   public WheelSize withWidth(Optional<Quantity> changed) {
-    return new WheelSize(changed, shift, bore, offset, made, tool, pitch, helix, built);
+    return new WheelSize(changed, shift, bore, offset, made, tool, pitch, helix, built, hardness);
   }
 
   public WheelSize withShift(Optional<BigFraction> changed) {
-    return new WheelSize(width, changed, bore, offset, made, tool, pitch, helix, built);
+    return new WheelSize(width, changed, bore, offset, made, tool, pitch, helix, built, hardness);
   }
 
   public WheelSize withBore(Optional<Bore> changed) {
-    return new WheelSize(width, shift, changed, offset, made, tool, pitch, helix, built);
+    return new WheelSize(width, shift, changed, offset, made, tool, pitch, helix, built, hardness);
   }
 
   public WheelSize withOffset(Optional<Quantity> changed) {
-    return new WheelSize(width, shift, bore, changed, made, tool, pitch, helix, built);
+    return new WheelSize(width, shift, bore, changed, made, tool, pitch, helix, built, hardness);
   }
 
   public WheelSize withMade(Optional<Made> changed) {
-    return new WheelSize(width, shift, bore, offset, changed, tool, pitch, helix, built);
+    return new WheelSize(width, shift, bore, offset, changed, tool, pitch, helix, built, hardness);
   }
 
   /** The same with a tool of so many edges on it. */
   public WheelSize withTool(Optional<Integer> changed) {
-    return new WheelSize(width, shift, bore, offset, made, changed, pitch, helix, built);
+    return new WheelSize(width, shift, bore, offset, made, changed, pitch, helix, built, hardness);
   }
 
   /** The same with teeth of that size. */
   public WheelSize withPitch(Optional<Pitch> changed) {
-    return new WheelSize(width, shift, bore, offset, made, tool, changed, helix, built);
+    return new WheelSize(width, shift, bore, offset, made, tool, changed, helix, built, hardness);
   }
 
   /** The same with teeth that wind so. */
   public WheelSize withHelix(Optional<Helix> changed) {
-    return new WheelSize(width, shift, bore, offset, made, tool, pitch, changed, built);
+    return new WheelSize(width, shift, bore, offset, made, tool, pitch, changed, built, hardness);
   }
 
   /** The same brought to its place so. */
   public WheelSize withBuilt(Optional<Built> changed) {
-    return new WheelSize(width, shift, bore, offset, made, tool, pitch, helix, changed);
+    return new WheelSize(width, shift, bore, offset, made, tool, pitch, helix, changed, hardness);
+  }
+
+  /** The same with teeth of that hardness, Brinell. */
+  public WheelSize withHardness(Optional<BigFraction> changed) {
+    return new WheelSize(width, shift, bore, offset, made, tool, pitch, helix, built, changed);
   }
 
   /** These words and {@code more}; throws IllegalArgumentException where both say one thing. */
@@ -129,7 +144,8 @@ public record WheelSize(
         one("tool" + of, tool, more.tool),
         one("module" + of, pitch, more.pitch),
         one("helix" + of, helix, more.helix),
-        one("build" + of, built, more.built));
+        one("build" + of, built, more.built),
+        one("hardness" + of, hardness, more.hardness));
   }
 
   /** What is stated here, else what {@code common} says. */
@@ -143,7 +159,8 @@ public record WheelSize(
         tool.or(common::tool),
         pitch.or(common::pitch),
         helix.or(common::helix),
-        built.or(common::built));
+        built.or(common::built),
+        hardness.or(common::hardness));
   }
 
   static <T> Optional<T> one(String what, Optional<T> first, Optional<T> second) {
@@ -165,6 +182,7 @@ public record WheelSize(
     pitch.ifPresent(given -> all.add(whole.apply(NONE.withPitch(pitch))));
     helix.ifPresent(given -> all.add(whole.apply(NONE.withHelix(helix))));
     built.ifPresent(given -> all.add(whole.apply(NONE.withBuilt(built))));
+    hardness.ifPresent(given -> all.add(whole.apply(NONE.withHardness(hardness))));
     return all;
   }
 }

@@ -1,0 +1,79 @@
+package steadycog.notation;
+
+import java.util.Optional;
+import org.apache.commons.numbers.fraction.BigFraction;
+import steadycog.notation.Statement.BadStatement;
+import steadycog.number.Exact;
+import steadycog.train.Duty;
+import steadycog.train.Duty.Mounting;
+import steadycog.train.Duty.Term;
+import steadycog.train.WheelSize;
+
+/**
+ * What teeth must bear: {@code rating life 10000 h quality 6 overload 1.25 reliability 0.99},
+ * {@code duty low 70 %}, {@code hardness sun 240 HB}.
+ */
+final class DutyText {
+  private static final String EXPECTED =
+      "life, quality, overload, reliability, bending or contact and a number, open, enclosed,"
+          + " precise, finest or crowned";
+
+  private DutyText() {}
+
+  static Duty rating(Statement statement) throws BadStatement {
+    Duty duty = Duty.NONE;
+    do {
+      Token word = statement.expectWord(EXPECTED);
+      Optional<Term> term = Term.of(word.text());
+      Optional<Mounting> mounting = Mounting.of(word.text());
+      Duty sofar = duty;
+      if (term.isPresent()) {
+        if (duty.terms().containsKey(term.get())) {
+          throw new BadStatement(word.problem("a second " + word.text() + ": leave one"));
+        }
+        duty = term(statement, sofar, term.get());
+      } else if (mounting.isPresent() && sofar.mounting().isEmpty()) {
+        duty = sofar.withMounting(mounting.get());
+      } else if (word.is("crowned")) {
+        duty = sofar.withCrowned();
+      } else {
+        throw Statement.unexpected(word, EXPECTED);
+      }
+    } while (!statement.atEnd());
+    return duty;
+  }
+
+  private static Duty term(Statement statement, Duty sofar, Term term) throws BadStatement {
+    Token at = statement.peek();
+    if (term == Term.LIFE) {
+      statement.split("h");
+    }
+    BigFraction number = statement.expectNumber(term.says() + ", as " + sample(term));
+    if (term == Term.LIFE) {
+      statement.accept("h");
+    }
+    return Statement.at(at, number, given -> sofar.with(term, given));
+  }
+
+  private static String sample(Term term) {
+    return Exact.plain(term.usual());
+  }
+
+  /** A state and its share of the time. */
+  static Duty share(Statement statement) throws BadStatement {
+    Token state = statement.expectWord("a state and its share of the time, as duty low 70 %");
+    statement.split("%");
+    Token at = statement.peek();
+    BigFraction percent = statement.expectNumber("a share of the time, as 70 %");
+    statement.accept("%");
+    return Statement.at(at, percent, given -> Duty.NONE.running(state.text(), given.divide(100)));
+  }
+
+  static WheelSize hardness(Statement statement) throws BadStatement {
+    Token at = statement.peek();
+    statement.split("HB|hb");
+    BigFraction brinell = statement.expectNumber("a hardness in Brinell, as 240 HB");
+    statement.accept("hb");
+    return Statement.at(at, Optional.of(brinell), WheelSize.NONE::withHardness);
+  }
+}

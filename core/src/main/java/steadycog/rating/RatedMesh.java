@@ -1,0 +1,34 @@
+package steadycog.rating;
+
+import java.util.Comparator;
+import java.util.List;
+import java.util.stream.Stream;
+import steadycog.train.Mesh;
+
+/**
+ * Both teeth of a mesh.
+ *
+ * @param face that bears, mm
+ * @param elastic Cp, root of MPa
+ */
+public record RatedMesh(Mesh mesh, double face, double elastic, RatedTooth a, RatedTooth b) {
+
+  public List<RatedTooth> teeth() {
+    return List.of(a, b);
+  }
+
+  /** The lower factor against bending. */
+  public double bending() {
+    return Math.min(a.bendingFactor(), b.bendingFactor());
+  }
+
+  /** The lower factor against pitting. */
+  public double contact() {
+    return Math.min(a.contactFactor(), b.contactFactor());
+  }
+
+  /** The tooth that gives way first in bending. */
+  public RatedTooth weakest() {
+    return Stream.of(a, b).min(Comparator.comparingDouble(RatedTooth::bendingFactor)).orElseThrow();
+  }
+}

@@ -1,0 +1,100 @@
+package steadycog.rating;
+
+import java.util.Comparator;
+import java.util.List;
+import java.util.function.ToDoubleFunction;
+import steadycog.train.MemberId;
+
+/**
+ * What one tooth of a mesh bears over its whole life. Damage of all states is summed (Miner): a
+ * factor is what all stresses could be multiplied by before the sum is 1.
+ *
+ * @param cases one a state in which it is loaded, in the order of the states
+ * @param bothWays whether it is bent both ways in turn: 0.7 of the stress is allowed
+ * @param bendingFactor SF
+ * @param contactFactor SH
+ * @param hardness CH: what a harder pinion makes of a softer gear
+ */
+public record RatedTooth(
+    MemberId wheel,
+    List<Case> cases,
+    String source,
+    double allowedBending,
+    double allowedContact,
+    boolean bothWays,
+    double hardness,
+    double bendingFactor,
+    double contactFactor,
+    Case bendingDecides,
+    Case contactDecides) {
+  private static final double BOTH_WAYS = 0.7;
+  private static final int HALVINGS = 80;
+
+  static RatedTooth of(
+      MemberId wheel, List<Case> cases, Strength strength, boolean bothWays, double hardness) {
+    double temperature = 1;
+    double reliable = temperature * cases.getFirst().mesh().reliability();
+    double bending = strength.bending() * (bothWays ? BOTH_WAYS : 1) / reliable;
+    double contact = strength.contact() * hardness / reliable;
+    Life bent = new Life(cases, strength.bendingLife(), bending, Case::bending);
+    Life pressed = new Life(cases, strength.contactLife(), contact, Case::contact);
+    double bendingFactor = bent.factor();
+    double contactFactor = pressed.factor();
+    return new RatedTooth(
+        wheel,
+        cases,
+        strength.source(),
+        bending,
+        contact,
+        bothWays,
+        hardness,
+        bendingFactor,
+        contactFactor,
+        bent.decides(bendingFactor),
+        pressed.decides(contactFactor));
+  }
+
+  /** One kind of stress over all states. */
+  private record Life(
+      List<Case> cases, LifeCurve curve, double allowed, ToDoubleFunction<Case> stress) {
+
+    double damage(Case one, double factor) {
+      double needed = factor * stress.applyAsDouble(one) / allowed;
+      return one.cycles() / curve.cycles(needed);
+    }
+
+    /** Found by halving the interval between what is surely borne and what surely is not. */
+    double factor() {
+      double low = Double.MAX_VALUE;
+      double high = 0;
+      for (Case one : cases) {
+        // Alone, and as if all the life were spent in it: the true factor lies between.
+        double all = cases.stream().mapToDouble(Case::cycles).sum();
+        double stressed = stress.applyAsDouble(one);
+        low = Math.min(low, allowed * curve.factor(all) / stressed);
+        high = Math.max(high, allowed * curve.factor(one.cycles()) / stressed);
+      }
+      if (high <= low) {
+        return low;
+      }
+      for (int k = 0; k < HALVINGS; k++) {
+        double middle = (low + high) / 2;
+        double sum = cases.stream().mapToDouble(one -> damage(one, middle)).sum();
+        if (sum < 1) {
+          low = middle;
+        } else {
+          high = middle;
+        }
+      }
+      return (low + high) / 2;
+    }
+
+    Case decides(double factor) {
+      return cases.stream()
+          .max(
+              Comparator.<Case>comparingDouble(one -> damage(one, factor))
+                  .thenComparingDouble(stress))
+          .orElseThrow();
+    }
+  }
+}

@@ -1,0 +1,46 @@
+package steadycog.study;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.apache.commons.numbers.fraction.BigFraction;
+import steadycog.rating.Rating;
+import steadycog.rating.Running;
+import steadycog.torque.Torques;
+import steadycog.train.Duty;
+import steadycog.train.State;
+import steadycog.train.Train;
+
+/** The rating of a train in all its states, or as it is driven where it has none. */
+public final class Ratings {
+  private Ratings() {}
+
+  /** By the duty on the card; states of which no share is said share what is left of the time. */
+  public static Rating of(Train train) {
+    return Rating.of(train, runnings(train));
+  }
+
+  private static List<Running> runnings(Train train) {
+    List<State> states = train.shifts().states();
+    List<Running> all = new ArrayList<>();
+    if (states.isEmpty()) {
+      add(all, "", 1, Study.of(train));
+      return all;
+    }
+    Duty duty = train.sizes().duty();
+    double said = duty.shares().values().stream().mapToDouble(BigFraction::doubleValue).sum();
+    long unsaid = states.stream().filter(s -> !duty.shares().containsKey(s.name())).count();
+    double rest = unsaid == 0 ? 0 : Math.max(0, 1 - said) / unsaid;
+    for (ShiftTable.Row row : ShiftTable.of(train).rows()) {
+      BigFraction share = duty.shares().get(row.state().name());
+      add(all, row.state().name(), share == null ? rest : share.doubleValue(), row.study());
+    }
+    return all;
+  }
+
+  private static void add(List<Running> all, String state, double share, Study study) {
+    Torques torques = study.loading().flow().torques();
+    if (torques.status() == Torques.Status.DETERMINED) {
+      all.add(new Running(state, share, study.motion(), torques));
+    }
+  }
+}

@@ -1,0 +1,166 @@
+package steadycog.rating;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.util.Locale;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import steadycog.notation.Card;
+import steadycog.notation.CardException;
+import steadycog.shape.BasicRack;
+import steadycog.shape.Cut;
+import steadycog.shape.GearOutline;
+import steadycog.study.Ratings;
+
+/** The textbook's worked pair and charts, and what a rating keeps whatever the numbers. */
+class RatingTest {
+  private static final String PAIR =
+      "parallel 17 ~ 52; dp 10; width 1.5 in; material steel; hardness A 240 HB; hardness B 200 HB;"
+          + " efficiency ideal; drive A 1800 rpm 140.056 lbf-in; take B; rating life 925.926 h"
+          + " quality 6 reliability 0.90 enclosed";
+
+  private static Rating rating(String card) throws CardException {
+    return Ratings.of(Card.read(card).train());
+  }
+
+  private static double psi(double mpa) {
+    return mpa / Strength.MPA_PER_PSI;
+  }
+
+  /** J of the textbook's chart in place of that of the tooth as cut: the digits that it prints. */
+  @Test
+  void theWorkedPairComesOutToTheDigitsGiven() throws CardException {
+    RatedMesh mesh = rating(PAIR).meshes().getFirst();
+    Case pinion = mesh.a().cases().getFirst();
+    Case gear = mesh.b().cases().getFirst();
+    assertEquals(801.1, pinion.speed() * 60 / 0.3048, 0.05);
+    assertEquals(164.8, pinion.force() / 4.4482216, 0.05);
+    assertEquals(1.377, pinion.mesh().dynamic(), 5e-4);
+    assertEquals(1.043, pinion.tooth().size(), 1e-3);
+    assertEquals(1.052, gear.tooth().size(), 1e-3);
+    assertEquals(1.220, pinion.mesh().distribution(), 5e-4);
+    assertEquals(0.121, pinion.mesh().pitting(), 5e-4);
+    assertEquals(0.85, pinion.mesh().reliability(), 1e-12);
+    double charted = pinion.tooth().bending() / 0.30;
+    double chartedGear = gear.tooth().bending() / 0.40;
+    assertEquals(6417, psi(pinion.bending()) * charted, 8);
+    assertEquals(4852, psi(gear.bending()) * chartedGear, 8);
+    assertEquals(70_330, psi(pinion.contact()), 60);
+    assertEquals(70_620, psi(gear.contact()), 60);
+    assertEquals(5.61, mesh.a().bendingFactor() / charted, 0.01);
+    assertEquals(6.83, mesh.b().bendingFactor() / chartedGear, 0.012);
+    assertEquals(1.69, mesh.a().contactFactor(), 0.005);
+    assertEquals(1.52, mesh.b().contactFactor(), 0.005);
+  }
+
+  /**
+   * J of pairs at the highest point of single contact as tables print it for this rack: rounded by
+   * 0.25 modules, thinned by 0.024 for play (AGMA 908; Norton, tables of J).
+   */
+  @ParameterizedTest
+  @CsvSource({
+    "21, 21, 0.33, 0.33",
+    "21, 26, 0.33, 0.35",
+    "21, 35, 0.34, 0.37",
+    "21, 55, 0.34, 0.40",
+    "21, 135, 0.35, 0.43",
+    "26, 26, 0.35, 0.35",
+    "26, 35, 0.36, 0.38",
+    "26, 55, 0.37, 0.41",
+    "26, 135, 0.38, 0.44",
+    "35, 35, 0.39, 0.39",
+    "35, 55, 0.40, 0.42",
+    "35, 135, 0.41, 0.45",
+    "55, 55, 0.43, 0.43",
+    "55, 135, 0.45, 0.47",
+    "135, 135, 0.49, 0.49"
+  })
+  void geometryFactorsAgreeWithTheTables(int pinion, int gear, double first, double second) {
+    Cut cut = new Cut(new BasicRack(Math.toRadians(20), 1, 1.25, 0.25), 0, 0);
+    assertEquals(first, factor(pinion, gear, cut), 0.05 * first);
+    assertEquals(second, factor(gear, pinion, cut), 0.05 * second);
+  }
+
+  private static double factor(int own, int mate, Cut cut) {
+    double angle = Math.toRadians(20);
+    double base = own / 2.0 * Math.cos(angle);
+    double tip = GearOutline.tipRadius(mate, false, cut);
+    double toTip = Math.sqrt(tip * tip - Math.pow(mate / 2.0 * Math.cos(angle), 2));
+    double along = (own + mate) / 2.0 * Math.sin(angle) - toTip + Math.PI * Math.cos(angle);
+    return BendingFactor.of(own, false, cut, 0.012, Math.hypot(base, along), 1).value();
+  }
+
+  /** The same load in other units is the same load. */
+  @Test
+  void unitsMixFreely() throws CardException {
+    String metric =
+        "parallel 17 ~ 52; module 2.54 mm; width 38.1 mm; material steel; hardness A 240 HB;"
+            + " hardness B 200 HB; efficiency ideal; drive A 1800 rpm "
+            + String.format(Locale.ROOT, "%.6f", 140.056 * 0.1129848290276167)
+            + " Nm; take B; rating life 925.926 h reliability 0.9";
+    RatedMesh inches = rating(PAIR).meshes().getFirst();
+    RatedMesh millimetres = rating(metric).meshes().getFirst();
+    assertEquals(inches.bending(), millimetres.bending(), 1e-6 * inches.bending());
+    assertEquals(inches.contact(), millimetres.contact(), 1e-6 * inches.contact());
+  }
+
+  /** A state in two halves does the damage of the whole; an idle state does none. */
+  @Test
+  void damageOfAStateInHalvesIsTheSame() throws CardException {
+    String train =
+        "parallel 20 ~ 60; module 2 mm; width 20 mm; hardness 220 HB; rating life 3000 h overload"
+            + " 1.25\nstate low: drive A 100 rpm 60 Nm; take B\nstate high: drive A 900 rpm 20 Nm;"
+            + " take B";
+    RatedMesh whole = rating(train + "\nduty low 40 %; duty high 60 %").meshes().getFirst();
+    RatedMesh halves =
+        rating(
+                train
+                    + "\nstate low2: drive A 100 rpm 60 Nm; take B\n"
+                    + "duty low 25 %; duty low2 15 %; duty high 60 %")
+            .meshes()
+            .getFirst();
+    assertEquals(whole.bending(), halves.bending(), 1e-9 * whole.bending());
+    assertEquals(whole.contact(), halves.contact(), 1e-9 * whole.contact());
+    assertEquals("low", whole.a().bendingDecides().state());
+    RatedMesh alone = rating(train + "\nduty low 40 %; duty high 0 %").meshes().getFirst();
+    assertTrue(alone.bending() >= whole.bending());
+  }
+
+  /** Cycles by hand: sun, planet and ring against the carrier, sun and ring by every planet. */
+  @Test
+  void planetsAreCountedAgainstTheCarrierAndBentBothWays() throws CardException {
+    Rating rating =
+        rating(
+            "planetary sun 24 planet 15 x3 ring 54; module 1 mm; drive sun 390 rpm 1 Nm; hold ring;"
+                + " take carrier; rating life 100 h");
+    // Carrier 390 x 24/78 = 120 rpm: sun 270 against it, planet 432, ring 120.
+    Case sun = rating.meshes().getFirst().a().cases().getFirst();
+    assertEquals(270 * 60 * 100 * 3, sun.cycles(), 1e-3);
+    RatedTooth planet = rating.meshes().getFirst().b();
+    assertEquals(432 * 60 * 100, planet.cases().getFirst().cycles(), 1e-3);
+    assertTrue(planet.bothWays());
+    Case ring = rating.meshes().get(1).b().cases().getFirst();
+    assertEquals(120 * 60 * 100 * 3, ring.cycles(), 1e-3);
+  }
+
+  /** The life that a curve gives back is the life that was put in. */
+  @Test
+  void lifeCurvesInvert() {
+    for (LifeCurve curve :
+        new LifeCurve[] {
+          LifeCurve.bending(200),
+          LifeCurve.bending(400),
+          LifeCurve.caseBending(),
+          LifeCurve.contact()
+        }) {
+      for (double cycles = 1e3; cycles < 1e12; cycles *= 3.7) {
+        assertEquals(cycles, curve.cycles(curve.factor(cycles)), 1e-6 * cycles);
+        assertTrue(curve.factor(cycles) > curve.factor(cycles * 2));
+      }
+    }
+    assertEquals(1, LifeCurve.contact().factor(1e7), 1e-3);
+    assertEquals(1.01, LifeCurve.bending(240).factor(1e7), 0.01);
+  }
+}
