@@ -73,7 +73,7 @@ final class SheetCommand implements Callable<Integer> {
     text.append("Teeth: ").append(above.pitch()).append('\n');
     text.append("Clearance: ").append(above.clearance()).append('\n');
     above.lines(true).forEach(line -> text.append(line).append('\n'));
-    tables.all().forEach(table -> text.append('\n').append(table(table)));
+    train.tables(units(train)).forEach(table -> text.append('\n').append(table(table)));
     return text.toString();
   }
 

@@ -39,6 +39,7 @@ import steadycog.number.Known;
       PlanCommand.class,
       CheckCommand.class,
       CureCommand.class,
+      SizeCommand.class,
       FindCommand.class,
       ExportCommand.class,
       SheetCommand.class,

@@ -232,12 +232,17 @@ class DocumentsTest extends Shell {
     for (String[] other :
         new String[][] {
           {"find --near", "find", "--near", "-", "--target", "3", "--json"},
+          {"size", "size", "-", "--json"},
+          {"sheet", "sheet", "-", "--json"},
           {"identify", "identify", "--teeth", "24", "--od", "39", "--json"},
           {"bench --csv", "bench", job, "--train", "Focuser", "--csv", RECORDING, "--json"},
           {"bench --rig", "bench", job, "--train", "Focuser", "--rig", "turns", "--json"}
         }) {
       assertTrue(
-          run(card + "drive sun; take carrier\n", Arrays.copyOfRange(other, 1, other.length)) < 2,
+          run(
+                  card + "drive sun; take carrier; rating life 20 h\n",
+                  Arrays.copyOfRange(other, 1, other.length))
+              < 2,
           err::toString);
       int more = check(schemas.get(other[0]), out.toString());
       assertTrue(more > 5, other[0]);

@@ -1,14 +1,16 @@
 package steadycog.check;
 
 import java.util.List;
+import steadycog.rating.Rating;
+import steadycog.rating.Running;
 import steadycog.sizing.Screening;
 import steadycog.sizing.ToothLoad;
 import steadycog.torque.Torques;
 import steadycog.train.Train;
 
 /**
- * The tooth that gives way first, where sizes, face widths and materials are stated: a screening by
- * Lewis and Hertz (Shigley, ch. 14), no rating.
+ * The tooth that gives way first: by the rating where the card asks for one; else, where sizes,
+ * face widths and materials are stated, by a screening of Lewis and Hertz (Shigley, ch. 14).
  */
 final class StrengthRule implements Rule {
   private static final double ENOUGH = 1.5;
@@ -22,6 +24,16 @@ final class StrengthRule implements Rule {
   public List<Finding> check(Subject subject) {
     Train train = subject.train();
     Torques torques = subject.loading().flow().torques();
+    if (train.sizes().duty().asksRating()) {
+      // Of a plan whose states share the time it is a matter of all of them together.
+      boolean alone = train.sizes().duty().shares().isEmpty();
+      return alone && torques.status() == Torques.Status.DETERMINED
+          ? RatingFinding.of(
+                  Rating.of(train, List.of(new Running("", 1, subject.motion(), torques))))
+              .stream()
+              .toList()
+          : List.of();
+    }
     if (!Screening.isStated(train) || torques.status() != Torques.Status.DETERMINED) {
       return List.of();
     }

@@ -75,7 +75,8 @@ final class Proposals {
           "thrust-adds");
 
   /** Findings that no count of teeth puts right. */
-  private static final Set<String> OF_SIZES = Set.of("tooth-strength", "shaft-steps", "least-play");
+  private static final Set<String> OF_SIZES =
+      Set.of("tooth-strength", "rating", "shaft-steps", "least-play");
 
   /** Findings about counts and places alone: shifts and sizes are nothing to them. */
   private static final Set<String> OF_COUNTS =
@@ -119,7 +120,7 @@ final class Proposals {
       return trials("roles", () -> new RoleChanges(train).all());
     }
     List<MemberId> members = finding.members();
-    if (code.equals("tooth-strength")) {
+    if (code.equals("tooth-strength") || code.equals("rating")) {
       return trials(members, () -> SizeChanges.strength(train, members.getFirst()));
     }
     if (OF_HELIX.contains(code)) {

@@ -13,7 +13,13 @@ import steadycog.train.MemberId;
  * @param bothWays whether it is bent both ways in turn: 0.7 of the stress is allowed
  * @param bendingFactor SF
  * @param contactFactor SH
+ * @param source where the stresses allowed come from, in words
+ * @param allowedBending for ten million cycles, with reliability, MPa
+ * @param allowedContact for ten million cycles, with reliability and hardness ratio, MPa
  * @param hardness CH: what a harder pinion makes of a softer gear
+ * @param bendingDecides the state that does most damage in bending
+ * @param bendingLife YN of the cycles in that state
+ * @param contactLife ZN of the cycles in the state that does most damage in contact
  */
 public record RatedTooth(
     MemberId wheel,
@@ -26,7 +32,9 @@ public record RatedTooth(
     double bendingFactor,
     double contactFactor,
     Case bendingDecides,
-    Case contactDecides) {
+    Case contactDecides,
+    double bendingLife,
+    double contactLife) {
   private static final double BOTH_WAYS = 0.7;
   private static final int HALVINGS = 80;
 
@@ -51,7 +59,9 @@ public record RatedTooth(
         bendingFactor,
         contactFactor,
         bent.decides(bendingFactor),
-        pressed.decides(contactFactor));
+        pressed.decides(contactFactor),
+        strength.bendingLife().factor(bent.decides(bendingFactor).cycles()),
+        strength.contactLife().factor(pressed.decides(contactFactor).cycles()));
   }
 
   /** One kind of stress over all states. */

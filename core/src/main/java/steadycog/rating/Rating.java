@@ -39,6 +39,9 @@ import steadycog.train.Train;
  * @param unrated meshes of other kinds, of which the screening says what is known
  */
 public record Rating(Duty duty, List<RatedMesh> meshes, List<Mesh> unrated) {
+  /** What a steel wheel has of which nothing is said. */
+  public static final int USUAL_BRINELL = 180;
+
   private static final double SECONDS_AN_HOUR = 3600;
 
   /** Cp of steel on steel: 2300 roots of psi (Shigley, table 14-8). */
@@ -62,6 +65,14 @@ public record Rating(Duty duty, List<RatedMesh> meshes, List<Mesh> unrated) {
     public double margin() {
       return factor / wanted;
     }
+  }
+
+  /** The same of the meshes of one part alone. */
+  public Rating of(String part) {
+    return new Rating(
+        duty,
+        meshes.stream().filter(rated -> rated.mesh().a().part().equals(part)).toList(),
+        unrated.stream().filter(mesh -> mesh.a().part().equals(part)).toList());
   }
 
   /** The factor that falls shortest of what is wanted; empty where nothing is rated. */

@@ -26,9 +26,6 @@ record Strength(
     String source) {
   static final double MPA_PER_PSI = 0.006894757;
 
-  /** What a steel wheel has of which nothing is said. */
-  private static final double USUAL_BRINELL = 180;
-
   private static final double CASE_BENDING_PSI = 55_000;
   private static final double CASE_CONTACT_PSI = 180_000;
 
@@ -39,7 +36,7 @@ record Strength(
         switch (made.material()) {
           case STEEL ->
               throughHardened(
-                  stated.map(BigFraction::doubleValue).orElse(USUAL_BRINELL),
+                  stated.map(BigFraction::doubleValue).orElse((double) Rating.USUAL_BRINELL),
                   stated.isPresent() ? "" : ", assumed");
           case HARDENED ->
               new Strength(

@@ -47,7 +47,7 @@ final class SheetBlocks {
               "No strength is given here: the card leaves the size of teeth, a face width or a"
                   + " material to usual proportions."));
     }
-    for (SheetTable table : tables.all()) {
+    for (SheetTable table : named.tables(units)) {
       if (!rated && table.title().equals(SheetTables.STRENGTH)) {
         continue;
       }

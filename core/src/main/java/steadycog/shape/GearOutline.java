@@ -13,7 +13,7 @@ public final class GearOutline {
   private static final double RING_ROOT_ROUNDING = 0.2;
 
   /** Material outside the roots of a ring, in modules: 1.2 tooth heights (AGMA 2001). */
-  static final double RIM = 2.75;
+  public static final double RIM = 2.75;
 
   private GearOutline() {}
 

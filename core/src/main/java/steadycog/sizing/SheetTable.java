@@ -54,9 +54,9 @@ public record SheetTable(String title, List<String> columns, List<Row> rows) {
    * @param alarm whether it must not be so
    */
   public record Cell(String text, boolean assumed, boolean alarm) {
-    static final Cell NONE = new Cell("", false, false);
+    public static final Cell NONE = new Cell("", false, false);
 
-    static Cell of(String text) {
+    public static Cell of(String text) {
       return new Cell(text, false, false);
     }
 

@@ -7,7 +7,12 @@ import steadycog.check.Finding;
 import steadycog.cure.Advice;
 import steadycog.cure.Cures;
 import steadycog.number.Pace;
+import steadycog.number.Units;
+import steadycog.rating.Rating;
+import steadycog.rating.RatingTables;
 import steadycog.sizing.CutSheet;
+import steadycog.sizing.SheetTable;
+import steadycog.sizing.SheetTables;
 import steadycog.train.Train;
 
 /**
@@ -62,6 +67,20 @@ public record NamedStudy(
         .map(one -> one.study.cutSheet())
         .reduce(CutSheet::underBoth)
         .orElseGet(study::cutSheet);
+  }
+
+  /** The rating of all its states; empty where the card asks for none. */
+  public Optional<Rating> rating() {
+    Train whole = plan.map(ShiftTable::train).orElse(study.train());
+    return whole.sizes().duty().asksRating() ? Optional.of(Ratings.of(whole)) : Optional.empty();
+  }
+
+  /** All tables of the cut sheet, and the rating where one is asked for. */
+  public List<SheetTable> tables(Units units) {
+    return Stream.concat(
+            new SheetTables(study.train(), cutSheet(), units).all().stream(),
+            rating().stream().flatMap(rated -> new RatingTables(rated, units).all().stream()))
+        .toList();
   }
 
   /** Its findings with what puts them right; the cures' trains have all states. */

@@ -19,18 +19,28 @@ public final class Ratings {
     return Rating.of(train, runnings(train));
   }
 
-  private static List<Running> runnings(Train train) {
-    List<State> states = train.shifts().states();
-    List<Running> all = new ArrayList<>();
-    if (states.isEmpty()) {
+  /** The ways in which a train runs, each for its share of the time. */
+  public static List<Running> runnings(Train train) {
+    if (train.shifts().states().isEmpty()) {
+      List<Running> all = new ArrayList<>();
       add(all, "", 1, Study.of(train));
       return all;
     }
+    return runnings(train, ShiftTable.of(train).rows());
+  }
+
+  static Rating of(Train train, List<ShiftTable.Row> rows) {
+    return Rating.of(train, runnings(train, rows));
+  }
+
+  private static List<Running> runnings(Train train, List<ShiftTable.Row> rows) {
+    List<State> states = train.shifts().states();
+    List<Running> all = new ArrayList<>();
     Duty duty = train.sizes().duty();
     double said = duty.shares().values().stream().mapToDouble(BigFraction::doubleValue).sum();
     long unsaid = states.stream().filter(s -> !duty.shares().containsKey(s.name())).count();
     double rest = unsaid == 0 ? 0 : Math.max(0, 1 - said) / unsaid;
-    for (ShiftTable.Row row : ShiftTable.of(train).rows()) {
+    for (ShiftTable.Row row : rows) {
       BigFraction share = duty.shares().get(row.state().name());
       add(all, row.state().name(), share == null ? rest : share.doubleValue(), row.study());
     }

@@ -1,11 +1,13 @@
 package steadycog.study;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.check.Finding;
 import steadycog.check.PlanChecks;
+import steadycog.check.RatingFinding;
 import steadycog.motion.Motion;
 import steadycog.number.Memo;
 import steadycog.number.Mode;
@@ -13,6 +15,7 @@ import steadycog.number.Ratio;
 import steadycog.number.Same;
 import steadycog.shape.FaceLayout;
 import steadycog.torque.Torques;
+import steadycog.train.Duty;
 import steadycog.train.Element;
 import steadycog.train.Join;
 import steadycog.train.MemberId;
@@ -103,7 +106,13 @@ public record ShiftTable(
               last ? 0 : ShiftPlan.changes(states.get(k).engaged(), states.get(k + 1).engaged())));
     }
     List<Motion> motions = studies.stream().map(Study::motion).toList();
-    return new ShiftTable(train, elements, rows, PlanChecks.of(train, motions));
+    List<Finding> findings = new ArrayList<>(PlanChecks.of(train, motions));
+    Duty duty = train.sizes().duty();
+    if (duty.asksRating() && !duty.shares().isEmpty()) {
+      RatingFinding.of(Ratings.of(train, rows)).ifPresent(findings::add);
+      findings.sort(Comparator.comparing(Finding::severity).reversed());
+    }
+    return new ShiftTable(train, elements, rows, findings);
   }
 
   private static Optional<BigFraction> step(Study from, Study to) {

@@ -10,14 +10,14 @@ import java.util.Optional;
  * states them.
  */
 public enum Material {
-  STEEL("steel", "quenched and tempered steel", 206_000, 0.3, 180, 550),
-  HARDENED("hardened", "case-hardened steel", 206_000, 0.3, 300, 1_200),
-  BRASS("brass", "brass", 105_000, 0.34, 60, 200),
-  ALUMINIUM("aluminium", "aluminium alloy", 70_000, 0.33, 60, 150),
-  ACETAL("acetal", "acetal", 2_800, 0.35, 25, 40),
-  NYLON("nylon", "nylon, moist", 1_600, 0.4, 18, 25),
-  PLA("pla", "printed PLA", 3_000, 0.36, 18, 25),
-  PETG("petg", "printed PETG", 1_900, 0.38, 14, 20);
+  STEEL("steel", "quenched and tempered steel", 206_000, 0.3, 180, 550, 7850),
+  HARDENED("hardened", "case-hardened steel", 206_000, 0.3, 300, 1_200, 7850),
+  BRASS("brass", "brass", 105_000, 0.34, 60, 200, 8500),
+  ALUMINIUM("aluminium", "aluminium alloy", 70_000, 0.33, 60, 150, 2700),
+  ACETAL("acetal", "acetal", 2_800, 0.35, 25, 40, 1410),
+  NYLON("nylon", "nylon, moist", 1_600, 0.4, 18, 25, 1130),
+  PLA("pla", "printed PLA", 3_000, 0.36, 18, 25, 1240),
+  PETG("petg", "printed PETG", 1_900, 0.38, 14, 20, 1270);
 
   private final String word;
   private final String says;
@@ -25,15 +25,23 @@ public enum Material {
   private final double poisson;
   private final int bendingMpa;
   private final int contactMpa;
+  private final int density;
 
   Material(
-      String word, String says, double youngMpa, double poisson, int bendingMpa, int contactMpa) {
+      String word,
+      String says,
+      double youngMpa,
+      double poisson,
+      int bendingMpa,
+      int contactMpa,
+      int density) {
     this.word = word;
     this.says = says;
     this.youngMpa = youngMpa;
     this.poisson = poisson;
     this.bendingMpa = bendingMpa;
     this.contactMpa = contactMpa;
+    this.density = density;
   }
 
   /** The word on a card. */
@@ -62,6 +70,11 @@ public enum Material {
   /** Contact pressure to allow where none is stated, MPa. */
   public int contactMpa() {
     return contactMpa;
+  }
+
+  /** Mass of a cubic metre, kg. */
+  public int density() {
+    return density;
   }
 
   public static Optional<Material> of(String word) {

@@ -37,6 +37,9 @@ class FindingsTest {
           "parallel 20 ~ 60 = 18 ~ 50; helix A 20 deg; helix D 20 deg left; module 1 mm; width 4"
               + " mm",
           "parallel 20 ~ 41; helix 20 deg double groove 9 mm; width 8 mm; module 1 mm",
+          "parallel 20 ~ 41; module 2 mm; drive A 100 rpm 5 Nm; take B; rating life 100 h",
+          "parallel 20 ~ 41; module 2 mm; drive A 100 rpm 15 Nm; take B; rating life 100 h",
+          "parallel 20 ~ 41; module 2 mm; drive A 100 rpm 500 Nm; take B; rating life 100 h",
           "parallel 40 = 40 = 40; bore A 10 mm; bore B 8 mm; bore C 10 mm",
           "parallel 20 ~ 41; offset B -0.2 mm",
           "planetary sun 24 planet 15 x3 ring 54; module 1 mm",

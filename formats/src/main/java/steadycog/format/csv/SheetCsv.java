@@ -7,7 +7,6 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import steadycog.number.Units;
 import steadycog.sizing.SheetTable;
-import steadycog.sizing.SheetTables;
 import steadycog.study.NamedStudy;
 
 /** Cut sheets as lines: one a value, named by train, table, item and quantity. */
@@ -25,9 +24,7 @@ public final class SheetCsv {
   public static String write(List<NamedStudy> trains, Function<NamedStudy, Units> units) {
     List<List<String>> lines = new ArrayList<>();
     for (NamedStudy train : trains) {
-      SheetTables tables =
-          new SheetTables(train.study().train(), train.cutSheet(), units.apply(train));
-      for (SheetTable table : tables.all()) {
+      for (SheetTable table : train.tables(units.apply(train))) {
         for (int column = 0; column < table.columns().size(); column++) {
           addColumn(lines, train.name(), table, column);
         }

@@ -1,0 +1,236 @@
+package steadycog.study;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.apache.commons.numbers.fraction.BigFraction;
+import steadycog.number.Exact;
+import steadycog.number.Pace;
+import steadycog.number.Quantity;
+import steadycog.number.Unit;
+import steadycog.piece.Blank;
+import steadycog.rating.Rating;
+import steadycog.rating.Running;
+import steadycog.shape.FaceLayout;
+import steadycog.shape.GearOutline;
+import steadycog.sizing.Box;
+import steadycog.sizing.Identify;
+import steadycog.train.Bore;
+import steadycog.train.Material;
+import steadycog.train.Member;
+import steadycog.train.MemberId;
+import steadycog.train.Part;
+import steadycog.train.Pitch;
+import steadycog.train.Sizes;
+import steadycog.train.Teeth;
+import steadycog.train.Train;
+import steadycog.train.WheelSize;
+
+/**
+ * From loads to sizes: the smallest standard teeth, each with the narrowest face of 8 to 14
+ * modules, at which every tooth of every mesh has the factors that are wanted (Shigley, ch. 14).
+ *
+ * @param choices the smallest module first
+ * @param nearest where there are no choices the largest teeth that were tried, too weak or too
+ *     large
+ */
+public record SizeChoices(List<Choice> choices, Optional<Choice> nearest) {
+  /** Faces that are tried, in modules. */
+  public static final int NARROWEST = 8;
+
+  public static final int WIDEST = 14;
+
+  /** How many standard sizes above the smallest that holds are offered. */
+  private static final int MORE = 5;
+
+  private static final double STEP = 0.5;
+  private static final double MM3_PER_M3 = 1e9;
+
+  public SizeChoices {
+    choices = List.copyOf(choices);
+  }
+
+  /**
+   * What a size may be at most, and of what.
+   *
+   * @param diameter of the cylinder round all, mm
+   * @param mass of all wheels, kg
+   * @param part whose teeth are sized; empty for all
+   */
+  public record Wish(Optional<Double> diameter, Optional<Double> mass, Optional<String> part) {
+    public static final Wish ANY = new Wish(Optional.empty(), Optional.empty(), Optional.empty());
+
+    private boolean allows(Choice choice) {
+      return choice.diameter <= diameter.orElse(Double.MAX_VALUE)
+          && choice.mass <= mass.orElse(Double.MAX_VALUE);
+    }
+  }
+
+  /**
+   * One size.
+   *
+   * @param train with that size on its card
+   * @param face mm
+   * @param diameter of the cylinder round all, mm
+   * @param mass of all wheels without hubs and webs, kg
+   * @param bending the least factor against bending
+   * @param contact the least factor against pitting
+   */
+  public record Choice(
+      Train train,
+      Pitch pitch,
+      double face,
+      double diameter,
+      double mass,
+      Rating.Weakest weakest,
+      double bending,
+      double contact) {
+    /** Whether all factors are what is wanted. */
+    public boolean holds() {
+      return weakest.margin() >= 1;
+    }
+  }
+
+  /**
+   * Looks for them.
+   *
+   * @throws IllegalArgumentException where nothing can be rated, or the part is none, with the
+   *     remedy
+   */
+  public static SizeChoices of(Train train, Wish wish, Pace pace) {
+    List<Running> runnings = Ratings.runnings(train);
+    Rating now = Rating.of(train, runnings);
+    if (wish.part().map(now::of).orElse(now).weakest().isEmpty()) {
+      throw new IllegalArgumentException(
+          "no tooth can be rated: give a drive with torque and speed and a take-off, and involute"
+              + " teeth on parallel axes"
+              + wish.part().map(name -> " in a part " + name).orElse(""));
+    }
+    if (wish.part().isEmpty() && train.hasOwnPitches()) {
+      throw new IllegalArgumentException(
+          "the train has several modules: size one part after the other, as --part "
+              + train.parts().getFirst().name());
+    }
+    boolean inch = train.pitch().filter(Pitch.Diametral.class::isInstance).isPresent();
+    List<Pitch> series =
+        Identify.series().stream()
+            .filter(pitch -> pitch instanceof Pitch.Diametral == inch)
+            .sorted((a, b) -> Double.compare(mm(a), mm(b)))
+            .toList();
+    List<Choice> found = new ArrayList<>();
+    Optional<Choice> nearest = Optional.empty();
+    for (int k = 0; k < series.size() && found.size() <= MORE; k++) {
+      pace.at((double) k / series.size());
+      Optional<Choice> choice = narrowest(train, series.get(k), wish, runnings);
+      if (choice.isPresent() && wish.allows(choice.get())) {
+        found.add(choice.get());
+      } else if (choice.isPresent() && found.isEmpty()) {
+        nearest = choice;
+        break;
+      } else if (choice.isEmpty()) {
+        nearest = Optional.of(choice(train, series.get(k), WIDEST, wish, runnings));
+      }
+    }
+    return new SizeChoices(found, found.isEmpty() ? nearest : Optional.empty());
+  }
+
+  private static double mm(Pitch pitch) {
+    return pitch.moduleMm().doubleValue();
+  }
+
+  private static Optional<Choice> narrowest(
+      Train train, Pitch pitch, Wish wish, List<Running> runnings) {
+    for (int face = NARROWEST; face <= WIDEST; face++) {
+      if (face == NARROWEST && !choice(train, pitch, WIDEST, wish, runnings).holds()) {
+        return Optional.empty();
+      }
+      Choice choice = choice(train, pitch, face, wish, runnings);
+      if (choice.holds()) {
+        return Optional.of(choice);
+      }
+    }
+    return Optional.empty();
+  }
+
+  private static Choice choice(
+      Train train, Pitch pitch, int modules, Wish wish, List<Running> runnings) {
+    double face = Math.ceil(modules * mm(pitch) / STEP) * STEP;
+    Train sized = sized(train, pitch, face, wish.part());
+    Rating whole = Rating.of(sized, runnings);
+    Rating rating = wish.part().map(whole::of).orElse(whole);
+    return new Choice(
+        sized,
+        pitch,
+        face,
+        Box.of(sized, FaceLayout.of(sized)).diameter(),
+        mass(sized),
+        rating.weakest().orElseThrow(),
+        rating.meshes().stream().mapToDouble(mesh -> mesh.bending()).min().orElseThrow(),
+        rating.meshes().stream().mapToDouble(mesh -> mesh.contact()).min().orElseThrow());
+  }
+
+  /** With teeth and faces so, of all wheels or of a part; a hardness that was assumed is said. */
+  private static Train sized(Train train, Pitch pitch, double face, Optional<String> part) {
+    Optional<Quantity> width =
+        Optional.of(new Quantity(Exact.parse(String.valueOf(face)), Unit.MM));
+    if (part.isEmpty()) {
+      Sizes sizes = hardened(train, train.sizes());
+      for (MemberId wheel : sizes.wheels().keySet()) {
+        sizes = sizes.with(wheel, sizes.own(wheel).withWidth(Optional.empty()));
+      }
+      WheelSize common = sizes.common().withWidth(width);
+      return train.sized(pitch).withSizes(sizes.withCommon(common));
+    }
+    Part one =
+        train.parts().stream()
+            .filter(p -> p.name().equals(part.get()))
+            .findFirst()
+            .orElseThrow(
+                () -> new IllegalArgumentException("no part " + part.get() + " on the card"));
+    Train sized = train.withSizes(hardened(train, train.sizes()));
+    for (Member wheel : one.members()) {
+      if (wheel.teeth().isPresent()) {
+        sized = sized.withPitch(wheel.id(), Optional.of(pitch));
+        Sizes sizes = sized.sizes();
+        sized = sized.withSizes(sizes.with(wheel.id(), sizes.own(wheel.id()).withWidth(width)));
+      }
+    }
+    return sized;
+  }
+
+  private static Sizes hardened(Train train, Sizes sizes) {
+    boolean assumed =
+        train.involuteWheels().stream()
+            .anyMatch(
+                wheel ->
+                    Blank.made(train, wheel.id()).material() == Material.STEEL
+                        && train.size(wheel.id()).hardness().isEmpty());
+    return assumed
+        ? sizes.withCommon(
+            sizes.common().withHardness(Optional.of(BigFraction.of(Rating.USUAL_BRINELL))))
+        : sizes;
+  }
+
+  /** Of discs as wide as their faces round the pitch circles, and of rims of rings. */
+  private static double mass(Train train) {
+    double mass = 0;
+    for (Member wheel : train.involuteWheels()) {
+      MemberId id = wheel.id();
+      Teeth teeth = wheel.teeth().orElseThrow();
+      double module = train.moduleMm(id);
+      double outer = teeth.count() * module / 2 + (teeth.internal() ? GearOutline.RIM * module : 0);
+      double inner =
+          teeth.internal()
+              ? teeth.count() * module / 2
+              : Blank.of(train, id).bore().map(Bore::size).map(b -> b.inBase() / 2).orElse(0.0);
+      double area = Math.PI * (outer * outer - inner * inner);
+      mass +=
+          area
+              * Blank.widthMm(train, id)
+              * Blank.made(train, id).material().density()
+              / MM3_PER_M3
+              * train.partOf(id).copies(id);
+    }
+    return mass;
+  }
+}
