@@ -21,6 +21,8 @@ import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import javafx.scene.shape.SVGPath;
 import org.junit.jupiter.api.Test;
+import steadycog.study.Ratings;
+import steadycog.train.Train;
 
 /** The cut sheet in the real window: sizes typed over, files written, a gear in hand identified. */
 class CutWindowTest extends InWindow {
@@ -139,6 +141,35 @@ class CutWindowTest extends InWindow {
     assertTrue(card().contains("helix 20 deg"), "what was there stays: " + card());
     enter("#sheet-helix", "");
     assertFalse(card().contains("helix"), card());
+  }
+
+  @Test
+  void teethAreSizedForALife() {
+    cutSheet("parallel 20 ~ 60; module 1 mm; drive A 900 rpm 12 Nm; take B");
+    assertFalse(find("#sheet-bending", Node.class).isVisible());
+    enter("#rate-life", "800");
+    assertTrue(card().contains("rating life 800 h"), card());
+    assertTrue(says("Rating, bending, 800 h, 1.5 wanted"));
+    enter("#rate-life", "long");
+    assertTrue(text("#size-words").contains("usual 10000"), text("#size-words"));
+    enter("#rate-life", "800");
+    fire("#size-it");
+    waitUntil(() -> !find("#size-it", Button.class).isDisabled());
+    fire("#size-panel .cure");
+    assertTrue(card().contains("width") && card().contains("hardness 180 HB"), card());
+    Train sized = opened.desk().bench().orElseThrow().card().train();
+    assertTrue(Ratings.of(sized).weakest().orElseThrow().margin() >= 1, card());
+    press(KeyCode.SHORTCUT, KeyCode.Z);
+    assertTrue(card().contains("module 1 mm") && !card().contains("hardness"), card());
+    enter("#size-within", "wide");
+    fire("#size-it");
+    assertTrue(text("#size-words").contains("a diameter such as"), text("#size-words"));
+    enter("#size-within", "20 mm");
+    fire("#size-it");
+    waitUntil(() -> !find("#size-it", Button.class).isDisabled());
+    assertTrue(text("#size-words").contains("Nothing holds"), text("#size-words"));
+    enter("#rate-life", "");
+    assertFalse(card().contains("rating"), card());
   }
 
   @Test

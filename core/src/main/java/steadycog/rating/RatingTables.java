@@ -109,7 +109,7 @@ public final class RatingTables {
     return new SheetTable(
         title,
         columns.stream()
-            .map(c -> c.tooth.wheel() + " in " + c.mesh.mesh().a() + " ~ " + c.mesh.mesh().b())
+            .map(c -> c.tooth.wheel() + " on " + c.mesh.mesh().other(c.tooth.wheel()))
             .toList(),
         rows);
   }

@@ -154,6 +154,14 @@ public record Duty(
     return new Duty(all, mounting, crowned, shares);
   }
 
+  /** With what is usual in place of what was stated. */
+  public Duty without(Term term) {
+    Map<Term, BigFraction> all = new EnumMap<>(Term.class);
+    all.putAll(terms);
+    all.remove(term);
+    return new Duty(all, mounting, crowned, shares);
+  }
+
   public Duty withMounting(Mounting changed) {
     return new Duty(terms, Optional.of(changed), crowned, shares);
   }

@@ -24,6 +24,7 @@ import steadycog.app.ledger.RoomTable;
 import steadycog.app.look.Later;
 import steadycog.app.look.Look;
 import steadycog.app.look.Sign;
+import steadycog.rating.RatingTables;
 import steadycog.report.Cautions;
 import steadycog.shape.Drives;
 import steadycog.sizing.CutSheet;
@@ -36,6 +37,7 @@ import steadycog.sizing.SheetTables;
 import steadycog.sizing.ToothLoad;
 import steadycog.sizing.WheelFigures;
 import steadycog.study.NamedStudy;
+import steadycog.study.Ratings;
 import steadycog.study.Room;
 import steadycog.study.Study;
 import steadycog.train.MemberId;
@@ -69,6 +71,9 @@ public final class CutStation extends HBox {
   private final List<SheetGrid> grids = new ArrayList<>();
   private final SheetGrid bearings = new SheetGrid("sheet-bearings", new SheetGrid.Hand() {});
   private final SheetGrid thrusts = new SheetGrid("sheet-thrusts", new SheetGrid.Hand() {});
+  private final SheetGrid bendingRated = new SheetGrid("sheet-bending", new SheetGrid.Hand() {});
+  private final SheetGrid contactRated = new SheetGrid("sheet-contact", new SheetGrid.Hand() {});
+  private final SizePanel size;
   private final CheckBox shifting = new CheckBox("shift teeth to a distance typed over");
   private final Label screening = Look.label(Cautions.SCREENING, "caution");
   private final SizeFindings findings;
@@ -92,6 +97,7 @@ public final class CutStation extends HBox {
     edits = new SizeEdits(desk);
     sizes = new SizeBar(desk, edits);
     files = new FilesPanel(desk, ask);
+    size = new SizePanel(desk);
     rooms = new RoomTable(desk);
     findings = new SizeFindings(desk);
     room = new VBox(3, roomTitle, rooms);
@@ -111,6 +117,7 @@ public final class CutStation extends HBox {
                 wheels,
                 drives,
                 beside(meshBox, strength),
+                beside(bendingRated, contactRated),
                 screening,
                 beside(lost, bearings, room),
                 thrusts,
@@ -128,7 +135,7 @@ public final class CutStation extends HBox {
     HBox.setHgrow(left, Priority.ALWAYS);
     left.setMinWidth(0);
     teeth = new MeshLook(desk);
-    VBox right = new VBox(8, teeth, files, new IdentifyPanel(desk));
+    VBox right = new VBox(8, teeth, size, files, new IdentifyPanel(desk));
     ScrollPane side = Look.styled(new ScrollPane(right), "side-scroll");
     side.setFitToWidth(true);
     side.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
@@ -172,6 +179,7 @@ public final class CutStation extends HBox {
     Look.show(sizes, any);
     tables.setVisible(any);
     Look.show(files, any);
+    Look.show(size, any);
     Look.show(teeth, any);
     shown = bench.map(this::worked);
     shown.ifPresent(this::fill);
@@ -219,6 +227,7 @@ public final class CutStation extends HBox {
         loaded.stream().map(load -> Sign.mesh(load.mesh())).toList(),
         loaded.size() == now.sheet.meshes().size() ? teeth.mesh() : -1);
     Look.show(screening, !loads.columns().isEmpty());
+    showRating();
     SheetTable shares = all.lostMotion();
     lost.show(shares, shares.columns(), -1);
     bearings.show(
@@ -234,6 +243,22 @@ public final class CutStation extends HBox {
     findings.show();
     teeth.show(now.study, now.sheet, all);
     files.show(now.study);
+  }
+
+  /** Line by line, where the card asks for one. */
+  private void showRating() {
+    Train whole = desk.bench().orElseThrow().card().train();
+    size.show(whole);
+    List<SheetTable> rated =
+        whole.sizes().duty().asksRating()
+            ? new RatingTables(Ratings.of(whole), desk.preferences().units()).all()
+            : List.of();
+    Look.show(bendingRated, !rated.isEmpty());
+    Look.show(contactRated, !rated.isEmpty());
+    if (!rated.isEmpty()) {
+      bendingRated.show(rated.getFirst(), rated.getFirst().columns(), -1);
+      contactRated.show(rated.getLast(), rated.getLast().columns(), -1);
+    }
   }
 
   /** What drives other than wheels are made of, a table each. */

@@ -149,7 +149,7 @@ final class SizeEdits {
     return LengthText.read(text, desk.preferences().length());
   }
 
-  private static String sentence(String words) {
+  static String sentence(String words) {
     return Character.toUpperCase(words.charAt(0)) + words.substring(1) + ".";
   }
 

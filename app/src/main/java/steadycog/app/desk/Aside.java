@@ -9,7 +9,7 @@ import steadycog.number.Pace;
  * Work beside the interface that holds for what is there now: dropped once something else counts,
  * and handed back on the interface's thread.
  */
-final class Aside {
+public final class Aside {
   private final String name;
   private final Consumer<Runnable> onScreen;
 
@@ -22,19 +22,19 @@ final class Aside {
    * @param name of the threads
    * @param onScreen runs what it is given on the interface's thread
    */
-  Aside(String name, Consumer<Runnable> onScreen) {
+  public Aside(String name, Consumer<Runnable> onScreen) {
     this.name = name;
     this.onScreen = onScreen;
   }
 
   /** Whatever is being worked out is not wanted any more. */
   @SuppressWarnings("NonAtomicVolatileUpdate") // Counted on the interface’s thread alone.
-  void drop() {
+  public void drop() {
     current++;
   }
 
   /** Works after so many milliseconds, unless it is dropped by then, and hands on what it found. */
-  <T> void work(long wait, Function<Pace, T> work, Consumer<T> then) {
+  public <T> void work(long wait, Function<Pace, T> work, Consumer<T> then) {
     long mine = current;
     Pace pace =
         share -> {

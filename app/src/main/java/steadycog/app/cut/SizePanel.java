@@ -1,0 +1,218 @@
+package steadycog.app.cut;
+
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import javafx.application.Platform;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextField;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import steadycog.app.desk.Aside;
+import steadycog.app.desk.Desk;
+import steadycog.app.look.Look;
+import steadycog.app.look.Sign;
+import steadycog.app.look.Typed;
+import steadycog.notation.LengthText;
+import steadycog.number.Exact;
+import steadycog.number.Figures;
+import steadycog.number.Quantity;
+import steadycog.number.Unit;
+import steadycog.study.SizeChoices;
+import steadycog.study.SizeChoices.Choice;
+import steadycog.study.SizeChoices.Wish;
+import steadycog.train.Duty;
+import steadycog.train.Duty.Term;
+import steadycog.train.Train;
+
+/** What the teeth must bear, and the sizes at which they do, worked out beside the window. */
+final class SizePanel extends VBox {
+  private static final String FIRST =
+      "Say what the teeth must bear; Enter writes it on the card. Size it then tries every standard"
+          + " module.";
+
+  private final Desk desk;
+  private final Map<Term, TextField> terms = new EnumMap<>(Term.class);
+  private final TextField within =
+      Look.field("size-within", 6, "The largest diameter that all may have");
+  private final Button find = Look.styled(new Button("Size it"), "main");
+  private final Label words = Look.label(FIRST, "soft");
+  private final GridPane choices = Look.styled(new GridPane(), "sheet-grid");
+  private final ScrollPane list = new ScrollPane(choices);
+  private final Aside aside = new Aside("sizes", Platform::runLater);
+
+  SizePanel(Desk desk) {
+    super(5);
+    this.desk = desk;
+    setId("size-panel");
+    getStyleClass().addAll("panel", "working");
+    FlowPane fields = new FlowPane(10, 4);
+    for (Term term : Term.values()) {
+      TextField field = Look.field("rate-" + term.word(), term == Term.LIFE ? 5 : 3, help(term));
+      Typed.on(field, text -> take(term, text), this::said, desk.inViewProperty());
+      terms.put(term, field);
+      fields.getChildren().add(named(label(term), field));
+    }
+    within.setPromptText("\u00d8 80 mm");
+    fields.getChildren().add(named("within", within));
+    find.setId("size-it");
+    find.setTooltip(new Tooltip("The smallest teeth at which all factors are what is wanted"));
+    find.setOnAction(e -> find());
+    Label caution =
+        Look.label("A design aid: a qualified engineer rates it before use.", "caution");
+    caution.setWrapText(true);
+    list.setFitToHeight(true);
+    list.setVbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+    list.setMinHeight(USE_PREF_SIZE);
+    words.setWrapText(true);
+    words.setId("size-words");
+    getChildren()
+        .addAll(Look.label("Will it hold?", "caption"), fields, find, words, list, caution);
+    Look.show(list, false);
+    desk.inViewProperty().addListener(o -> forget());
+  }
+
+  private static HBox named(String text, TextField field) {
+    HBox box = new HBox(5, new Label(text), field);
+    box.setAlignment(Pos.CENTER_LEFT);
+    return box;
+  }
+
+  private static String label(Term term) {
+    return term == Term.LIFE ? "life, h" : term.word();
+  }
+
+  private static String help(Term term) {
+    return SizeEdits.sentence(term.says() + "; usual " + Exact.plain(term.usual()));
+  }
+
+  /** Shows what the card asks; what it leaves out stands there as usual, in grey. */
+  void show(Train train) {
+    Duty duty = train.sizes().duty();
+    terms.forEach(
+        (term, field) -> {
+          field.setPromptText(Exact.plain(term.usual()));
+          Typed.show(
+              field, Optional.ofNullable(duty.terms().get(term)).map(Exact::plain).orElse(""));
+        });
+  }
+
+  private Optional<String> take(Term term, String text) {
+    if (!text.isEmpty() && !Exact.isNumber(text)) {
+      return Optional.of(help(term) + " A number is wanted.");
+    }
+    return desk.train()
+        .resize(
+            train -> {
+              Duty duty = train.sizes().duty();
+              Duty changed =
+                  text.isEmpty() ? duty.without(term) : duty.with(term, Exact.parse(text));
+              return train.withSizes(train.sizes().withDuty(changed));
+            });
+  }
+
+  private void said(Optional<String> problem) {
+    words.setText(problem.orElse(list.isVisible() ? "" : FIRST));
+    Look.show(words, !words.getText().isEmpty());
+  }
+
+  private void forget() {
+    aside.drop();
+    Look.show(list, false);
+    said(Optional.empty());
+    find.setDisable(false);
+  }
+
+  private void find() {
+    Optional<Double> most =
+        LengthText.read(within.getText(), desk.preferences().length()).map(Quantity::inBase);
+    if (most.isEmpty() && !within.getText().isBlank()) {
+      said(Optional.of("What all must fit into is a diameter such as 80 mm."));
+      return;
+    }
+    aside.drop();
+    Look.show(list, false);
+    said(Optional.of("Trying every standard module \u2026"));
+    find.setDisable(true);
+    Train train = desk.bench().orElseThrow().card().train();
+    Wish wish = new Wish(most, Optional.empty(), Optional.empty());
+    aside.work(
+        0,
+        pace -> {
+          try {
+            return new Found(Optional.of(SizeChoices.of(train, wish, pace)), "");
+          } catch (IllegalArgumentException refused) {
+            return new Found(Optional.empty(), String.valueOf(refused.getMessage()));
+          }
+        },
+        this::found);
+  }
+
+  /** What came of it, or why it cannot be. */
+  private record Found(Optional<SizeChoices> choices, String refused) {}
+
+  private void found(Found found) {
+    find.setDisable(false);
+    choices.getChildren().clear();
+    if (found.choices.isEmpty()) {
+      said(Optional.of(SizeEdits.sentence(found.refused)));
+      return;
+    }
+    SizeChoices sizes = found.choices.get();
+    List<Choice> rows =
+        sizes.choices().isEmpty() ? sizes.nearest().stream().toList() : sizes.choices();
+    Look.show(list, !rows.isEmpty());
+    said(
+        sizes.choices().isEmpty()
+            ? Optional.of("Nothing holds within the limits; the largest that was tried:")
+            : Optional.empty());
+    Unit length = desk.preferences().length();
+    String[] heads = {"teeth", "face", "\u00d8", "kg", "SF", "SH", ""};
+    for (int column = 0; column < heads.length; column++) {
+      choices.add(figure(heads[column], "ledger-head"), column, 0);
+    }
+    for (int k = 0; k < rows.size(); k++) {
+      Choice choice = rows.get(k);
+      String[] cells = {
+        choice.pitch().statement().replace("module ", ""),
+        Figures.significant(length.fromBase(choice.face()), 3),
+        Figures.significant(length.fromBase(choice.diameter()), 4),
+        Figures.significant(choice.mass(), 3),
+        Figures.significant(choice.bending(), 3),
+        Figures.significant(choice.contact(), 3)
+      };
+      for (int column = 0; column < cells.length; column++) {
+        choices.add(figure(cells[column], "sheet-figure"), column, k + 1);
+      }
+      Button use = Look.styled(new Button("use"), "cure");
+      use.setMinWidth(USE_PREF_SIZE);
+      use.setTooltip(
+          new Tooltip(
+              "Module, face width and hardness as these, on the card; least has "
+                  + Sign.shortName(choice.weakest().tooth().wheel())
+                  + (choice.weakest().contact() ? ", by pitting" : ", by bending")));
+      use.setOnAction(e -> use(choice));
+      choices.add(use, cells.length, k + 1);
+    }
+  }
+
+  /** Module, face and hardness in one step to undo. */
+  private void use(Choice choice) {
+    said(desk.train().resize(train -> choice.train()));
+  }
+
+  private static Label figure(String text, String style) {
+    Label label = Look.label(text, style);
+    label.setMaxWidth(Double.MAX_VALUE);
+    label.setMinWidth(USE_PREF_SIZE);
+    label.setAlignment(Pos.CENTER_RIGHT);
+    return label;
+  }
+}
