@@ -93,7 +93,10 @@ public final class SheetTables {
               w -> Cell.of(Figures.significant(w.helix().degrees().doubleValue(), 5))));
       rows.add(wheel("hand", "", w -> hand(w.helix())));
       rows.add(
-          wheel("transverse module", "mm", w -> Cell.of(Figures.significant(w.transverseMm(), 6))));
+          wheel(
+              "transverse module",
+              symbol(),
+              w -> Cell.of(Figures.significant(units.length().fromBase(w.transverseMm()), 6))));
     }
     rows.add(wheel("pressure angle", "\u00b0", w -> Cell.of(Figures.significant(w.angle(), 4))));
     rows.add(wheel("profile shift x", "modules", Field.SHIFT, w -> Cell.of(signed(w.shift(), 3))));

@@ -71,15 +71,30 @@ public record NamedStudy(
 
   /** The rating of all its states; empty where the card asks for none. */
   public Optional<Rating> rating() {
-    Train whole = plan.map(ShiftTable::train).orElse(study.train());
+    Train whole = whole();
     return whole.sizes().duty().asksRating() ? Optional.of(Ratings.of(whole)) : Optional.empty();
+  }
+
+  private Stream<SheetTable> rated(Rating rating, Units units) {
+    return Stream.concat(
+        new RatingTables(rating, units).all().stream(),
+        Stream.of(whatIf().table()).filter(table -> !table.columns().isEmpty()));
+  }
+
+  /** What to change first, where a rating is asked for. */
+  public WhatIf whatIf() {
+    return WhatIf.of(whole());
+  }
+
+  private Train whole() {
+    return plan.map(ShiftTable::train).orElse(study.train());
   }
 
   /** All tables of the cut sheet, and the rating where one is asked for. */
   public List<SheetTable> tables(Units units) {
     return Stream.concat(
             new SheetTables(study.train(), cutSheet(), units).all().stream(),
-            rating().stream().flatMap(rated -> new RatingTables(rated, units).all().stream()))
+            rating().stream().flatMap(rated -> rated(rated, units)))
         .toList();
   }
 

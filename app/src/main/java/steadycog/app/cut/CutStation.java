@@ -40,6 +40,7 @@ import steadycog.study.NamedStudy;
 import steadycog.study.Ratings;
 import steadycog.study.Room;
 import steadycog.study.Study;
+import steadycog.study.WhatIf;
 import steadycog.train.MemberId;
 import steadycog.train.Teeth;
 import steadycog.train.Train;
@@ -73,6 +74,7 @@ public final class CutStation extends HBox {
   private final SheetGrid thrusts = new SheetGrid("sheet-thrusts", new SheetGrid.Hand() {});
   private final SheetGrid bendingRated = new SheetGrid("sheet-bending", new SheetGrid.Hand() {});
   private final SheetGrid contactRated = new SheetGrid("sheet-contact", new SheetGrid.Hand() {});
+  private final SheetGrid whatIf = new SheetGrid("sheet-what-if", new SheetGrid.Hand() {});
   private final SizePanel size;
   private final CheckBox shifting = new CheckBox("shift teeth to a distance typed over");
   private final Label screening = Look.label(Cautions.SCREENING, "caution");
@@ -118,6 +120,7 @@ public final class CutStation extends HBox {
                 drives,
                 beside(meshBox, strength),
                 beside(bendingRated, contactRated),
+                whatIf,
                 screening,
                 beside(lost, bearings, room),
                 thrusts,
@@ -255,7 +258,10 @@ public final class CutStation extends HBox {
             : List.of();
     Look.show(bendingRated, !rated.isEmpty());
     Look.show(contactRated, !rated.isEmpty());
+    Look.show(whatIf, !rated.isEmpty());
     if (!rated.isEmpty()) {
+      SheetTable first = WhatIf.of(whole).table();
+      whatIf.show(first, first.columns(), -1);
       bendingRated.show(rated.getFirst(), rated.getFirst().columns(), -1);
       contactRated.show(rated.getLast(), rated.getLast().columns(), -1);
     }

@@ -90,7 +90,9 @@ public final class CutSheetJson {
       each.put("tiltingNmm", thrust.tilting());
       each.put("cancelledBy", thrust.cancelling().map(Object::toString).orElse(null));
     }
-    train.rating().ifPresent(rating -> RatingJson.add(node.putObject("rating"), rating));
+    train
+        .rating()
+        .ifPresent(rating -> RatingJson.add(node.putObject("rating"), rating, train.whatIf()));
     Pieces pieces = train.study().pieces(CHORD);
     ArrayNode made = node.putArray("pieces");
     for (Piece piece : pieces.all()) {

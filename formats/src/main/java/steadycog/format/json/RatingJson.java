@@ -6,13 +6,14 @@ import steadycog.rating.Case;
 import steadycog.rating.RatedMesh;
 import steadycog.rating.RatedTooth;
 import steadycog.rating.Rating;
+import steadycog.study.WhatIf;
 import steadycog.train.Duty.Term;
 
 /** A rating with all its factors, in {@code sheet --json}. */
 final class RatingJson {
   private RatingJson() {}
 
-  static void add(ObjectNode node, Rating rating) {
+  static void add(ObjectNode node, Rating rating, WhatIf whatIf) {
     for (Term term : Term.values()) {
       node.put(term.word(), rating.duty().value(term));
     }
@@ -24,6 +25,10 @@ final class RatingJson {
         add(teeth.addObject(), mesh, tooth);
       }
     }
+    ArrayNode more = node.putArray("tenthMoreOf");
+    whatIf
+        .changes()
+        .forEach(change -> more.addObject().put("of", change.input()).put("times", change.times()));
     ArrayNode unrated = node.putArray("unrated");
     rating
         .unrated()

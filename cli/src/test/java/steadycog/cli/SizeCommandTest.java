@@ -1,0 +1,59 @@
+package steadycog.cli;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** Sizes for a load, from the command line. */
+class SizeCommandTest extends Shell {
+  private static final String CARD =
+      "parallel 20 ~ 60\nmodule 1 mm\nhardness 240 HB\nrating life 800 h quality 8\n"
+          + "drive A 900 rpm 12 Nm; take B\n";
+
+  /** The first card of JSON is the one printed, is rated by sheet, and holds. */
+  @Test
+  void theCardThatIsPrintedHolds() throws Exception {
+    assertEquals(0, run(CARD, "size", "-", "--json"));
+    JsonNode first = json().at("/choices/0");
+    String card = first.get("card").asText();
+    assertEquals(0, run(CARD, "size", "-"));
+    for (String line : card.split("\n")) {
+      assertTrue(out.toString().contains(line), line);
+    }
+    assertTrue(out.toString().contains("qualified"), "the caution stands there");
+    assertEquals(0, run(card, "sheet", "-", "--json"));
+    for (JsonNode tooth : json().at("/rating/teeth")) {
+      assertTrue(tooth.get("bendingFactor").asDouble() >= 1.5, tooth::toString);
+      assertTrue(tooth.get("contactFactor").asDouble() >= 1.2, tooth::toString);
+    }
+    assertEquals(0, run(CARD, "size", "-", "--bending", "3", "--contact", "2", "--json"));
+    JsonNode more = json().at("/choices/0");
+    assertTrue(more.get("moduleMm").asDouble() > first.get("moduleMm").asDouble());
+    assertTrue(more.get("contact").asDouble() >= 2);
+  }
+
+  @Test
+  void whatDoesNotFitIsSaid() throws Exception {
+    assertEquals(1, run(CARD, "size", "-", "--diameter", "30mm"));
+    assertTrue(out.toString().startsWith("Nothing holds"), out::toString);
+    assertEquals(1, run(CARD, "size", "-", "--mass", "0.01", "--json"));
+    assertEquals(0, json().get("choices").size());
+    assertTrue(json().at("/nearest/massKg").asDouble() > 0.01);
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "--bending, much, expected a factor",
+    "--contact, 0, expected 0.5 to 10",
+    "--part, rear, no tooth can be rated",
+  })
+  void whatCannotBeIsRefusedInOneLine(String option, String value, String why) {
+    assertEquals(2, run(CARD, "size", "-", option, value));
+    assertEquals(1, err.toString().lines().count(), err::toString);
+    assertTrue(err.toString().contains(why), err::toString);
+  }
+}
