@@ -11,8 +11,13 @@ import org.junit.jupiter.params.provider.CsvSource;
 /** Sizes for a load, from the command line. */
 class SizeCommandTest extends Shell {
   private static final String CARD =
-      "parallel 20 ~ 60\nmodule 1 mm\nhardness 240 HB\nrating life 800 h quality 8\n"
-          + "drive A 900 rpm 12 Nm; take B\n";
+      """
+      parallel 20 ~ 60
+      module 1 mm
+      hardness 240 HB
+      rating life 800 h quality 8
+      drive A 900 rpm 12 Nm; take B
+      """;
 
   /** The first card of JSON is the one printed, is rated by sheet, and holds. */
   @Test

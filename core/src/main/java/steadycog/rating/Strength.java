@@ -64,7 +64,7 @@ record Strength(
         own.brinell,
         own.bendingLife,
         own.contactLife,
-        entered && own.bendingLife != LifeCurve.FLAT ? "stresses as stated" : own.source);
+        entered && !own.bendingLife.equals(LifeCurve.FLAT) ? "stresses as stated" : own.source);
   }
 
   /** Through-hardened steel of grade 1 (AGMA 2001; Shigley, figs. 14-2 and 14-5). */

@@ -9,7 +9,6 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import steadycog.notation.LossText;
 import steadycog.search.Limits.Direction;
 import steadycog.train.Losses;
@@ -25,8 +24,6 @@ public record Wanted(Map<Field, String> texts) {
   public static final String YES = "yes";
 
   private static final String ALL = "all";
-  private static final Pattern SIZED =
-      Pattern.compile("(\\d+(?:\\.\\d+)?)\\s*mm\\s+at\\s+(\\d*\\.?\\d*[1-9]\\d*)\\s*mm");
 
   /** What limits are about: those said every day stand by themselves. */
   public enum Subject {
@@ -399,7 +396,7 @@ public record Wanted(Map<Field, String> texts) {
 
   /** A length in modules: {@code 40}, or {@code 60 mm at 1.5 mm}, the module standing behind. */
   private static double modules(String text) {
-    Matcher sized = SIZED.matcher(text.strip());
+    Matcher sized = Winding.SIZED.matcher(text.strip());
     return sized.matches() ? number(sized.group(1)) / number(sized.group(2)) : number(text);
   }
 

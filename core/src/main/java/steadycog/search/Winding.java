@@ -45,7 +45,9 @@ public record Winding(double least, double most, boolean doubled, Optional<Dista
   private static final Pattern SAID =
       Pattern.compile(
           "(\\d+(?:\\.\\d+)?)(?:\\s*\\.\\.\\s*(\\d+(?:\\.\\d+)?))?\\s*(?:deg|\u00b0)?\\s*(double)?");
-  private static final Pattern SIZED =
+
+  /** A length, and the module behind it. */
+  static final Pattern SIZED =
       Pattern.compile("(\\d+(?:\\.\\d+)?)\\s*mm\\s+at\\s+(\\d*\\.?\\d*[1-9]\\d*)\\s*mm");
 
   /** Halvings of the interval in which an angle lies: 45 degrees to less than a millionth. */

@@ -154,6 +154,21 @@ public record Duty(
     return new Duty(all, mounting, crowned, shares);
   }
 
+  /**
+   * With the shares of these states alone; one that has another name in its place keeps its own.
+   */
+  Duty of(List<String> before, List<String> now) {
+    Map<String, BigFraction> all = new TreeMap<>();
+    for (int k = 0; k < now.size(); k++) {
+      boolean renamed = before.size() == now.size() && !now.contains(before.get(k));
+      BigFraction share = shares.get(renamed ? before.get(k) : now.get(k));
+      if (share != null) {
+        all.put(now.get(k), share);
+      }
+    }
+    return new Duty(terms, mounting, crowned, all);
+  }
+
   /** With what is usual in place of what was stated. */
   public Duty without(Term term) {
     Map<Term, BigFraction> all = new EnumMap<>(Term.class);

@@ -46,6 +46,7 @@ public final class StateEdit {
     return train
         .withShifts(ShiftPlan.NONE)
         .withRoles(base)
-        .withShifts(train.shifts().replacing(state.name(), new State(state.name(), own)));
+        .withShifts(train.shifts().replacing(state.name(), new State(state.name(), own)))
+        .withSizes(train.sizes());
   }
 }

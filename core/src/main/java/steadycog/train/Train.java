@@ -296,9 +296,15 @@ public record Train(
     return new Train(parts, joins, coaxials, places, pitch, roles, shifts, losses, changed);
   }
 
-  /** The same train with another plan of its states. */
+  /** The same train with another plan of its states; shares of the time go with their states. */
   public Train withShifts(ShiftPlan changed) {
-    return new Train(parts, joins, coaxials, places, pitch, roles, changed, losses, sizes);
+    Duty duty = sizes.duty().of(names(shifts), names(changed));
+    Sizes kept = duty.equals(sizes.duty()) ? sizes : sizes.withDuty(duty);
+    return new Train(parts, joins, coaxials, places, pitch, roles, changed, losses, kept);
+  }
+
+  private static List<String> names(ShiftPlan plan) {
+    return plan.states().stream().map(State::name).toList();
   }
 
   /** The same train with other members joined. */

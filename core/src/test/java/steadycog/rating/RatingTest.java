@@ -1,18 +1,25 @@
 package steadycog.rating;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import java.util.List;
 import java.util.Locale;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import steadycog.notation.Card;
 import steadycog.notation.CardException;
 import steadycog.shape.BasicRack;
 import steadycog.shape.Cut;
 import steadycog.shape.GearOutline;
 import steadycog.study.Ratings;
+import steadycog.train.ShiftPlan;
+import steadycog.train.State;
+import steadycog.train.StateEdit;
+import steadycog.train.Train;
 
 /** The textbook's worked pair and charts, and what a rating keeps whatever the numbers. */
 class RatingTest {
@@ -162,5 +169,65 @@ class RatingTest {
     }
     assertEquals(1, LifeCurve.contact().factor(1e7), 1e-3);
     assertEquals(1.01, LifeCurve.bending(240).factor(1e7), 0.01);
+  }
+
+  /** Shares of the time go with their states; a share of none is refused where it stands. */
+  @Test
+  void sharesGoWithTheirStates() throws CardException {
+    Train train =
+        Card.read(
+                "parallel 20 ~ 60\nrating life 9 h\nduty low 40 %\nstate low: drive A; take B\n"
+                    + "state high: drive A; take B")
+            .train();
+    List<State> states = train.shifts().states();
+    State renamed = new State("slow", states.getFirst().roles());
+    ShiftPlan plan = train.shifts();
+    ShiftPlan other = new ShiftPlan(plan.elements(), List.of(renamed, states.getLast()));
+    assertEquals(
+        List.of("slow"), List.copyOf(train.withShifts(other).sizes().duty().shares().keySet()));
+    ShiftPlan fewer = new ShiftPlan(plan.elements(), List.of(states.getLast()));
+    assertTrue(train.withShifts(fewer).sizes().duty().shares().isEmpty());
+    Train edited = StateEdit.changing(train, states.getFirst(), roles -> roles);
+    assertEquals(train.sizes(), edited.sizes());
+    assertEquals(train, Card.read(Card.of(train).text()).train());
+    CardException none =
+        assertThrows(
+            CardException.class,
+            () -> Card.read("parallel 20 ~ 60\nrating life 9 h; duty low 40 %"));
+    assertEquals(
+        "2:23", none.problems().getFirst().line() + ":" + none.problems().getFirst().column());
+  }
+
+  /** Whatever is said of a rating is written as it is read, and out of range is refused. */
+  @ParameterizedTest
+  @ValueSource(
+      strings = {
+        "rating life 12.5 h quality 11 overload 1.75 reliability 0.999 bending 2 contact 1.1 open",
+        "rating quality 8 finest crowned",
+        "rating crowned",
+        "hardness 300 HB; hardness A 220 HB"
+      })
+  void statementsAreWrittenAsTheyAreRead(String stated) throws CardException {
+    Card card = Card.read("parallel 20 ~ 60\n" + stated);
+    assertEquals(card.train(), Card.read(Card.of(card.train()).text()).train(), stated);
+    for (String word : stated.split("[ ;]+")) {
+      assertTrue(Card.of(card.train()).text().contains(word), word);
+    }
+  }
+
+  @ParameterizedTest
+  @ValueSource(
+      strings = {
+        "rating life 0 h",
+        "rating quality 13",
+        "rating quality 8 quality 9",
+        "rating open enclosed",
+        "rating soft",
+        "hardness 30 HB",
+        "hardness B",
+        "rating life 9 h; rating crowned"
+      })
+  void whatCannotBeIsRefused(String stated) {
+    assertThrows(CardException.class, () -> Card.read("parallel 20 ~ 60\n" + stated));
   }
 }

@@ -133,7 +133,7 @@ final class IdentifyPanel extends VBox {
     Look.show(guesses, true);
     String[] heads = {"", "teeth", "shift", "off, mm", ""};
     for (int column = 0; column < heads.length; column++) {
-      guesses.add(figure(heads[column], "ledger-head"), column, 0);
+      guesses.add(Look.figure(heads[column], "ledger-head"), column, 0);
     }
     for (int k = 0; k < Math.min(SHOWN, all.size()); k++) {
       Identify.Guess guess = all.get(k);
@@ -144,9 +144,9 @@ final class IdentifyPanel extends VBox {
       use.setOnAction(e -> use(guess));
       use.disableProperty().bind(desk.benchProperty().map(Optional::isEmpty));
       guesses.add(size, 0, k + 1);
-      guesses.add(figure(String.valueOf(guess.teeth()), "sheet-figure"), 1, k + 1);
-      guesses.add(figure(signed(guess.shift(), 2), "sheet-figure"), 2, k + 1);
-      guesses.add(figure(signed(guess.off(), 3), "sheet-figure"), 3, k + 1);
+      guesses.add(Look.figure(String.valueOf(guess.teeth()), "sheet-figure"), 1, k + 1);
+      guesses.add(Look.figure(signed(guess.shift(), 2), "sheet-figure"), 2, k + 1);
+      guesses.add(Look.figure(signed(guess.off(), 3), "sheet-figure"), 3, k + 1);
       guesses.add(use, 4, k + 1);
     }
     words.setText(
@@ -182,14 +182,6 @@ final class IdentifyPanel extends VBox {
 
   private static String signed(double value, int decimals) {
     return Figures.typeset(Figures.signed(value, decimals));
-  }
-
-  private static Label figure(String text, String style) {
-    Label label = Look.label(text, style);
-    label.setMaxWidth(Double.MAX_VALUE);
-    label.setMinWidth(USE_PREF_SIZE);
-    label.setAlignment(Pos.CENTER_RIGHT);
-    return label;
   }
 
   private static OptionalInt whole(TextField field) {

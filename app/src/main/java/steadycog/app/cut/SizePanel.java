@@ -176,7 +176,7 @@ final class SizePanel extends VBox {
     Unit length = desk.preferences().length();
     String[] heads = {"teeth", "face", "\u00d8", "kg", "SF", "SH", ""};
     for (int column = 0; column < heads.length; column++) {
-      choices.add(figure(heads[column], "ledger-head"), column, 0);
+      choices.add(Look.figure(heads[column], "ledger-head"), column, 0);
     }
     for (int k = 0; k < rows.size(); k++) {
       Choice choice = rows.get(k);
@@ -189,7 +189,7 @@ final class SizePanel extends VBox {
         Figures.significant(choice.contact(), 3)
       };
       for (int column = 0; column < cells.length; column++) {
-        choices.add(figure(cells[column], "sheet-figure"), column, k + 1);
+        choices.add(Look.figure(cells[column], "sheet-figure"), column, k + 1);
       }
       Button use = Look.styled(new Button("use"), "cure");
       use.setMinWidth(USE_PREF_SIZE);
@@ -206,13 +206,5 @@ final class SizePanel extends VBox {
   /** Module, face and hardness in one step to undo. */
   private void use(Choice choice) {
     said(desk.train().resize(train -> choice.train()));
-  }
-
-  private static Label figure(String text, String style) {
-    Label label = Look.label(text, style);
-    label.setMaxWidth(Double.MAX_VALUE);
-    label.setMinWidth(USE_PREF_SIZE);
-    label.setAlignment(Pos.CENTER_RIGHT);
-    return label;
   }
 }

@@ -212,6 +212,8 @@ public final class Headline extends VBox {
   protected void layoutChildren() {
     super.layoutChildren();
     double wide = was.prefWidth(-1);
-    was.resizeRelocate(getWidth() - wide, 0, wide, was.prefHeight(wide));
+    // Under the words beside the ratio, which reach the right edge.
+    double beside = schools.isVisible() ? schools.getLayoutY() : 0;
+    was.resizeRelocate(getWidth() - wide, beside, wide, was.prefHeight(wide));
   }
 }

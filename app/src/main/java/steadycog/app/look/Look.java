@@ -5,6 +5,7 @@ import java.io.InputStream;
 import java.util.Objects;
 import javafx.beans.binding.Bindings;
 import javafx.css.PseudoClass;
+import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.control.Label;
@@ -113,6 +114,15 @@ public final class Look {
 
   public static Label label(String text, String... classes) {
     return styled(new Label(text), classes);
+  }
+
+  /** A figure in a grid of them: at the right of its cell, never cut. */
+  public static Label figure(String text, String style) {
+    Label label = label(text, style);
+    label.setMaxWidth(Double.MAX_VALUE);
+    label.setMinWidth(Region.USE_PREF_SIZE);
+    label.setAlignment(Pos.CENTER_RIGHT);
+    return label;
   }
 
   /** A field for a value of so many letters that is taken with Enter; {@code help} says which. */
