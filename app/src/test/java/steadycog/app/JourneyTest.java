@@ -193,8 +193,8 @@ class JourneyTest extends InWindow {
     key(KeyCode.SPACE);
     brought();
     key(KeyCode.SHORTCUT, KeyCode.DIGIT5);
-    tabTo("#sheet-wheels-module-0");
-    write("1\n");
+    tabTo("#sheet-module");
+    write("module 1 mm\n");
     sized();
     act("pieces for the shop");
     waitUntil(() -> Files.exists(written));
