@@ -66,7 +66,7 @@ final class CardReader {
       others.forEach(tokens -> attempt(tokens, statement -> readVerb(statement, names)));
       // Last, since what holds in every state may stand behind them.
       states.forEach(tokens -> attempt(tokens, statement -> readState(statement, names)));
-      requireStates(others, states);
+      problems.addAll(DutyText.ofNoState(others, states));
     } else {
       others.stream().filter(tokens -> !Verb.isVerb(tokens.getFirst())).forEach(this::addUnknown);
     }
@@ -102,21 +102,6 @@ final class CardReader {
 
   private static boolean isState(List<Token> tokens) {
     return tokens.getFirst().is(Tokens.STATE);
-  }
-
-  /** Shares of the time are those of states on the card. */
-  private void requireStates(List<List<Token>> others, List<List<Token>> states) {
-    List<String> known =
-        states.stream().filter(s -> s.size() > 1).map(state -> state.get(1).text()).toList();
-    for (List<Token> tokens : others) {
-      if (tokens.getFirst().is("duty") && !known.contains(tokens.get(1).text())) {
-        String expected =
-            known.isEmpty()
-                ? "no state on the card; leave it out"
-                : "expected a state: " + String.join(", ", known);
-        problems.add(tokens.get(1).problem("duty of '" + tokens.get(1).text() + "': " + expected));
-      }
-    }
   }
 
   private void addMissingPart(List<List<Token>> others) {

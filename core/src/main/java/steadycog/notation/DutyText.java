@@ -1,5 +1,6 @@
 package steadycog.notation;
 
+import java.util.List;
 import java.util.Optional;
 import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.notation.Statement.BadStatement;
@@ -67,6 +68,22 @@ final class DutyText {
     BigFraction percent = statement.expectNumber("a share of the time, as 70 %");
     statement.accept("%");
     return Statement.at(at, percent, given -> Duty.NONE.running(state.text(), given.divide(100)));
+  }
+
+  /** What is wrong with shares of the time that are of no state on the card. */
+  static List<CardProblem> ofNoState(List<List<Token>> statements, List<List<Token>> states) {
+    List<String> known =
+        states.stream().filter(state -> state.size() > 1).map(one -> one.get(1).text()).toList();
+    String expected =
+        known.isEmpty()
+            ? "no state on the card; leave it out"
+            : "expected a state: " + String.join(", ", known);
+    return statements.stream()
+        .filter(tokens -> tokens.getFirst().is("duty"))
+        .map(tokens -> tokens.get(1))
+        .filter(state -> !state.text().isEmpty() && !known.contains(state.text()))
+        .map(state -> state.problem("duty of '" + state.text() + "': " + expected))
+        .toList();
   }
 
   static WheelSize hardness(Statement statement) throws BadStatement {

@@ -56,4 +56,17 @@ public record Running(Losses losses, Optional<Double> least, Back back) {
         back == Back.ANY || turns.filter(yes -> yes == (back == Back.TURNS)).isPresent();
     return right ? Optional.empty() : Optional.of("backwards");
   }
+
+  /** {@code 60%} or {@code 0.6}. */
+  static double share(String text) {
+    String bare = text.strip();
+    double share =
+        bare.endsWith("%")
+            ? Wanted.number(bare.substring(0, bare.length() - 1)) / 100
+            : Wanted.number(bare);
+    if (share <= 0 || share > 1) {
+      throw new IllegalArgumentException("an efficiency is such as 60% or 0.6: found " + bare);
+    }
+    return share;
+  }
 }

@@ -304,7 +304,7 @@ public record Wanted(Map<Field, String> texts) {
     Running running =
         new Running(
             read(Field.LOSSES, Wanted::losses).orElse(Running.ANY.losses()),
-            read(Field.EFFICIENCY, Wanted::share),
+            read(Field.EFFICIENCY, Running::share),
             read(Field.BACKWARDS, Running.Back::parse).orElse(Running.Back.ANY));
     Optional<Winding.Distance> distance = read(Field.DISTANCE, Winding.Distance::parse);
     Winding winding =
@@ -342,7 +342,7 @@ public record Wanted(Map<Field, String> texts) {
     }
   }
 
-  private static double number(String text) {
+  static double number(String text) {
     try {
       double number = Double.parseDouble(text.strip());
       if (Double.isFinite(number) && Math.abs(number) < 1e6) {
@@ -381,17 +381,6 @@ public record Wanted(Map<Field, String> texts) {
             () ->
                 new IllegalArgumentException(
                     "'" + text.strip() + "' says no losses: use " + LossText.HELP));
-  }
-
-  /** {@code 60%} or {@code 0.6}. */
-  private static double share(String text) {
-    String bare = text.strip();
-    double share =
-        bare.endsWith("%") ? number(bare.substring(0, bare.length() - 1)) / 100 : number(bare);
-    if (share <= 0 || share > 1) {
-      throw new IllegalArgumentException("an efficiency is such as 60% or 0.6: found " + bare);
-    }
-    return share;
   }
 
   /** A length in modules: {@code 40}, or {@code 60 mm at 1.5 mm}, the module standing behind. */

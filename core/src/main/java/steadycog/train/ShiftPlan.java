@@ -110,6 +110,11 @@ public record ShiftPlan(List<Element> declared, List<State> states) {
     return name;
   }
 
+  /** Of its states. */
+  List<String> names() {
+    return states.stream().map(State::name).toList();
+  }
+
   /** The same plan for members under other names, without those that do not stay. */
   ShiftPlan renamed(UnaryOperator<MemberId> rename, Predicate<MemberId> stays) {
     return new ShiftPlan(

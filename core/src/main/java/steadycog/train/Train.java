@@ -159,9 +159,7 @@ public record Train(
     return all;
   }
 
-  /**
-   * Members whose axes are in line without being one body: stated, or by the kind of their part.
-   */
+  /** Members whose axes are in line without being one body: stated, or by their part's kind. */
   public List<Join> inLine() {
     List<Join> all = new ArrayList<>(coaxials);
     parts.forEach(part -> all.addAll(part.inLine()));
@@ -298,13 +296,8 @@ public record Train(
 
   /** The same train with another plan of its states; shares of the time go with their states. */
   public Train withShifts(ShiftPlan changed) {
-    Duty duty = sizes.duty().of(names(shifts), names(changed));
-    Sizes kept = duty.equals(sizes.duty()) ? sizes : sizes.withDuty(duty);
+    Sizes kept = sizes.withDuty(sizes.duty().of(shifts.names(), changed.names()));
     return new Train(parts, joins, coaxials, places, pitch, roles, changed, losses, kept);
-  }
-
-  private static List<String> names(ShiftPlan plan) {
-    return plan.states().stream().map(State::name).toList();
   }
 
   /** The same train with other members joined. */
