@@ -9,6 +9,7 @@ import steadycog.number.Pace;
 import steadycog.number.Quantity;
 import steadycog.number.Unit;
 import steadycog.piece.Blank;
+import steadycog.rating.RatedMesh;
 import steadycog.rating.Rating;
 import steadycog.rating.Running;
 import steadycog.shape.FaceLayout;
@@ -84,12 +85,7 @@ public record SizeChoices(List<Choice> choices, Optional<Choice> nearest) {
       double mass,
       Rating.Weakest weakest,
       double bending,
-      double contact) {
-    /** Whether all factors are what is wanted. */
-    public boolean holds() {
-      return weakest.margin() >= 1;
-    }
-  }
+      double contact) {}
 
   /**
    * Looks for them.
@@ -117,56 +113,88 @@ public record SizeChoices(List<Choice> choices, Optional<Choice> nearest) {
             .filter(pitch -> pitch instanceof Pitch.Diametral == inch)
             .sorted((a, b) -> Double.compare(mm(a), mm(b)))
             .toList();
-    List<Choice> found = new ArrayList<>();
-    Optional<Choice> nearest = Optional.empty();
-    for (int k = 0; k < series.size() && found.size() <= MORE; k++) {
-      pace.at((double) k / series.size());
-      Optional<Choice> choice = narrowest(train, series.get(k), wish, runnings);
-      if (choice.isPresent() && wish.allows(choice.get())) {
-        found.add(choice.get());
-      } else if (choice.isPresent() && found.isEmpty()) {
-        nearest = choice;
-        break;
-      } else if (choice.isEmpty()) {
-        nearest = Optional.of(choice(train, series.get(k), WIDEST, wish, runnings));
+    int first = 0;
+    int last = series.size();
+    while (first < last) {
+      pace.at((double) first / series.size());
+      int middle = (first + last) / 2;
+      if (new Trial(train, series.get(middle), WIDEST, wish, runnings).holds()) {
+        last = middle;
+      } else {
+        first = middle + 1;
       }
     }
-    return new SizeChoices(found, found.isEmpty() ? nearest : Optional.empty());
+    List<Choice> found = new ArrayList<>();
+    for (int k = first; k < Math.min(series.size(), first + 1 + MORE); k++) {
+      pace.at((double) k / series.size());
+      Choice choice = narrowest(train, series.get(k), wish, runnings);
+      if (!wish.allows(choice)) {
+        return new SizeChoices(found, found.isEmpty() ? Optional.of(choice) : Optional.empty());
+      }
+      found.add(choice);
+    }
+    return new SizeChoices(
+        found,
+        found.isEmpty()
+            ? Optional.of(choice(train, series.getLast(), WIDEST, wish, runnings))
+            : Optional.empty());
   }
 
   private static double mm(Pitch pitch) {
     return pitch.moduleMm().doubleValue();
   }
 
-  private static Optional<Choice> narrowest(
-      Train train, Pitch pitch, Wish wish, List<Running> runnings) {
-    for (int face = NARROWEST; face <= WIDEST; face++) {
-      if (face == NARROWEST && !choice(train, pitch, WIDEST, wish, runnings).holds()) {
-        return Optional.empty();
-      }
-      Choice choice = choice(train, pitch, face, wish, runnings);
-      if (choice.holds()) {
-        return Optional.of(choice);
+  /** The narrowest face that holds, of teeth that hold with the widest. */
+  private static Choice narrowest(Train train, Pitch pitch, Wish wish, List<Running> runnings) {
+    int low = NARROWEST;
+    int high = WIDEST;
+    while (low < high) {
+      int middle = (low + high) / 2;
+      if (new Trial(train, pitch, middle, wish, runnings).holds()) {
+        high = middle;
+      } else {
+        low = middle + 1;
       }
     }
-    return Optional.empty();
+    return choice(train, pitch, high, wish, runnings);
+  }
+
+  /** A size and what it comes to. */
+  private record Trial(Train sized, Rating rating, double face) {
+    Trial(Train train, Pitch pitch, double face, Optional<String> part, List<Running> runnings) {
+      this(SizeChoices.sized(train, pitch, face, part), part, runnings, face);
+    }
+
+    private Trial(Train sized, Optional<String> part, List<Running> runnings, double face) {
+      this(sized, rating(sized, part, runnings), face);
+    }
+
+    Trial(Train train, Pitch pitch, int modules, Wish wish, List<Running> runnings) {
+      this(train, pitch, Math.ceil(modules * mm(pitch) / STEP) * STEP, wish.part(), runnings);
+    }
+
+    private static Rating rating(Train sized, Optional<String> part, List<Running> runnings) {
+      Rating whole = Rating.of(sized, runnings);
+      return part.map(whole::of).orElse(whole);
+    }
+
+    boolean holds() {
+      return rating.weakest().orElseThrow().margin() >= 1;
+    }
   }
 
   private static Choice choice(
       Train train, Pitch pitch, int modules, Wish wish, List<Running> runnings) {
-    double face = Math.ceil(modules * mm(pitch) / STEP) * STEP;
-    Train sized = sized(train, pitch, face, wish.part());
-    Rating whole = Rating.of(sized, runnings);
-    Rating rating = wish.part().map(whole::of).orElse(whole);
+    Trial trial = new Trial(train, pitch, modules, wish, runnings);
     return new Choice(
-        sized,
+        trial.sized,
         pitch,
-        face,
-        Box.of(sized, FaceLayout.of(sized)).diameter(),
-        mass(sized),
-        rating.weakest().orElseThrow(),
-        rating.meshes().stream().mapToDouble(mesh -> mesh.bending()).min().orElseThrow(),
-        rating.meshes().stream().mapToDouble(mesh -> mesh.contact()).min().orElseThrow());
+        trial.face,
+        Box.of(trial.sized, FaceLayout.of(trial.sized)).diameter(),
+        mass(trial.sized),
+        trial.rating.weakest().orElseThrow(),
+        trial.rating.meshes().stream().mapToDouble(RatedMesh::bending).min().orElseThrow(),
+        trial.rating.meshes().stream().mapToDouble(RatedMesh::contact).min().orElseThrow());
   }
 
   /** With teeth and faces so, of all wheels or of a part; a hardness that was assumed is said. */

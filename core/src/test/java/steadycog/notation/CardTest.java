@@ -100,8 +100,8 @@ class CardTest {
         "paralel 18 ~ 72| 1:1: found 'paralel', expected a part (parallel, planetary, cycloidal,"
             + " strainwave, bevel, differential, shaft) or drive, hold, take, lock, join, coaxial,"
             + " brake, clutch, state, place, efficiency, friction, module, dp, angle, helix, build,"
-            + " width, shift, bore, clearance, offset, material, distance, sharing, tolerance or"
-            + " tool",
+            + " width, shift, bore, clearance, offset, material, distance, sharing, tolerance,"
+            + " tool, hardness, rating or duty",
         "planetary| 1:10: found the end of the statement, expected planet with a tooth count, as in"
             + " planet 15 x3",
         "planetary planet 15 x3| 1:23: found the end of the statement, expected a sun or a ring for"
