@@ -9,9 +9,18 @@ import steadycog.train.Mesh;
  * Both teeth of a mesh.
  *
  * @param face that bears, mm
+ * @param module in the plane of rotation, mm
+ * @param pinion its working pitch diameter, mm
  * @param elastic Cp, root of MPa
  */
-public record RatedMesh(Mesh mesh, double face, double elastic, RatedTooth a, RatedTooth b) {
+public record RatedMesh(
+    Mesh mesh,
+    double face,
+    double module,
+    double pinion,
+    double elastic,
+    RatedTooth a,
+    RatedTooth b) {
 
   public List<RatedTooth> teeth() {
     return List.of(a, b);

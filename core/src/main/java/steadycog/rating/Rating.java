@@ -142,6 +142,8 @@ public record Rating(Duty duty, List<RatedMesh> meshes, List<Mesh> unrated) {
           new RatedMesh(
               mesh,
               face,
+              train.moduleMm(mesh.a()),
+              2 * figures.workingRadius(mesh.pinion()),
               elastic,
               RatedTooth.of(mesh.a(), a, first, bothWays(mesh.a()), gearFirst ? hardness : 1),
               RatedTooth.of(mesh.b(), b, second, bothWays(mesh.b()), gearFirst ? 1 : hardness)));

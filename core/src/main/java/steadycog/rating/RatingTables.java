@@ -2,6 +2,7 @@ package steadycog.rating;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.ToDoubleFunction;
 import steadycog.number.Figures;
@@ -15,6 +16,9 @@ import steadycog.train.Duty.Term;
 
 /** A rating line by line, every factor by itself, a column a tooth of a mesh. */
 public final class RatingTables {
+  private static final String BENDING = "Rating, bending";
+  private static final String CONTACT = "Rating, contact";
+
   private final Rating rating;
   private final Units units;
   private final List<Column> columns = new ArrayList<>();
@@ -29,6 +33,20 @@ public final class RatingTables {
     }
   }
 
+  /** What the lines of a table of that title go together by; empty where it is no rating. */
+  public static Optional<String> formula(String title) {
+    if (title.startsWith(BENDING)) {
+      return Optional.of(
+          "Bending: s = Wt Ko Kv Ks Km KB / (b mt J); SF = allowed YN / s, over all states by"
+              + " Miner\u2019s sum");
+    }
+    return title.startsWith(CONTACT)
+        ? Optional.of(
+            "Contact: sc = Cp \u221a(Wt Ko Kv Ks Km / (d b I)); SH = allowed ZN / sc, over all"
+                + " states by Miner\u2019s sum")
+        : Optional.empty();
+  }
+
   /** Bending and contact; no columns where nothing is loaded. */
   public List<SheetTable> all() {
     return columns.isEmpty() ? List.of() : List.of(bending(), contact());
@@ -41,14 +59,19 @@ public final class RatingTables {
     rows.add(row("Ks size", "", c -> bent(c).tooth().size()));
     rows.add(row("Km distribution", "", c -> bent(c).mesh().distribution()));
     rows.add(row("KB rim", "", c -> bent(c).tooth().rim()));
+    rows.add(row("b face", length(), c -> length(c.mesh.face())));
+    rows.add(row("mt module", "mm", c -> c.mesh.module()));
     rows.add(row("J geometry", "", c -> bent(c).tooth().bending()));
     rows.add(row("bending at the root", stress(), c -> shown(bent(c).bending())));
     rows.add(row("stress allowed", stress(), c -> shown(c.tooth.allowedBending())));
-    rows.add(words("of", c -> c.tooth.source() + (c.tooth.bothWays() ? ", bent both ways" : "")));
+    rows.add(
+        words(
+            "it is that of",
+            c -> c.tooth.source() + (c.tooth.bothWays() ? ", bent both ways" : "")));
     rows.add(row("cycles", "", c -> bent(c).cycles()));
     rows.add(row("YN life", "", c -> c.tooth.bendingLife()));
     rows.add(factor("SF", wanted, c -> c.tooth.bendingFactor()));
-    return table("Rating, bending" + asked(Term.BENDING), rows);
+    return table(BENDING + asked(Term.BENDING), rows);
   }
 
   private SheetTable contact() {
@@ -57,6 +80,8 @@ public final class RatingTables {
     rows.add(row("Kv dynamic", "", c -> pressed(c).mesh().dynamic()));
     rows.add(row("Ks size", "", c -> pressed(c).tooth().size()));
     rows.add(row("Km distribution", "", c -> pressed(c).mesh().distribution()));
+    rows.add(row("b face", length(), c -> length(c.mesh.face())));
+    rows.add(row("d pinion", length(), c -> length(c.mesh.pinion())));
     rows.add(row("I geometry", "", c -> pressed(c).mesh().pitting()));
     rows.add(row("Cp elastic", "\u221aMPa", c -> c.mesh.elastic()));
     rows.add(row("pressure", stress(), c -> shown(pressed(c).contact())));
@@ -65,7 +90,7 @@ public final class RatingTables {
     rows.add(row("cycles", "", c -> pressed(c).cycles()));
     rows.add(row("ZN life", "", c -> c.tooth.contactLife()));
     rows.add(factor("SH", wanted, c -> c.tooth.contactFactor()));
-    return table("Rating, contact" + asked(Term.CONTACT), rows);
+    return table(CONTACT + asked(Term.CONTACT), rows);
   }
 
   private static Case bent(Column column) {
@@ -95,6 +120,14 @@ public final class RatingTables {
         + " h, "
         + Figures.plain(rating.duty().value(wanted))
         + " wanted";
+  }
+
+  private String length() {
+    return units.length().symbol();
+  }
+
+  private double length(double mm) {
+    return units.length().fromBase(mm);
   }
 
   private String stress() {

@@ -6,6 +6,7 @@ import steadycog.number.Figures;
 import steadycog.number.Units;
 import steadycog.piece.Piece;
 import steadycog.piece.Pieces;
+import steadycog.rating.RatingTables;
 import steadycog.report.Block.Heading;
 import steadycog.report.Block.Remark;
 import steadycog.report.Block.Table;
@@ -85,7 +86,7 @@ final class SheetBlocks {
       case "Meshes" -> "Meshes: centre distances and play";
       case SheetTables.STRENGTH -> "Strength by Lewis and Hertz under the stated load: a screening";
       case "Bearings" -> "Bearings: what the teeth press on every shaft";
-      default -> title;
+      default -> RatingTables.formula(title).orElse(title);
     };
   }
 

@@ -12,9 +12,11 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import steadycog.notation.Card;
 import steadycog.notation.CardException;
+import steadycog.number.Units;
 import steadycog.shape.BasicRack;
 import steadycog.shape.Cut;
 import steadycog.shape.GearOutline;
+import steadycog.sizing.SheetTable;
 import steadycog.study.Ratings;
 import steadycog.train.ShiftPlan;
 import steadycog.train.State;
@@ -133,6 +135,50 @@ class RatingTest {
     assertEquals("low", whole.a().bendingDecides().state());
     RatedMesh alone = rating(train + "\nduty low 40 %; duty high 0 %").meshes().getFirst();
     assertTrue(alone.bending() >= whole.bending());
+  }
+
+  /** What stands in the tables gives the stresses that stand in them, by the formulas over them. */
+  @Test
+  void theTablesCanBeFollowed() throws CardException {
+    for (String card :
+        new String[] {
+          PAIR, PAIR.replace("drive", "helix 20 deg; drive"), PAIR.replace("52", "52i")
+        }) {
+      List<SheetTable> tables = new RatingTables(rating(card), Units.USUAL).all();
+      for (int tooth = 0; tooth < 2; tooth++) {
+        SheetTable bent = tables.getFirst();
+        double load = 1;
+        for (String factor : new String[] {"tooth force", "Ko", "Kv", "Ks", "Km", "KB"}) {
+          load *= value(bent, factor, tooth);
+        }
+        double under =
+            value(bent, "b face", tooth) * value(bent, "mt", tooth) * value(bent, "J", tooth);
+        double bending = value(bent, "bending", tooth);
+        assertEquals(load / under, bending, 3e-3 * bending);
+        double factor = value(bent, "stress allowed", tooth) * value(bent, "YN", tooth) / bending;
+        assertEquals(factor, value(bent, "SF", tooth), 6e-3 * factor);
+        SheetTable pressed = tables.getLast();
+        double pressure = value(pressed, "Cp", tooth);
+        pressure *=
+            Math.sqrt(
+                load
+                    / value(bent, "KB", tooth)
+                    / value(pressed, "d pinion", tooth)
+                    / value(pressed, "b face", tooth)
+                    / value(pressed, "I", tooth));
+        assertEquals(pressure, value(pressed, "pressure", tooth), 3e-3 * pressure);
+      }
+    }
+    assertTrue(RatingTables.formula("Rating, bending, 9 h").orElseThrow().contains("KB"));
+    assertTrue(RatingTables.formula("Wheels").isEmpty());
+  }
+
+  private static double value(SheetTable table, String row, int column) {
+    return table.rows().stream()
+        .filter(one -> one.label().startsWith(row))
+        .mapToDouble(one -> Double.parseDouble(one.cells().get(column).text()))
+        .findFirst()
+        .orElseThrow();
   }
 
   /** Cycles by hand: sun, planet and ring against the carrier, sun and ring by every planet. */
