@@ -22,6 +22,13 @@ public record RatedMesh(
     RatedTooth a,
     RatedTooth b) {
 
+  /** Whether factors follow: not from teeth that cannot be cut or do not run. */
+  boolean follows() {
+    return teeth().stream()
+        .flatMap(tooth -> Stream.of(tooth.bendingFactor(), tooth.contactFactor()))
+        .allMatch(factor -> Double.isFinite(factor) && factor > 0);
+  }
+
   public List<RatedTooth> teeth() {
     return List.of(a, b);
   }

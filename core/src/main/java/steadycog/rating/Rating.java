@@ -36,7 +36,8 @@ import steadycog.train.Train;
  * counts.
  *
  * @param meshes in the order of the card, those that are loaded in some state
- * @param unrated meshes of other kinds, of which the screening says what is known
+ * @param unrated meshes of other kinds, of which the screening says what is known, and teeth that
+ *     cannot be cut or do not run
  */
 public record Rating(Duty duty, List<RatedMesh> meshes, List<Mesh> unrated) {
   /** What a steel wheel has of which nothing is said. */
@@ -110,7 +111,12 @@ public record Rating(Duty duty, List<RatedMesh> meshes, List<Mesh> unrated) {
           unrated.add(mesh);
           continue;
         }
-        rated(mesh, figures.get(), screenings).ifPresent(rated::add);
+        Optional<RatedMesh> both = rated(mesh, figures.get(), screenings);
+        if (both.filter(one -> !one.follows()).isPresent()) {
+          unrated.add(mesh);
+        } else {
+          both.ifPresent(rated::add);
+        }
       }
       return new Rating(duty, rated, unrated);
     }

@@ -135,9 +135,7 @@ public record SizeChoices(List<Choice> choices, Optional<Choice> nearest) {
     }
     return new SizeChoices(
         found,
-        found.isEmpty()
-            ? Optional.of(choice(train, series.getLast(), WIDEST, wish, runnings))
-            : Optional.empty());
+        found.isEmpty() ? nearest(train, series.getLast(), wish, runnings) : Optional.empty());
   }
 
   private static double mm(Pitch pitch) {
@@ -179,8 +177,15 @@ public record SizeChoices(List<Choice> choices, Optional<Choice> nearest) {
     }
 
     boolean holds() {
-      return rating.weakest().orElseThrow().margin() >= 1;
+      return rating.weakest().filter(weakest -> weakest.margin() >= 1).isPresent();
     }
+  }
+
+  /** Of the largest teeth, too weak as they are; empty where they cannot be cut. */
+  private static Optional<Choice> nearest(
+      Train train, Pitch pitch, Wish wish, List<Running> runnings) {
+    Trial trial = new Trial(train, pitch, WIDEST, wish, runnings);
+    return trial.rating.weakest().map(weak -> choice(train, pitch, WIDEST, wish, runnings));
   }
 
   private static Choice choice(

@@ -67,7 +67,7 @@ public record WhatIf(List<Change> changes) {
             tried("quality", train, runnings, asks(Term.QUALITY)),
             tried("planets' share", train, runnings, WhatIf::lessEven))) {
       double times = tried.times / now.get().margin();
-      if (Math.abs(times - 1) > NOTHING) {
+      if (Double.isFinite(times) && Math.abs(times - 1) > NOTHING) {
         all.add(new Change(tried.input, times));
       }
     }
@@ -75,16 +75,18 @@ public record WhatIf(List<Change> changes) {
     return new WhatIf(all);
   }
 
-  /** The margin after a change; as before where it goes beyond what can be said. */
+  /** The margin after a change; not a number where it cannot be made. */
   private static Change tried(
       String input, Train train, List<Running> runnings, UnaryOperator<Train> change) {
     Train changed;
     try {
       changed = change.apply(train);
     } catch (IllegalArgumentException beyond) {
-      changed = train;
+      return new Change(input, Double.NaN);
     }
-    return new Change(input, Rating.of(changed, runnings).weakest().orElseThrow().margin());
+    return new Change(
+        input,
+        Rating.of(changed, runnings).weakest().map(Rating.Weakest::margin).orElse(Double.NaN));
   }
 
   private static UnaryOperator<Train> asks(Term term) {

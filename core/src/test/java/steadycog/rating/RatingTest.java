@@ -1,23 +1,34 @@
 package steadycog.rating;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Locale;
+import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
+import steadycog.RandomTrains;
 import steadycog.notation.Card;
 import steadycog.notation.CardException;
+import steadycog.number.Exact;
 import steadycog.number.Units;
 import steadycog.shape.BasicRack;
 import steadycog.shape.Cut;
 import steadycog.shape.GearOutline;
 import steadycog.sizing.SheetTable;
+import steadycog.study.NamedStudy;
 import steadycog.study.Ratings;
+import steadycog.train.Duty;
+import steadycog.train.MemberId;
+import steadycog.train.Planetary;
+import steadycog.train.Roles;
 import steadycog.train.ShiftPlan;
 import steadycog.train.State;
 import steadycog.train.StateEdit;
@@ -179,6 +190,49 @@ class RatingTest {
         .mapToDouble(one -> Double.parseDouble(one.cells().get(column).text()))
         .findFirst()
         .orElseThrow();
+  }
+
+  /** Whatever train it is, wound, shifted, thinned or jammed: what is told is a number above 0. */
+  @Test
+  void whateverIsRatedIsANumber() {
+    Random random = new Random(2001);
+    int rated = 0;
+    for (int run = 0; run < 240; run++) {
+      Train train =
+          switch (run % 4) {
+            case 0 -> RandomTrains.driven(random, 6);
+            case 1 -> set(RandomTrains.planetary("", random), random);
+            case 2 -> set(RandomTrains.twoRows("", random), random);
+            default -> RandomTrains.combined(random);
+          };
+      Train sized = RandomTrains.sized(train, random);
+      Duty duty = Duty.NONE.with(Duty.Term.LIFE, Exact.of(random.nextInt(1, 9000), 1));
+      Train asked = sized.withSizes(sized.sizes().withDuty(duty));
+      NamedStudy named = NamedStudy.of("", asked);
+      for (RatedMesh mesh : named.rating().orElseThrow().meshes()) {
+        for (RatedTooth tooth : mesh.teeth()) {
+          rated++;
+          for (double one : new double[] {tooth.bendingFactor(), tooth.contactFactor()}) {
+            assertTrue(one > 0 && Double.isFinite(one), () -> one + " " + Card.of(asked).text());
+          }
+        }
+      }
+      for (SheetTable table : named.tables(Units.USUAL)) {
+        for (SheetTable.Row row : table.rows()) {
+          row.cells()
+              .forEach(
+                  cell -> assertFalse(cell.text().matches(".*(NaN|Infinity|\u221e).*"), row::head));
+        }
+      }
+    }
+    assertTrue(rated > 200, "only " + rated);
+  }
+
+  private static Train set(Planetary set, Random random) {
+    List<MemberId> shafts = new ArrayList<>(set.shafts());
+    Collections.shuffle(shafts, random);
+    Roles roles = Roles.between(shafts.get(0), List.of(shafts.get(1)), shafts.getLast());
+    return Train.of(List.of(set)).withRoles(roles);
   }
 
   /** Cycles by hand: sun, planet and ring against the carrier, sun and ring by every planet. */
