@@ -168,6 +168,9 @@ class CutWindowTest extends InWindow {
     fire("#size-it");
     waitUntil(() -> !find("#size-it", Button.class).isDisabled());
     assertTrue(text("#size-words").contains("Nothing holds"), text("#size-words"));
+    assertTrue(find("#size-panel .cure", Button.class).isVisible());
+    enter("#sheet-wheels-width-0", "9 mm");
+    assertFalse(find("#size-panel .scroll-pane", Node.class).isVisible(), "sizes of another train");
     enter("#rate-life", "");
     assertFalse(card().contains("rating"), card());
   }

@@ -4,6 +4,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
@@ -46,6 +47,10 @@ final class SizePanel extends VBox {
   private final Label words = Look.label(FIRST, "soft");
   private final GridPane choices = Look.styled(new GridPane(), "sheet-grid");
   private final ScrollPane list = new ScrollPane(choices);
+
+  /** The train that was sized, and what came of it. */
+  private List<Train> offered = List.of();
+
   private final Aside aside = new Aside("sizes", Platform::runLater);
 
   SizePanel(Desk desk) {
@@ -93,8 +98,14 @@ final class SizePanel extends VBox {
     return SizeEdits.sentence(term.says() + "; usual " + Exact.plain(term.usual()));
   }
 
-  /** Shows what the card asks; what it leaves out stands there as usual, in grey. */
+  /**
+   * Shows what the card asks; what it leaves out stands there as usual, in grey. Sizes of a train
+   * that has been edited since are no longer offered: to use one would take the edit back.
+   */
   void show(Train train) {
+    if (!offered.isEmpty() && !offered.contains(train)) {
+      forget();
+    }
     Duty duty = train.sizes().duty();
     terms.forEach(
         (term, field) -> {
@@ -125,6 +136,7 @@ final class SizePanel extends VBox {
 
   private void forget() {
     aside.drop();
+    offered = List.of();
     Look.show(list, false);
     said(Optional.empty());
     find.setDisable(false);
@@ -142,6 +154,7 @@ final class SizePanel extends VBox {
     said(Optional.of("Trying every standard module \u2026"));
     find.setDisable(true);
     Train train = desk.bench().orElseThrow().card().train();
+    offered = List.of(train);
     Wish wish = new Wish(most, Optional.empty(), Optional.empty());
     aside.work(
         0,
@@ -169,6 +182,7 @@ final class SizePanel extends VBox {
     List<Choice> rows =
         sizes.choices().isEmpty() ? sizes.nearest().stream().toList() : sizes.choices();
     Look.show(list, !rows.isEmpty());
+    offered = Stream.concat(offered.stream(), rows.stream().map(Choice::train)).toList();
     said(
         sizes.choices().isEmpty()
             ? Optional.of("Nothing holds within the limits; the largest that was tried:")
