@@ -235,6 +235,14 @@ public final class RandomTrains {
     return Train.of(List.of(part)).withRoles(roles);
   }
 
+  /** A set with one of its shafts driven, one held and one taken off. */
+  public static Train driven(Planetary set, Random random) {
+    List<MemberId> shafts = new ArrayList<>(set.shafts());
+    Collections.shuffle(shafts, random);
+    Roles roles = Roles.between(shafts.get(0), List.of(shafts.get(1)), shafts.getLast());
+    return Train.of(List.of(set)).withRoles(roles);
+  }
+
   /** The same train with something said about its losses: of kinds, of meshes, or of friction. */
   public static Train losing(Train train, Random random) {
     Losses losses = Losses.UNSTATED;

@@ -68,12 +68,13 @@ final class SheetCommand implements Callable<Integer> {
 
   private String text(NamedStudy train) {
     StringBuilder text = new StringBuilder();
-    SheetTables tables = new SheetTables(train.study().train(), train.cutSheet(), units(train));
+    Units units = units(train);
+    SheetTables tables = new SheetTables(train.study().train(), train.cutSheet(), units);
     SheetSummary above = tables.summary();
     text.append("Teeth: ").append(above.pitch()).append('\n');
     text.append("Clearance: ").append(above.clearance()).append('\n');
     above.lines(true).forEach(line -> text.append(line).append('\n'));
-    train.tables(units(train)).forEach(table -> text.append('\n').append(table(table)));
+    train.tables(tables, units).forEach(table -> text.append('\n').append(table(table)));
     return text.toString();
   }
 

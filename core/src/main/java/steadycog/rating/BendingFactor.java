@@ -14,9 +14,6 @@ import steadycog.shape.ToothSection;
  * @param sharing mN: 1 where one pair bears all at the highest point of single contact
  */
 record BendingFactor(double form, double concentration, double sharing) {
-  /** The share of a tooth's depth, from its tip, that is no beam. */
-  private static final double BEAM = 0.5;
-
   /** What a factor depends on; lengths in modules of the plane of the tooth. */
   private record Tooth(
       double count, boolean internal, Cut cut, double thinning, double loadRadius) {}
@@ -44,38 +41,28 @@ record BendingFactor(double form, double concentration, double sharing) {
     boolean internal = tooth.internal;
     ToothSection.Load load =
         ToothSection.load(tooth.count, internal, tooth.cut, tooth.thinning, tooth.loadRadius);
-    double root = GearOutline.rootRadius(tooth.count, internal, tooth.cut);
-    double tip = GearOutline.tipRadius(tooth.count, internal, tooth.cut);
-    double x = Double.MAX_VALUE;
-    double thickness = 1;
-    double height = 1;
-    for (ToothSection section : ToothSection.of(tooth.count, internal, tooth.cut, tooth.thinning)) {
-      double arm = (internal ? -1 : 1) * (load.height() - section.height());
-      boolean bent = arm > 0 && Math.abs(section.height() - tip) >= BEAM * Math.abs(tip - root);
-      double here = section.thickness() * section.thickness() / (4 * arm);
-      if (bent && here < x) {
-        x = here;
-        thickness = section.thickness();
-        height = arm;
-      }
-    }
+    ToothSection.Weakest weakest =
+        ToothSection.weakest(tooth.count, internal, tooth.cut, tooth.thinning, load.height());
     double angle = tooth.cut.rack().pressureAngle();
     double across = Math.cos(load.angle()) / Math.cos(angle);
-    double form = 1 / (across * (1.5 / x - Math.tan(load.angle()) / thickness));
+    double form =
+        1 / (across * (1.5 / weakest.strength() - Math.tan(load.angle()) / weakest.thickness()));
     double h = 0.340 - 0.458 * angle;
     double l = 0.316 - 0.458 * angle;
     double m = 0.290 + 0.458 * angle;
-    double fillet = fillet(tooth, root);
-    double concentration = h + Math.pow(thickness / fillet, l) * Math.pow(thickness / height, m);
+    double thickness = weakest.thickness();
+    double concentration =
+        h + Math.pow(thickness / fillet(tooth), l) * Math.pow(thickness / weakest.arm(), m);
     return new BendingFactor(form, concentration, 1);
   }
 
   /** The least radius of a fillet cut by a rack with a rounded tip (AGMA 908), in modules. */
-  private static double fillet(Tooth tooth, double root) {
+  private static double fillet(Tooth tooth) {
     double tip = tooth.cut.rack().tipRadius();
     if (tooth.internal) {
       return tip;
     }
+    double root = GearOutline.rootRadius(tooth.count, false, tooth.cut);
     double deep = tooth.count / 2 - root - tip;
     return tip + deep * deep / (tooth.count / 2 + deep);
   }

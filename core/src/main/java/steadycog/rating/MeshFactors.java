@@ -1,5 +1,6 @@
 package steadycog.rating;
 
+import steadycog.number.Unit;
 import steadycog.train.Duty;
 import steadycog.train.Duty.Mounting;
 
@@ -20,7 +21,7 @@ public record MeshFactors(
     double reliability,
     double pitting,
     double sharing) {
-  static final double MM_PER_INCH = 25.4;
+  static final double MM_PER_INCH = Unit.IN.inBase();
   private static final double FEET_A_MINUTE = 60 / 0.3048;
   private static final double CROWNED = 0.8;
   private static final double[] FAILING = {0.5, 0.1, 0.01, 0.001, 0.0001};

@@ -1,6 +1,5 @@
 package steadycog.rating;
 
-import java.util.Comparator;
 import java.util.List;
 import java.util.stream.Stream;
 import steadycog.train.Mesh;
@@ -41,10 +40,5 @@ public record RatedMesh(
   /** The lower factor against pitting. */
   public double contact() {
     return Math.min(a.contactFactor(), b.contactFactor());
-  }
-
-  /** The tooth that gives way first in bending. */
-  public RatedTooth weakest() {
-    return Stream.of(a, b).min(Comparator.comparingDouble(RatedTooth::bendingFactor)).orElseThrow();
   }
 }

@@ -3,6 +3,7 @@ package steadycog.rating;
 import java.util.Comparator;
 import java.util.List;
 import java.util.function.ToDoubleFunction;
+import steadycog.sizing.Screening;
 import steadycog.train.MemberId;
 
 /**
@@ -35,19 +36,20 @@ public record RatedTooth(
     Case contactDecides,
     double bendingLife,
     double contactLife) {
-  private static final double BOTH_WAYS = 0.7;
   private static final int HALVINGS = 80;
 
   static RatedTooth of(
       MemberId wheel, List<Case> cases, Strength strength, boolean bothWays, double hardness) {
-    double temperature = 1;
-    double reliable = temperature * cases.getFirst().mesh().reliability();
-    double bending = strength.bending() * (bothWays ? BOTH_WAYS : 1) / reliable;
+    // KT is 1 up to 120 degrees, to which the procedure is kept.
+    double reliable = cases.getFirst().mesh().reliability();
+    double bending = strength.bending() * (bothWays ? Screening.BOTH_WAYS : 1) / reliable;
     double contact = strength.contact() * hardness / reliable;
     Life bent = new Life(cases, strength.bendingLife(), bending, Case::bending);
     Life pressed = new Life(cases, strength.contactLife(), contact, Case::contact);
     double bendingFactor = bent.factor();
     double contactFactor = pressed.factor();
+    Case bendingDecides = bent.decides(bendingFactor);
+    Case contactDecides = pressed.decides(contactFactor);
     return new RatedTooth(
         wheel,
         cases,
@@ -58,10 +60,10 @@ public record RatedTooth(
         hardness,
         bendingFactor,
         contactFactor,
-        bent.decides(bendingFactor),
-        pressed.decides(contactFactor),
-        strength.bendingLife().factor(bent.decides(bendingFactor).cycles()),
-        strength.contactLife().factor(pressed.decides(contactFactor).cycles()));
+        bendingDecides,
+        contactDecides,
+        strength.bendingLife().factor(bendingDecides.cycles()),
+        strength.contactLife().factor(contactDecides.cycles()));
   }
 
   /** One kind of stress over all states. */

@@ -19,13 +19,11 @@ import steadycog.train.Duty;
 import steadycog.train.Duty.Term;
 import steadycog.train.Helices;
 import steadycog.train.Helix;
-import steadycog.train.Made;
 import steadycog.train.Material;
 import steadycog.train.MemberId;
 import steadycog.train.Mesh;
 import steadycog.train.Part;
 import steadycog.train.Planetary;
-import steadycog.train.Role;
 import steadycog.train.Teeth;
 import steadycog.train.Train;
 
@@ -151,8 +149,18 @@ public record Rating(Duty duty, List<RatedMesh> meshes, List<Mesh> unrated) {
               train.moduleMm(mesh.a()),
               2 * figures.workingRadius(mesh.pinion()),
               elastic,
-              RatedTooth.of(mesh.a(), a, first, bothWays(mesh.a()), gearFirst ? hardness : 1),
-              RatedTooth.of(mesh.b(), b, second, bothWays(mesh.b()), gearFirst ? 1 : hardness)));
+              RatedTooth.of(
+                  mesh.a(),
+                  a,
+                  first,
+                  Screening.isBentBothWays(train, mesh.a()),
+                  gearFirst ? hardness : 1),
+              RatedTooth.of(
+                  mesh.b(),
+                  b,
+                  second,
+                  Screening.isBentBothWays(train, mesh.b()),
+                  gearFirst ? 1 : hardness)));
     }
 
     private static double ratio(Mesh mesh) {
@@ -228,32 +236,23 @@ public record Rating(Duty duty, List<RatedMesh> meshes, List<Mesh> unrated) {
     }
 
     /**
-     * J: straight teeth and such as hardly overlap loaded at the highest point of single contact,
-     * helical ones at the tip of the straight wheel whose teeth are as theirs across.
+     * J: straight teeth loaded at the highest point of single contact, helical ones at the tip of
+     * the straight wheel whose teeth are as theirs across.
      */
     private BendingFactor bending(Mesh mesh, MemberId wheel, MeshFigures figures, double sharing) {
       Teeth teeth = mesh.teeth(wheel);
       Helix helix = Helices.of(train, wheel);
-      Cut cut = Cut.of(train, wheel);
-      double angle = train.sizes().rackInForce().radians();
-      double flank = Blank.flankMm(train, wheel);
-      if (helix.isStraight()) {
-        double thinning =
-            flank / Helices.normalModuleMm(train, wheel) / Math.cos(cut.rack().pressureAngle());
-        return BendingFactor.of(
-            teeth.count(),
-            teeth.internal(),
-            cut,
-            thinning,
-            highestSingle(mesh, wheel, figures),
-            sharing);
-      }
-      Cut across = cut.across(train, wheel);
+      Cut across = Cut.of(train, wheel).across(train, wheel);
       double thinning =
-          flank / Helices.normalModuleMm(train, wheel) / Math.cos(across.rack().pressureAngle());
-      double count = helix.virtualCount(teeth.count(), angle);
-      double tip = GearOutline.tipRadius(count, teeth.internal(), across);
-      return BendingFactor.of(count, teeth.internal(), across, thinning, tip, sharing);
+          Blank.flankMm(train, wheel)
+              / Helices.normalModuleMm(train, wheel)
+              / Math.cos(across.rack().pressureAngle());
+      double count = helix.virtualCount(teeth.count(), train.sizes().rackInForce().radians());
+      double radius =
+          helix.isStraight()
+              ? highestSingle(mesh, wheel, figures)
+              : GearOutline.tipRadius(count, teeth.internal(), across);
+      return BendingFactor.of(count, teeth.internal(), across, thinning, radius, sharing);
     }
 
     /**
@@ -308,22 +307,13 @@ public record Rating(Duty duty, List<RatedMesh> meshes, List<Mesh> unrated) {
       return Math.max(1, turns * hours * SECONDS_AN_HOUR * mates);
     }
 
-    private boolean bothWays(MemberId wheel) {
-      long touching = train.meshes().stream().filter(mesh -> mesh.touches(wheel)).count();
-      return touching > 1 && train.rolesInForce().of(wheel) == Role.FREE;
-    }
-
     /** Cp = 1 / sqrt(pi (softness of both)). */
     private double elastic(Mesh mesh) {
-      Made a = Blank.made(train, mesh.a());
-      Made b = Blank.made(train, mesh.b());
-      boolean steel = Strength.isSteel(a.material()) && Strength.isSteel(b.material());
-      return steel ? STEEL : 1 / Math.sqrt(Math.PI * (softness(a) + softness(b)));
-    }
-
-    private static double softness(Made made) {
-      Material material = made.material();
-      return (1 - material.poisson() * material.poisson()) / material.youngMpa();
+      Material a = Blank.made(train, mesh.a()).material();
+      Material b = Blank.made(train, mesh.b()).material();
+      return Strength.isSteel(a) && Strength.isSteel(b)
+          ? STEEL
+          : 1 / Math.sqrt(Math.PI * (a.softness() + b.softness()));
     }
   }
 }

@@ -2,7 +2,6 @@ package steadycog.rating;
 
 import java.util.Optional;
 import org.apache.commons.numbers.fraction.BigFraction;
-import steadycog.number.Exact;
 import steadycog.piece.Blank;
 import steadycog.train.Made;
 import steadycog.train.Material;
@@ -75,7 +74,7 @@ record Strength(
         Optional.of(brinell),
         LifeCurve.bending(brinell),
         LifeCurve.contact(),
-        Exact.plain(Exact.parse(String.valueOf(Math.round(brinell)))) + " HB, grade 1" + how);
+        Math.round(brinell) + " HB, grade 1" + how);
   }
 
   /** Whether the wheel's material is steel, for which tables give the elastic coefficient. */

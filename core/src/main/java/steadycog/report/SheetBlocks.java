@@ -48,7 +48,7 @@ final class SheetBlocks {
               "No strength is given here: the card leaves the size of teeth, a face width or a"
                   + " material to usual proportions."));
     }
-    for (SheetTable table : named.tables(units)) {
+    for (SheetTable table : named.tables(tables, units)) {
       if (!rated && table.title().equals(SheetTables.STRENGTH)) {
         continue;
       }

@@ -11,6 +11,9 @@ import steadycog.train.Teeth;
  * @param thickness along it
  */
 public record ToothSection(double height, double thickness) {
+  /** The share of a tooth's depth, from its tip, that is no beam. */
+  private static final double BEAM = 0.5;
+
   private static final Detail DETAIL = new Detail(17, 48, 0, 0);
 
   /**
@@ -71,5 +74,33 @@ public record ToothSection(double height, double thickness) {
     double half = internal ? Math.PI / count - tip.angle() - thicker : tip.angle() + thicker;
     double force = internal ? at + half : at - half;
     return new Load(base / Math.cos(force), force);
+  }
+
+  /**
+   * The section at which a beam of equal strength touches the tooth from inside: that of the least
+   * t² / (4 h), h how far it lies from where the load meets the centre-line, towards the root. Of
+   * pointed teeth the outer half is no beam and is left out.
+   *
+   * @param thickness t of it; of no section endless, as its {@code strength}
+   * @param arm h of it
+   * @param strength t² / (4 h)
+   */
+  public record Weakest(double thickness, double arm, double strength) {}
+
+  /** That of one tooth under a load that meets its centre-line at a height. */
+  public static Weakest weakest(
+      double count, boolean internal, Cut cut, double thinning, double height) {
+    double root = GearOutline.rootRadius(count, internal, cut);
+    double tip = GearOutline.tipRadius(count, internal, cut);
+    Weakest least = new Weakest(Double.MAX_VALUE, 1, Double.MAX_VALUE);
+    for (ToothSection section : of(count, internal, cut, thinning)) {
+      double arm = internal ? section.height - height : height - section.height;
+      boolean bent = arm > 0 && Math.abs(section.height - tip) >= BEAM * Math.abs(tip - root);
+      double strength = section.thickness * section.thickness / (4 * arm);
+      if (bent && strength < least.strength) {
+        least = new Weakest(section.thickness, arm, strength);
+      }
+    }
+    return least;
   }
 }

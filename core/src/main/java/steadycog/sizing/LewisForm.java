@@ -2,7 +2,6 @@ package steadycog.sizing;
 
 import steadycog.number.Memo;
 import steadycog.shape.Cut;
-import steadycog.shape.GearOutline;
 import steadycog.shape.ToothSection;
 import steadycog.train.Teeth;
 
@@ -12,9 +11,6 @@ import steadycog.train.Teeth;
  * Y)).
  */
 final class LewisForm {
-  /** The share of a tooth's depth, from its tip, that is no beam. */
-  private static final double BEAM = 0.5;
-
   /** A tooth as it is cut and thinned. */
   private record Tooth(double count, boolean internal, Cut cut, double thinning) {}
 
@@ -39,20 +35,10 @@ final class LewisForm {
   }
 
   private static double of(Tooth tooth) {
-    double count = tooth.count;
-    boolean internal = tooth.internal;
-    Cut cut = tooth.cut;
-    double thinning = tooth.thinning;
-    double apex = ToothSection.loadHeight(count, internal, cut, thinning);
-    double root = GearOutline.rootRadius(count, internal, cut);
-    double tip = GearOutline.tipRadius(count, internal, cut);
-    double least = Double.MAX_VALUE;
-    for (ToothSection section : ToothSection.of(count, internal, cut, thinning)) {
-      double arm = internal ? section.height() - apex : apex - section.height();
-      double x = section.thickness() * section.thickness() / (4 * arm);
-      boolean bent = arm > 0 && Math.abs(section.height() - tip) >= BEAM * Math.abs(tip - root);
-      least = bent ? Math.min(least, x) : least;
-    }
-    return 2 * least / 3;
+    double height = ToothSection.loadHeight(tooth.count, tooth.internal, tooth.cut, tooth.thinning);
+    return 2
+        * ToothSection.weakest(tooth.count, tooth.internal, tooth.cut, tooth.thinning, height)
+            .strength()
+        / 3;
   }
 }

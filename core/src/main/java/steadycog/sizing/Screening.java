@@ -33,7 +33,7 @@ import steadycog.train.Train;
  */
 public record Screening(List<ToothLoad> loads) {
   /** Of the stress allowed for teeth loaded one way only (AGMA 2001; Shigley). */
-  private static final double BOTH_WAYS = 0.7;
+  public static final double BOTH_WAYS = 0.7;
 
   private static final double MM_PER_M = 1000;
 
@@ -54,6 +54,12 @@ public record Screening(List<ToothLoad> loads) {
   /** What a mesh bears; empty where its torque does not follow. */
   public Optional<ToothLoad> of(Mesh mesh) {
     return loads.stream().filter(load -> load.mesh().equals(mesh)).findFirst();
+  }
+
+  /** Whether a wheel meshes on both flanks of its teeth: a planet, an idler. */
+  public static boolean isBentBothWays(Train train, MemberId wheel) {
+    long meshes = train.meshes().stream().filter(mesh -> mesh.touches(wheel)).count();
+    return meshes > 1 && train.rolesInForce().of(wheel) == Role.FREE;
   }
 
   /** Whether the card states all that strength follows from: teeth, face widths, materials. */
@@ -185,8 +191,7 @@ public record Screening(List<ToothLoad> loads) {
       double form =
           LewisForm.of(
               helix.virtualCount(teeth.count(), angle), teeth.internal(), across, thinning);
-      long meshes = train.meshes().stream().filter(mesh -> mesh.touches(wheel)).count();
-      boolean bothWays = meshes > 1 && train.rolesInForce().of(wheel) == Role.FREE;
+      boolean bothWays = isBentBothWays(train, wheel);
       double allowed = made(wheel).bendingMpa() * (bothWays ? BOTH_WAYS : 1);
       return new ToothLoad.Bending(wheel, form, force / (width * module * form), allowed, bothWays);
     }
@@ -198,13 +203,8 @@ public record Screening(List<ToothLoad> loads) {
      * @param bent sum of curvatures, 1/mm
      */
     private double hertz(Mesh mesh, double line, double bent) {
-      double soft = softness(made(mesh.a())) + softness(made(mesh.b()));
+      double soft = made(mesh.a()).material().softness() + made(mesh.b()).material().softness();
       return Math.sqrt(line * bent / (Math.PI * soft));
-    }
-
-    private static double softness(Made made) {
-      double poisson = made.material().poisson();
-      return (1 - poisson * poisson) / made.material().youngMpa();
     }
 
     /** At the middle of the face, as a spur pair of the virtual counts (Tredgold). */

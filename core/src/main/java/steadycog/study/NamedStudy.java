@@ -92,9 +92,13 @@ public record NamedStudy(
 
   /** All tables of the cut sheet, and the rating where one is asked for. */
   public List<SheetTable> tables(Units units) {
+    return tables(new SheetTables(study.train(), cutSheet(), units), units);
+  }
+
+  /** The same where those of sizes are there already. */
+  public List<SheetTable> tables(SheetTables sizes, Units units) {
     return Stream.concat(
-            new SheetTables(study.train(), cutSheet(), units).all().stream(),
-            rating().stream().flatMap(rated -> rated(rated, units)))
+            sizes.all().stream(), rating().stream().flatMap(rated -> rated(rated, units)))
         .toList();
   }
 

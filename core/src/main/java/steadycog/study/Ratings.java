@@ -3,6 +3,8 @@ package steadycog.study;
 import java.util.ArrayList;
 import java.util.List;
 import org.apache.commons.numbers.fraction.BigFraction;
+import steadycog.number.Memo;
+import steadycog.number.Same;
 import steadycog.rating.Rating;
 import steadycog.rating.Running;
 import steadycog.torque.Torques;
@@ -12,11 +14,15 @@ import steadycog.train.Train;
 
 /** The rating of a train in all its states, or as it is driven where it has none. */
 public final class Ratings {
+  /** The cut sheet, its rules and what-ifs ask for that of one train again and again. */
+  private static final Memo<Same<Train, Train>, Rating> LATEST =
+      Memo.of(2, of -> Rating.of(of.one(), runnings(of.one())));
+
   private Ratings() {}
 
   /** By the duty on the card; states of which no share is said share what is left of the time. */
   public static Rating of(Train train) {
-    return Rating.of(train, runnings(train));
+    return LATEST.get(new Same<>(train, train));
   }
 
   /** The ways in which a train runs, each for its share of the time. */

@@ -61,6 +61,11 @@ public record SizeChoices(List<Choice> choices, Optional<Choice> nearest) {
   public record Wish(Optional<Double> diameter, Optional<Double> mass, Optional<String> part) {
     public static final Wish ANY = new Wish(Optional.empty(), Optional.empty(), Optional.empty());
 
+    /** What of a rating it is about. */
+    private Rating of(Rating whole) {
+      return part.map(whole::of).orElse(whole);
+    }
+
     private boolean allows(Choice choice) {
       return choice.diameter <= diameter.orElse(Double.MAX_VALUE)
           && choice.mass <= mass.orElse(Double.MAX_VALUE);
@@ -95,8 +100,7 @@ public record SizeChoices(List<Choice> choices, Optional<Choice> nearest) {
    */
   public static SizeChoices of(Train train, Wish wish, Pace pace) {
     List<Running> runnings = Ratings.runnings(train);
-    Rating now = Rating.of(train, runnings);
-    if (wish.part().map(now::of).orElse(now).weakest().isEmpty()) {
+    if (wish.of(Rating.of(train, runnings)).weakest().isEmpty()) {
       throw new IllegalArgumentException(
           "no tooth can be rated: give a drive with torque and speed and a take-off, and involute"
               + " teeth on parallel axes"
@@ -118,7 +122,7 @@ public record SizeChoices(List<Choice> choices, Optional<Choice> nearest) {
     while (first < last) {
       pace.at((double) first / series.size());
       int middle = (first + last) / 2;
-      if (new Trial(train, series.get(middle), WIDEST, wish, runnings).holds()) {
+      if (Trial.of(train, series.get(middle), WIDEST, wish, runnings).holds()) {
         last = middle;
       } else {
         first = middle + 1;
@@ -148,32 +152,21 @@ public record SizeChoices(List<Choice> choices, Optional<Choice> nearest) {
     int high = WIDEST;
     while (low < high) {
       int middle = (low + high) / 2;
-      if (new Trial(train, pitch, middle, wish, runnings).holds()) {
+      if (Trial.of(train, pitch, middle, wish, runnings).holds()) {
         high = middle;
       } else {
         low = middle + 1;
       }
     }
-    return choice(train, pitch, high, wish, runnings);
+    return choice(pitch, Trial.of(train, pitch, high, wish, runnings));
   }
 
   /** A size and what it comes to. */
   private record Trial(Train sized, Rating rating, double face) {
-    Trial(Train train, Pitch pitch, double face, Optional<String> part, List<Running> runnings) {
-      this(SizeChoices.sized(train, pitch, face, part), part, runnings, face);
-    }
-
-    private Trial(Train sized, Optional<String> part, List<Running> runnings, double face) {
-      this(sized, rating(sized, part, runnings), face);
-    }
-
-    Trial(Train train, Pitch pitch, int modules, Wish wish, List<Running> runnings) {
-      this(train, pitch, Math.ceil(modules * mm(pitch) / STEP) * STEP, wish.part(), runnings);
-    }
-
-    private static Rating rating(Train sized, Optional<String> part, List<Running> runnings) {
-      Rating whole = Rating.of(sized, runnings);
-      return part.map(whole::of).orElse(whole);
+    static Trial of(Train train, Pitch pitch, int modules, Wish wish, List<Running> runnings) {
+      double face = Math.ceil(modules * mm(pitch) / STEP) * STEP;
+      Train sized = SizeChoices.sized(train, pitch, face, wish.part());
+      return new Trial(sized, wish.of(Rating.of(sized, runnings)), face);
     }
 
     boolean holds() {
@@ -184,13 +177,11 @@ public record SizeChoices(List<Choice> choices, Optional<Choice> nearest) {
   /** Of the largest teeth, too weak as they are; empty where they cannot be cut. */
   private static Optional<Choice> nearest(
       Train train, Pitch pitch, Wish wish, List<Running> runnings) {
-    Trial trial = new Trial(train, pitch, WIDEST, wish, runnings);
-    return trial.rating.weakest().map(weak -> choice(train, pitch, WIDEST, wish, runnings));
+    Trial trial = Trial.of(train, pitch, WIDEST, wish, runnings);
+    return trial.rating.weakest().map(weak -> choice(pitch, trial));
   }
 
-  private static Choice choice(
-      Train train, Pitch pitch, int modules, Wish wish, List<Running> runnings) {
-    Trial trial = new Trial(train, pitch, modules, wish, runnings);
+  private static Choice choice(Pitch pitch, Trial trial) {
     return new Choice(
         trial.sized,
         pitch,

@@ -72,6 +72,11 @@ public enum Material {
     return contactMpa;
   }
 
+  /** How much it yields in a contact of Hertz, 1/MPa: (1 - nu²) / E. */
+  public double softness() {
+    return (1 - poisson * poisson) / youngMpa;
+  }
+
   /** Mass of a cubic metre, kg. */
   public int density() {
     return density;

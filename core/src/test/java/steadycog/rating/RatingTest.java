@@ -5,8 +5,6 @@ import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
-import java.util.ArrayList;
-import java.util.Collections;
 import java.util.List;
 import java.util.Locale;
 import java.util.Random;
@@ -26,9 +24,6 @@ import steadycog.sizing.SheetTable;
 import steadycog.study.NamedStudy;
 import steadycog.study.Ratings;
 import steadycog.train.Duty;
-import steadycog.train.MemberId;
-import steadycog.train.Planetary;
-import steadycog.train.Roles;
 import steadycog.train.ShiftPlan;
 import steadycog.train.State;
 import steadycog.train.StateEdit;
@@ -201,8 +196,8 @@ class RatingTest {
       Train train =
           switch (run % 4) {
             case 0 -> RandomTrains.driven(random, 6);
-            case 1 -> set(RandomTrains.planetary("", random), random);
-            case 2 -> set(RandomTrains.twoRows("", random), random);
+            case 1 -> RandomTrains.driven(RandomTrains.planetary("", random), random);
+            case 2 -> RandomTrains.driven(RandomTrains.twoRows("", random), random);
             default -> RandomTrains.combined(random);
           };
       Train sized = RandomTrains.sized(train, random);
@@ -226,13 +221,6 @@ class RatingTest {
       }
     }
     assertTrue(rated > 200, "only " + rated);
-  }
-
-  private static Train set(Planetary set, Random random) {
-    List<MemberId> shafts = new ArrayList<>(set.shafts());
-    Collections.shuffle(shafts, random);
-    Roles roles = Roles.between(shafts.get(0), List.of(shafts.get(1)), shafts.getLast());
-    return Train.of(List.of(set)).withRoles(roles);
   }
 
   /** Cycles by hand: sun, planet and ring against the carrier, sun and ring by every planet. */

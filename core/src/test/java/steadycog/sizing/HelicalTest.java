@@ -4,9 +4,7 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
-import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
@@ -262,10 +260,7 @@ class HelicalTest {
         random.nextBoolean()
             ? RandomTrains.planetary("", random)
             : RandomTrains.twoRows("", random);
-    List<MemberId> shafts = new ArrayList<>(set.shafts());
-    Collections.shuffle(shafts, random);
-    Roles roles = Roles.between(shafts.get(0), List.of(shafts.get(1)), shafts.getLast());
-    return Train.of(List.of(set)).withRoles(roles);
+    return RandomTrains.driven(set, random);
   }
 
   /** A shaft with two helical wheels of one hand carries nothing where tan b1/d1 = tan b2/d2. */
