@@ -41,6 +41,8 @@ abstract class InWindow {
         stage -> {
           Uncaught.watch();
           opened = SteadyCogApp.open(stage, dialogs, memory);
+          // There is one stage for all tests, and the last one may have made it smaller.
+          stage.sizeToScene();
           // Two looks at one picture are alike.
           stand(true);
         });
