@@ -41,6 +41,7 @@ public final class Checks {
           new BoreRule(),
           new ShaftRule(),
           new StrengthRule(),
+          new ShaftStrengthRule(),
           new ContactRatioRule(),
           new FilletRule(),
           new UndercutRule(),

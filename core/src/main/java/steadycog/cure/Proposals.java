@@ -62,6 +62,7 @@ final class Proposals {
           "unmade",
           "thrust",
           "helix-span",
+          "bearing-life",
           "one-module");
 
   /** Findings about how teeth wind: other angles, hands and halves are all there is to them. */
@@ -76,7 +77,7 @@ final class Proposals {
 
   /** Findings that no count of teeth puts right. */
   private static final Set<String> OF_SIZES =
-      Set.of("tooth-strength", "rating", "shaft-steps", "least-play");
+      Set.of("tooth-strength", "rating", "shaft-strength", "shaft-steps", "least-play");
 
   /** Findings about counts and places alone: shifts and sizes are nothing to them. */
   private static final Set<String> OF_COUNTS =
@@ -122,6 +123,9 @@ final class Proposals {
     List<MemberId> members = finding.members();
     if (code.equals("tooth-strength") || code.equals("rating")) {
       return trials(members, () -> SizeChanges.strength(train, members.getFirst()));
+    }
+    if (code.equals("shaft-strength")) {
+      return trials(List.of(code, members), () -> SizeChanges.shaft(train, members));
     }
     if (OF_HELIX.contains(code)) {
       return trials(List.of(code, members), () -> new HelixChanges(train).of(code, members));

@@ -15,6 +15,7 @@ import steadycog.train.Clearance;
 import steadycog.train.Clearance.Gap;
 import steadycog.train.MemberId;
 import steadycog.train.Pitch;
+import steadycog.train.ShaftSize;
 import steadycog.train.Sizes;
 import steadycog.train.Train;
 import steadycog.train.WheelSize;
@@ -28,6 +29,9 @@ final class SizeChanges {
           "8", "10");
 
   private static final List<Double> WIDER = List.of(1.25, 1.5, 2.0, 2.5, 3.0);
+
+  /** Strengths in tension of tempered steels for shafts, MPa. */
+  private static final List<String> STEELS = List.of("700", "900", "1100");
 
   private static final int FLANK_STEPS = 40;
 
@@ -54,6 +58,55 @@ final class SizeChanges {
       }
     }
     return all;
+  }
+
+  /** Larger bores of the usual sizes for all that states one on a shaft; a stronger steel. */
+  static List<Change> shaft(Train train, List<MemberId> wheels) {
+    List<Change> all = new ArrayList<>();
+    List<MemberId> stating = Shafts.stating(train, wheels.getFirst());
+    for (MemberId wheel : stating.isEmpty() ? wheels.subList(0, 1) : stating) {
+      WheelSize own = train.sizes().own(wheel);
+      Optional<Bore> now = own.bore().or(() -> Blank.of(train, wheel).bore());
+      double size = now.map(bore -> bore.size().inBase()).orElse(0.0);
+      for (Quantity larger : Shafts.usualFrom(Math.nextUp(size))) {
+        Optional<Bore> bore = now.flatMap(old -> larger(old, larger));
+        if (bore.isPresent() && larger.inBase() <= 4 * size) {
+          all.add(
+              Change.sized(
+                      "bore " + wheel + " " + bore.get(),
+                      train.withSizes(train.sizes().with(wheel, own.withBore(bore))))
+                  .worth(larger.inBase() / size));
+        }
+      }
+    }
+    for (String steel : STEELS) {
+      ShaftSize strong = ShaftSize.NONE.withStrength(Quantity.of(steel, Unit.MPA));
+      WheelSize own = train.sizes().own(wheels.getFirst());
+      all.add(
+          Change.sized(
+                  "shafting " + wheels.getFirst() + " " + strong,
+                  train.withSizes(
+                      train
+                          .sizes()
+                          .with(
+                              wheels.getFirst(),
+                              own.withShaft(
+                                  Optional.of(
+                                      own.shaft()
+                                          .orElse(ShaftSize.NONE)
+                                          .withStrength(Quantity.of(steel, Unit.MPA)))))))
+              .worth(3));
+    }
+    return all;
+  }
+
+  private static Optional<Bore> larger(Bore old, Quantity size) {
+    return switch (old) {
+      case Bore.Round _ -> Optional.of(new Bore.Round(size));
+      case Bore.Keyed _ -> Optional.of(new Bore.Keyed(size, Optional.empty(), Optional.empty()));
+      case Bore.Hexagon _ -> Optional.of(new Bore.Hexagon(size));
+      case Bore.Flatted _ -> Optional.empty();
+    };
   }
 
   /** More off all flanks, in hundredths of a millimetre. */

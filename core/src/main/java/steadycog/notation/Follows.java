@@ -10,6 +10,7 @@ import steadycog.train.Duty;
 import steadycog.train.Losses;
 import steadycog.train.Material;
 import steadycog.train.MeshKind;
+import steadycog.train.ShaftSize;
 import steadycog.train.Tolerance;
 
 /**
@@ -46,6 +47,10 @@ record Follows(Whom whom, List<String> words, List<Dimension> units) {
       with(
           with(words(Duty.Term.values(), Duty.Term::word), List.of("h", "crowned")),
           words(Duty.Mounting.values(), Duty.Mounting::word));
+  static final List<String> SHAFTINGS =
+      with(
+          words(ShaftSize.Term.values(), ShaftSize.Term::word),
+          List.of("strength", "yield", "both", "ends"));
   static final List<String> TOLERANCES = words(Tolerance.Of.values(), Tolerance.Of::word);
 
   static Follows of(Whom whom, List<String> words, Dimension... units) {

@@ -92,6 +92,7 @@ public final class SizeText {
           case "rating" -> Sizes.UNSTATED.withDuty(DutyText.rating(statement));
           case "duty" -> Sizes.UNSTATED.withDuty(DutyText.share(statement));
           case "build" -> HelixText.readBuilt(statement, parts, names);
+          case "shafting", "bearing" -> ShaftText.read(verb, statement, names);
           case "shift", "offset", "tool" -> readOwn(verb, statement, parts, names);
           default ->
               startsMember(verb, statement)
@@ -372,6 +373,8 @@ public final class SizeText {
         .or(() -> size.helix().map(helix -> "helix" + of + " " + helix))
         .or(() -> size.built().map(built -> "build" + of + " " + built))
         .or(() -> size.hardness().map(hb -> "hardness" + of + " " + Exact.plain(hb) + " HB"))
+        .or(() -> size.shaft().map(shaft -> "shafting" + of + " " + shaft))
+        .or(() -> size.bearing().map(bearing -> "bearing" + of + " " + bearing))
         .or(() -> size.pitch().map(pitch -> pitch.statement().replaceFirst(" ", of + " ")))
         .orElseThrow();
   }

@@ -156,14 +156,19 @@ final class Statement {
       name = expectWord(units + " after " + number);
       symbol = name.text();
     }
-    if (Unit.of(symbol).isEmpty() && Unit.of(symbol + peek().text()).isPresent()) {
+    // A unit of two words, as lbf in, begins with one that may be a unit by itself.
+    if (Unit.of(symbol + peek().text()).filter(longer -> isOf(longer, dimensions)).isPresent()) {
       symbol += next().text();
     }
     Optional<Unit> unit = Unit.of(symbol);
-    if (unit.isEmpty() || !List.of(dimensions).contains(unit.get().dimension())) {
+    if (unit.filter(one -> isOf(one, dimensions)).isEmpty()) {
       throw unexpected(name, units);
     }
-    return new Quantity(value, unit.get());
+    return new Quantity(value, unit.orElseThrow());
+  }
+
+  private static boolean isOf(Unit unit, Unit.Dimension... dimensions) {
+    return List.of(dimensions).contains(unit.dimension());
   }
 
   private static int endOfNumber(String text) {

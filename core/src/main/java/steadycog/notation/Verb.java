@@ -3,6 +3,7 @@ package steadycog.notation;
 import static steadycog.notation.Follows.Whom.MEMBER;
 import static steadycog.notation.Follows.Whom.MESH;
 import static steadycog.notation.Follows.Whom.NOBODY;
+import static steadycog.number.Unit.Dimension.FORCE;
 import static steadycog.number.Unit.Dimension.LENGTH;
 import static steadycog.number.Unit.Dimension.POWER;
 import static steadycog.number.Unit.Dimension.SPEED;
@@ -46,6 +47,8 @@ enum Verb {
   SHARING(Follows.NOTHING),
   TOLERANCE(Follows.of(MESH, Follows.TOLERANCES, LENGTH)),
   TOOL(Follows.MEMBERS),
+  SHAFTING(Follows.of(MEMBER, Follows.SHAFTINGS, STRESS)),
+  BEARING(Follows.of(MEMBER, List.of("rating", "at"), FORCE, LENGTH)),
   HARDNESS(Follows.of(MEMBER, List.of("HB"))),
   RATING(Follows.of(NOBODY, Follows.RATINGS)),
   DUTY(Follows.NOTHING);

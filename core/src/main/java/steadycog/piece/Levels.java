@@ -53,8 +53,8 @@ public final class Levels {
     return new Levels(train, layout);
   }
 
-  /** Where the wheels of a plane begin. */
-  double from(int plane) {
+  /** Where the wheels of a plane begin, mm from the bottom, which is the drive end. */
+  public double from(int plane) {
     return Known.in(from, plane);
   }
 

@@ -46,6 +46,14 @@ public final class Shafts {
    */
   public record Hole(Optional<Bore> bore, boolean stated) {}
 
+  /** The usual diameters of shafts from {@code mm} up, the smallest first. */
+  public static List<Quantity> usualFrom(double mm) {
+    return USUAL.stream()
+        .filter(one -> one >= mm)
+        .map(one -> Quantity.of(Figures.significant(one, 3), Unit.MM))
+        .toList();
+  }
+
   /** A member with the bore that the card states for it. */
   public record Seat(MemberId member, Bore bore) {}
 

@@ -24,8 +24,6 @@ public record MeshFactors(
   static final double MM_PER_INCH = Unit.IN.inBase();
   private static final double FEET_A_MINUTE = 60 / 0.3048;
   private static final double CROWNED = 0.8;
-  private static final double[] FAILING = {0.5, 0.1, 0.01, 0.001, 0.0001};
-  private static final double[] RELIABLE = {0.70, 0.85, 1.00, 1.25, 1.50};
 
   /** Kv = ((A + sqrt V) / A)^B, V in ft/min. */
   static double dynamic(double quality, double metresPerSecond) {
@@ -56,18 +54,6 @@ public record MeshFactors(
       case PRECISE -> new double[] {0.0675, 0.0128, -0.926e-4};
       case FINEST -> new double[] {0.00360, 0.0102, -0.822e-4};
     };
-  }
-
-  /** KR of the table (Shigley, table 14-10), between its lines in the logarithm of what fails. */
-  static double reliability(double reliability) {
-    double failing = Math.log(1 - reliability);
-    int k = 1;
-    while (k < FAILING.length - 1 && failing < Math.log(FAILING[k])) {
-      k++;
-    }
-    double from = Math.log(FAILING[k - 1]);
-    double share = (failing - from) / (Math.log(FAILING[k]) - from);
-    return RELIABLE[k - 1] + share * (RELIABLE[k] - RELIABLE[k - 1]);
   }
 
   /**

@@ -126,12 +126,20 @@ public record Rating(Duty duty, List<RatedMesh> meshes, List<Mesh> unrated) {
       double elastic = elastic(mesh);
       List<Case> a = new ArrayList<>();
       List<Case> b = new ArrayList<>();
+      // What a tooth is shaped like does not change from state to state.
+      Optional<ToothFactors> ofA = Optional.empty();
+      Optional<ToothFactors> ofB = Optional.empty();
       for (int k = 0; k < runnings.size(); k++) {
         Optional<ToothLoad> load = screenings.get(k).of(mesh);
         if (load.isPresent() && runnings.get(k).share() > 0) {
-          MeshFactors shared = shared(figures, load.get(), face);
-          a.add(one(mesh, mesh.a(), figures, load.get(), shared, k, face, elastic));
-          b.add(one(mesh, mesh.b(), figures, load.get(), shared, k, face, elastic));
+          ToothLoad here = load.get();
+          MeshFactors shared = shared(figures, here, face);
+          ToothFactors first = ofA.orElseGet(() -> own(mesh.a(), figures, here, shared, face));
+          ToothFactors second = ofB.orElseGet(() -> own(mesh.b(), figures, here, shared, face));
+          a.add(one(mesh.a(), figures, here, shared, first, k, face, elastic));
+          b.add(one(mesh.b(), figures, here, shared, second, k, face, elastic));
+          ofA = Optional.of(first);
+          ofB = Optional.of(second);
         }
       }
       if (a.isEmpty()) {
@@ -184,7 +192,7 @@ public record Rating(Duty duty, List<RatedMesh> meshes, List<Mesh> unrated) {
           duty.value(Term.OVERLOAD),
           MeshFactors.dynamic(duty.value(Term.QUALITY), load.speed().orElse(0.0)),
           MeshFactors.distribution(face, pinion, duty),
-          MeshFactors.reliability(duty.value(Term.RELIABILITY)),
+          Reliability.ofTeeth(duty.value(Term.RELIABILITY)),
           MeshFactors.pitting(
               figures.pair().working(), ratio(figures.mesh()), figures.pair().internal(), sharing),
           sharing);
@@ -198,27 +206,28 @@ public record Rating(Duty duty, List<RatedMesh> meshes, List<Mesh> unrated) {
       return figures.winding().baseCosine() / (HELICAL * figures.contactRatio());
     }
 
+    private ToothFactors own(
+        MemberId wheel, MeshFigures figures, ToothLoad load, MeshFactors shared, double face) {
+      double lewis = load.of(wheel).map(ToothLoad.Bending::form).orElse(Double.NaN);
+      BendingFactor j = bending(figures.mesh(), wheel, figures, shared.sharing());
+      return new ToothFactors(
+          ToothFactors.size(face, lewis, figures.winding().normalModule()),
+          ToothFactors.rim(backup(wheel)),
+          j.value(),
+          j.form(),
+          j.concentration());
+    }
+
     private Case one(
-        Mesh mesh,
         MemberId wheel,
         MeshFigures figures,
         ToothLoad load,
         MeshFactors shared,
+        ToothFactors own,
         int running,
         double face,
         double elastic) {
-      double lewis =
-          (wheel.equals(mesh.a()) ? load.a() : load.b())
-              .map(ToothLoad.Bending::form)
-              .orElse(Double.NaN);
-      BendingFactor j = bending(mesh, wheel, figures, shared.sharing());
-      ToothFactors own =
-          new ToothFactors(
-              ToothFactors.size(face, lewis, figures.winding().normalModule()),
-              ToothFactors.rim(backup(wheel)),
-              j.value(),
-              j.form(),
-              j.concentration());
+      Mesh mesh = figures.mesh();
       double all =
           load.force() * shared.overload() * shared.dynamic() * own.size() * shared.distribution();
       double pinion = 2 * figures.workingRadius(mesh.pinion());

@@ -44,8 +44,8 @@ record Strength(
                   Optional.empty(),
                   LifeCurve.caseBending(),
                   LifeCurve.contact(),
-                  "case-hardened, grade 1");
-          case BRASS, ALUMINIUM, ACETAL, NYLON, PLA, PETG ->
+                  "case-hardened");
+          case BRONZE, BRASS, ALUMINIUM, ACETAL, NYLON, PLA, PETG ->
               new Strength(
                   made.bendingMpa(),
                   made.contactMpa(),
@@ -74,7 +74,7 @@ record Strength(
         Optional.of(brinell),
         LifeCurve.bending(brinell),
         LifeCurve.contact(),
-        Math.round(brinell) + " HB, grade 1" + how);
+        Math.round(brinell) + " HB" + how);
   }
 
   /** Whether the wheel's material is steel, for which tables give the elastic coefficient. */

@@ -7,6 +7,7 @@ import steadycog.number.Units;
 import steadycog.piece.Piece;
 import steadycog.piece.Pieces;
 import steadycog.rating.RatingTables;
+import steadycog.rating.ShaftRatingTable;
 import steadycog.report.Block.Heading;
 import steadycog.report.Block.Remark;
 import steadycog.report.Block.Table;
@@ -86,7 +87,8 @@ final class SheetBlocks {
       case "Meshes" -> "Meshes: centre distances and play";
       case SheetTables.STRENGTH -> "Strength by Lewis and Hertz under the stated load: a screening";
       case "Bearings" -> "Bearings: what the teeth press on every shaft";
-      default -> RatingTables.formula(title).orElse(title);
+      default ->
+          RatingTables.formula(title).or(() -> ShaftRatingTable.formula(title)).orElse(title);
     };
   }
 

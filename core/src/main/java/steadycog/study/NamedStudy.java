@@ -10,6 +10,8 @@ import steadycog.number.Pace;
 import steadycog.number.Units;
 import steadycog.rating.Rating;
 import steadycog.rating.RatingTables;
+import steadycog.rating.ShaftRating;
+import steadycog.rating.ShaftRatingTable;
 import steadycog.sizing.CutSheet;
 import steadycog.sizing.SheetTable;
 import steadycog.sizing.SheetTables;
@@ -75,10 +77,19 @@ public record NamedStudy(
     return whole.sizes().duty().asksRating() ? Optional.of(Ratings.of(whole)) : Optional.empty();
   }
 
+  /** Its shafts, pins and bearings in all its states; empty where the card asks for no rating. */
+  public Optional<ShaftRating> shafts() {
+    Train whole = whole();
+    return whole.sizes().duty().asksRating()
+        ? Optional.of(Ratings.shafts(whole))
+        : Optional.empty();
+  }
+
   private Stream<SheetTable> rated(Rating rating, Units units) {
     return Stream.concat(
         new RatingTables(rating, units).all().stream(),
-        Stream.of(whatIf().table()).filter(table -> !table.columns().isEmpty()));
+        Stream.of(new ShaftRatingTable(shafts().orElseThrow(), units).table(), whatIf().table())
+            .filter(table -> !table.columns().isEmpty()));
   }
 
   /** What to change first, where a rating is asked for. */

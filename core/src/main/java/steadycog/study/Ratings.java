@@ -7,6 +7,8 @@ import steadycog.number.Memo;
 import steadycog.number.Same;
 import steadycog.rating.Rating;
 import steadycog.rating.Running;
+import steadycog.rating.ShaftRating;
+import steadycog.shape.FaceLayout;
 import steadycog.torque.Torques;
 import steadycog.train.Duty;
 import steadycog.train.State;
@@ -18,6 +20,28 @@ public final class Ratings {
   private static final Memo<Same<Train, Train>, Rating> LATEST =
       Memo.of(2, of -> Rating.of(of.one(), runnings(of.one())));
 
+  private static final Memo<Same<Train, Train>, Ways> WAYS = Memo.of(2, of -> Ways.of(of.one()));
+
+  private static final Memo<Same<Train, Train>, ShaftRating> SHAFTS =
+      Memo.of(2, of -> shafts(WAYS.get(of)));
+
+  /** How a train runs, and where its wheels stand. */
+  private record Ways(Train train, FaceLayout layout, List<Running> runnings) {
+    static Ways of(Train train) {
+      if (!train.shifts().states().isEmpty()) {
+        return of(train, ShiftTable.of(train).rows());
+      }
+      Study study = Study.of(train);
+      List<Running> all = new ArrayList<>();
+      add(all, "", 1, study);
+      return new Ways(train, study.layout(), all);
+    }
+
+    static Ways of(Train train, List<ShiftTable.Row> rows) {
+      return new Ways(train, rows.getFirst().study().layout(), Ratings.runnings(train, rows));
+    }
+  }
+
   private Ratings() {}
 
   /** By the duty on the card; states of which no share is said share what is left of the time. */
@@ -25,14 +49,22 @@ public final class Ratings {
     return LATEST.get(new Same<>(train, train));
   }
 
+  /** Its shafts, pins and bearings in the same states. */
+  public static ShaftRating shafts(Train train) {
+    return SHAFTS.get(new Same<>(train, train));
+  }
+
+  static ShaftRating shafts(Train train, List<ShiftTable.Row> rows) {
+    return shafts(Ways.of(train, rows));
+  }
+
+  private static ShaftRating shafts(Ways ways) {
+    return ShaftRating.of(ways.train, ways.layout, ways.runnings);
+  }
+
   /** The ways in which a train runs, each for its share of the time. */
   public static List<Running> runnings(Train train) {
-    if (train.shifts().states().isEmpty()) {
-      List<Running> all = new ArrayList<>();
-      add(all, "", 1, Study.of(train));
-      return all;
-    }
-    return runnings(train, ShiftTable.of(train).rows());
+    return WAYS.get(new Same<>(train, train)).runnings;
   }
 
   static Rating of(Train train, List<ShiftTable.Row> rows) {

@@ -8,6 +8,7 @@ import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.check.Finding;
 import steadycog.check.PlanChecks;
 import steadycog.check.RatingFinding;
+import steadycog.check.ShaftFindings;
 import steadycog.motion.Motion;
 import steadycog.number.Memo;
 import steadycog.number.Mode;
@@ -110,6 +111,7 @@ public record ShiftTable(
     Duty duty = train.sizes().duty();
     if (duty.asksRating() && !duty.shares().isEmpty()) {
       RatingFinding.of(Ratings.of(train, rows)).ifPresent(findings::add);
+      findings.addAll(ShaftFindings.of(Ratings.shafts(train, rows)));
       findings.sort(Comparator.comparing(Finding::severity).reversed());
     }
     return new ShiftTable(train, elements, rows, findings);

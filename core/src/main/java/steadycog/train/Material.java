@@ -12,6 +12,8 @@ import java.util.Optional;
 public enum Material {
   STEEL("steel", "quenched and tempered steel", 206_000, 0.3, 180, 550, 7850),
   HARDENED("hardened", "case-hardened steel", 206_000, 0.3, 300, 1_200, 7850),
+  /** As cast in sand, with the stresses that AGMA 2001 gives it. */
+  BRONZE("bronze", "cast tin bronze", 110_000, 0.34, 39, 207, 8800),
   BRASS("brass", "brass", 105_000, 0.34, 60, 200, 8500),
   ALUMINIUM("aluminium", "aluminium alloy", 70_000, 0.33, 60, 150, 2700),
   ACETAL("acetal", "acetal", 2_800, 0.35, 25, 40, 1410),

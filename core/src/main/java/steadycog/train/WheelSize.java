@@ -23,6 +23,8 @@ import steadycog.number.Unit;
  * @param helix how its teeth wind, and with them those of all that mesh with it
  * @param built how it comes to its place
  * @param hardness of its teeth, if of steel, Brinell, 100 to 450
+ * @param shaft that it sits on, or the pin of a planet
+ * @param bearing of that shaft, or of a planet on its pin
  */
 public record WheelSize(
     Optional<Quantity> width,
@@ -34,10 +36,14 @@ public record WheelSize(
     Optional<Pitch> pitch,
     Optional<Helix> helix,
     Optional<Built> built,
-    Optional<BigFraction> hardness) {
+    Optional<BigFraction> hardness,
+    Optional<ShaftSize> shaft,
+    Optional<BearingSize> bearing) {
   /** Nothing stated. */
   public static final WheelSize NONE =
       new WheelSize(
+          Optional.empty(),
+          Optional.empty(),
           Optional.empty(),
           Optional.empty(),
           Optional.empty(),
@@ -89,48 +95,70 @@ public record WheelSize(
   }
 
   public WheelSize withWidth(Optional<Quantity> changed) {
-    return new WheelSize(changed, shift, bore, offset, made, tool, pitch, helix, built, hardness);
+    return new WheelSize(
+        changed, shift, bore, offset, made, tool, pitch, helix, built, hardness, shaft, bearing);
   }
 
   public WheelSize withShift(Optional<BigFraction> changed) {
-    return new WheelSize(width, changed, bore, offset, made, tool, pitch, helix, built, hardness);
+    return new WheelSize(
+        width, changed, bore, offset, made, tool, pitch, helix, built, hardness, shaft, bearing);
   }
 
   public WheelSize withBore(Optional<Bore> changed) {
-    return new WheelSize(width, shift, changed, offset, made, tool, pitch, helix, built, hardness);
+    return new WheelSize(
+        width, shift, changed, offset, made, tool, pitch, helix, built, hardness, shaft, bearing);
   }
 
   public WheelSize withOffset(Optional<Quantity> changed) {
-    return new WheelSize(width, shift, bore, changed, made, tool, pitch, helix, built, hardness);
+    return new WheelSize(
+        width, shift, bore, changed, made, tool, pitch, helix, built, hardness, shaft, bearing);
   }
 
   public WheelSize withMade(Optional<Made> changed) {
-    return new WheelSize(width, shift, bore, offset, changed, tool, pitch, helix, built, hardness);
+    return new WheelSize(
+        width, shift, bore, offset, changed, tool, pitch, helix, built, hardness, shaft, bearing);
   }
 
   /** The same with a tool of so many edges on it. */
   public WheelSize withTool(Optional<Integer> changed) {
-    return new WheelSize(width, shift, bore, offset, made, changed, pitch, helix, built, hardness);
+    return new WheelSize(
+        width, shift, bore, offset, made, changed, pitch, helix, built, hardness, shaft, bearing);
   }
 
   /** The same with teeth of that size. */
   public WheelSize withPitch(Optional<Pitch> changed) {
-    return new WheelSize(width, shift, bore, offset, made, tool, changed, helix, built, hardness);
+    return new WheelSize(
+        width, shift, bore, offset, made, tool, changed, helix, built, hardness, shaft, bearing);
   }
 
   /** The same with teeth that wind so. */
   public WheelSize withHelix(Optional<Helix> changed) {
-    return new WheelSize(width, shift, bore, offset, made, tool, pitch, changed, built, hardness);
+    return new WheelSize(
+        width, shift, bore, offset, made, tool, pitch, changed, built, hardness, shaft, bearing);
   }
 
   /** The same brought to its place so. */
   public WheelSize withBuilt(Optional<Built> changed) {
-    return new WheelSize(width, shift, bore, offset, made, tool, pitch, helix, changed, hardness);
+    return new WheelSize(
+        width, shift, bore, offset, made, tool, pitch, helix, changed, hardness, shaft, bearing);
   }
 
   /** The same with teeth of that hardness, Brinell. */
   public WheelSize withHardness(Optional<BigFraction> changed) {
-    return new WheelSize(width, shift, bore, offset, made, tool, pitch, helix, built, changed);
+    return new WheelSize(
+        width, shift, bore, offset, made, tool, pitch, helix, built, changed, shaft, bearing);
+  }
+
+  /** The same on such a shaft or pin. */
+  public WheelSize withShaft(Optional<ShaftSize> changed) {
+    return new WheelSize(
+        width, shift, bore, offset, made, tool, pitch, helix, built, hardness, changed, bearing);
+  }
+
+  /** The same in such bearings. */
+  public WheelSize withBearing(Optional<BearingSize> changed) {
+    return new WheelSize(
+        width, shift, bore, offset, made, tool, pitch, helix, built, hardness, shaft, changed);
   }
 
   /** These words and {@code more}; throws IllegalArgumentException where both say one thing. */
@@ -145,7 +173,9 @@ public record WheelSize(
         one("module" + of, pitch, more.pitch),
         one("helix" + of, helix, more.helix),
         one("build" + of, built, more.built),
-        one("hardness" + of, hardness, more.hardness));
+        one("hardness" + of, hardness, more.hardness),
+        one("shafting" + of, shaft, more.shaft),
+        one("bearing" + of, bearing, more.bearing));
   }
 
   /** What is stated here, else what {@code common} says. */
@@ -160,7 +190,9 @@ public record WheelSize(
         pitch.or(common::pitch),
         helix.or(common::helix),
         built.or(common::built),
-        hardness.or(common::hardness));
+        hardness.or(common::hardness),
+        shaft.map(own -> common.shaft.map(own::or).orElse(own)).or(common::shaft),
+        bearing.map(own -> common.bearing.map(own::or).orElse(own)).or(common::bearing));
   }
 
   static <T> Optional<T> one(String what, Optional<T> first, Optional<T> second) {
@@ -183,6 +215,8 @@ public record WheelSize(
     helix.ifPresent(given -> all.add(whole.apply(NONE.withHelix(helix))));
     built.ifPresent(given -> all.add(whole.apply(NONE.withBuilt(built))));
     hardness.ifPresent(given -> all.add(whole.apply(NONE.withHardness(hardness))));
+    shaft.ifPresent(given -> all.add(whole.apply(NONE.withShaft(shaft))));
+    bearing.ifPresent(given -> all.add(whole.apply(NONE.withBearing(bearing))));
     return all;
   }
 }

@@ -37,6 +37,8 @@ class FindingsTest {
           "parallel 20 ~ 60 = 18 ~ 50; helix A 20 deg; helix D 20 deg left; module 1 mm; width 4"
               + " mm",
           "parallel 20 ~ 41; helix 20 deg double groove 9 mm; width 8 mm; module 1 mm",
+          "parallel 20 ~ 41; module 2 mm; bore A 5 mm; drive A 100 rpm 15 Nm; take B; rating life"
+              + " 100 h; bearing rating 90 N",
           "parallel 20 ~ 41; module 2 mm; drive A 100 rpm 5 Nm; take B; rating life 100 h",
           "parallel 20 ~ 41; module 2 mm; drive A 100 rpm 15 Nm; take B; rating life 100 h",
           "parallel 20 ~ 41; module 2 mm; drive A 100 rpm 500 Nm; take B; rating life 100 h",

@@ -92,7 +92,13 @@ public final class CutSheetJson {
     }
     train
         .rating()
-        .ifPresent(rating -> RatingJson.add(node.putObject("rating"), rating, train.whatIf()));
+        .ifPresent(
+            rating ->
+                RatingJson.add(
+                    node.putObject("rating"),
+                    rating,
+                    train.shafts().orElseThrow(),
+                    train.whatIf()));
     Pieces pieces = train.study().pieces(CHORD);
     ArrayNode made = node.putArray("pieces");
     for (Piece piece : pieces.all()) {

@@ -4,16 +4,19 @@ import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import steadycog.rating.Case;
 import steadycog.rating.RatedMesh;
+import steadycog.rating.RatedShaft;
 import steadycog.rating.RatedTooth;
 import steadycog.rating.Rating;
+import steadycog.rating.ShaftRating;
 import steadycog.study.WhatIf;
 import steadycog.train.Duty.Term;
+import steadycog.train.MemberId;
 
 /** A rating with all its factors, in {@code sheet --json}. */
 final class RatingJson {
   private RatingJson() {}
 
-  static void add(ObjectNode node, Rating rating, WhatIf whatIf) {
+  static void add(ObjectNode node, Rating rating, ShaftRating shafts, WhatIf whatIf) {
     for (Term term : Term.values()) {
       node.put(term.word(), rating.duty().value(term));
     }
@@ -29,10 +32,39 @@ final class RatingJson {
     whatIf
         .changes()
         .forEach(change -> more.addObject().put("of", change.input()).put("times", change.times()));
+    ArrayNode all = node.putArray("shafts");
+    shafts.shafts().forEach(shaft -> add(all.addObject(), shaft));
+    ArrayNode others = node.putArray("unratedShafts");
+    shafts.unrated().forEach(member -> others.add(member.toString()));
     ArrayNode unrated = node.putArray("unrated");
     rating
         .unrated()
         .forEach(mesh -> unrated.addArray().add(mesh.a().toString()).add(mesh.b().toString()));
+  }
+
+  private static void add(ObjectNode node, RatedShaft shaft) {
+    node.put("of", shaft.member().toString()).put("pin", shaft.pin());
+    ArrayNode wheels = node.putArray("wheels");
+    shaft.wheels().forEach(wheel -> wheels.add(wheel.toString()));
+    node.put("firstBearingMm", shaft.held().first());
+    node.put("secondBearingMm", shaft.held().second());
+    node.put("bearingsStated", shaft.held().stated());
+    node.put("firstBearingN", shaft.onFirst()).put("secondBearingN", shaft.onSecond());
+    node.put("thrustN", shaft.thrust()).put("decides", shaft.worst().state());
+    node.put("worstAt", shaft.worst().wheel().map(MemberId::toString).orElse(null));
+    node.put("bendingNmm", shaft.worst().bending()).put("torqueNmm", shaft.worst().torque());
+    node.put("factorWanted", shaft.wanted()).put("leastMm", shaft.least());
+    node.put("diameterMm", shaft.made().map(RatedShaft.Made::diameter).orElse(null));
+    node.put("diameterStated", shaft.made().map(RatedShaft.Made::stated).orElse(null));
+    node.put("factor", shaft.made().map(RatedShaft.Made::factor).orElse(null));
+    if (shaft.life().isPresent()) {
+      RatedShaft.Life life = shaft.life().get();
+      ObjectNode bearing = node.putObject("bearingLife");
+      bearing.put("ratingN", life.rating()).put("loadN", life.load()).put("rpm", life.rpm());
+      bearing.put("hours", life.hours()).put("wanted", life.wanted());
+    } else {
+      node.putNull("bearingLife");
+    }
   }
 
   private static void add(ObjectNode node, RatedMesh mesh, RatedTooth tooth) {
