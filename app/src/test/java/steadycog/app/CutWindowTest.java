@@ -146,15 +146,18 @@ class CutWindowTest extends InWindow {
   @Test
   void teethAreSizedForALife() {
     cutSheet("parallel 20 ~ 60; module 1 mm; drive A 900 rpm 12 Nm; take B");
-    assertFalse(find("#sheet-bending", Node.class).isVisible());
+    assertFalse(isShown(find("#sheet-bending", Node.class)));
     enter("#rate-life", "800");
     assertTrue(card().contains("rating life 800 h"), card());
     assertTrue(says("Rating, bending, 800 h, 1.5 wanted"));
+    assertTrue(says("shaft of A") && says("least diameter, mm"));
+    assertTrue(isShown(find("#sheet-what-if .gain", Node.class)), "a wider face helps");
     enter("#rate-life", "long");
     assertTrue(text("#size-words").contains("usual 10000"), text("#size-words"));
     enter("#rate-life", "800");
     fire("#size-it");
     waitUntil(() -> !find("#size-it", Button.class).isDisabled());
+    assertTrue(isShown(find("#size-picture .chart-dot", Node.class)));
     fire("#size-panel .cure");
     assertTrue(card().contains("width") && card().contains("hardness 180 HB"), card());
     Train sized = opened.desk().bench().orElseThrow().card().train();
@@ -163,12 +166,17 @@ class CutWindowTest extends InWindow {
     assertTrue(card().contains("module 1 mm") && !card().contains("hardness"), card());
     enter("#size-within", "wide");
     fire("#size-it");
-    assertTrue(text("#size-words").contains("a diameter such as"), text("#size-words"));
+    assertTrue(text("#size-words").contains("a length such as"), text("#size-words"));
     enter("#size-within", "20 mm");
     fire("#size-it");
     waitUntil(() -> !find("#size-it", Button.class).isDisabled());
     assertTrue(text("#size-words").contains("Nothing holds"), text("#size-words"));
     assertTrue(find("#size-panel .cure", Button.class).isVisible());
+    enter("#size-within", "");
+    enter("#size-apart", "200 mm");
+    fire("#size-it");
+    waitUntil(() -> !find("#size-it", Button.class).isDisabled());
+    assertFalse(isShown(find("#size-words", Node.class)), text("#size-words"));
     enter("#sheet-wheels-width-0", "9 mm");
     assertFalse(find("#size-panel .scroll-pane", Node.class).isVisible(), "sizes of another train");
     enter("#rate-life", "");

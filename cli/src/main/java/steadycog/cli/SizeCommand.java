@@ -55,6 +55,13 @@ final class SizeCommand implements Callable<Integer> {
       description = "no wider than this, in all")
   Optional<Double> diameter = Optional.empty();
 
+  @Option(
+      names = "--distance",
+      paramLabel = "LENGTH",
+      converter = IdentifyCommand.Length.class,
+      description = "no two meshing axes further apart than this")
+  Optional<Double> distance = Optional.empty();
+
   @Option(names = "--mass", paramLabel = "KG", description = "no heavier than this, in kg")
   Optional<Double> mass = Optional.empty();
 
@@ -74,7 +81,8 @@ final class SizeCommand implements Callable<Integer> {
     Card card = sheet.card().orElseThrow();
     try {
       Train train = wanting(card.train());
-      SizeChoices found = SizeChoices.of(train, new Wish(diameter, mass, part), Pace.FREE);
+      SizeChoices found =
+          SizeChoices.of(train, new Wish(diameter, distance, mass, part), Pace.FREE);
       Units units = input.units(card.train());
       input.print(json ? SizeJson.write(found, card) : text(found, card, units));
       return found.choices().isEmpty() ? Exit.DONE_WITH_ERRORS : Exit.DONE;
@@ -106,6 +114,7 @@ final class SizeCommand implements Callable<Integer> {
             "teeth",
             "face " + length.symbol(),
             "largest " + length.symbol(),
+            "axes " + length.symbol(),
             "kg",
             "bending",
             "contact",
@@ -117,6 +126,7 @@ final class SizeCommand implements Callable<Integer> {
           choice.pitch().statement(),
           Figures.significant(length.fromBase(choice.face()), 4),
           Figures.significant(length.fromBase(choice.diameter()), 4),
+          Figures.significant(length.fromBase(choice.distance()), 4),
           Figures.significant(choice.mass(), 3),
           Figures.significant(choice.bending(), 3),
           Figures.significant(choice.contact(), 3),

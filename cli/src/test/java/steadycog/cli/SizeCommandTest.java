@@ -48,6 +48,13 @@ class SizeCommandTest extends Shell {
     assertEquals(1, run(CARD, "size", "-", "--mass", "0.01", "--json"));
     assertEquals(0, json().get("choices").size());
     assertTrue(json().at("/nearest/massKg").asDouble() > 0.01);
+    assertEquals(1, run(CARD, "size", "-", "--distance", "40mm", "--json"));
+    assertEquals(0, run(CARD, "size", "-", "--distance", "200mm", "--json"));
+    for (JsonNode choice : json().get("choices")) {
+      double module = choice.get("moduleMm").asDouble();
+      assertEquals(40 * module, choice.get("distanceMm").asDouble(), 1e-6);
+      assertTrue(40 * module <= 200);
+    }
   }
 
   @ParameterizedTest

@@ -16,6 +16,7 @@ import steadycog.shape.FaceLayout;
 import steadycog.shape.GearOutline;
 import steadycog.sizing.Box;
 import steadycog.sizing.Identify;
+import steadycog.sizing.MeshFigures;
 import steadycog.train.Bore;
 import steadycog.train.Material;
 import steadycog.train.Member;
@@ -55,11 +56,17 @@ public record SizeChoices(List<Choice> choices, Optional<Choice> nearest) {
    * What a size may be at most, and of what.
    *
    * @param diameter of the cylinder round all, mm
+   * @param distance of any two meshing axes, mm
    * @param mass of all wheels, kg
    * @param part whose teeth are sized; empty for all
    */
-  public record Wish(Optional<Double> diameter, Optional<Double> mass, Optional<String> part) {
-    public static final Wish ANY = new Wish(Optional.empty(), Optional.empty(), Optional.empty());
+  public record Wish(
+      Optional<Double> diameter,
+      Optional<Double> distance,
+      Optional<Double> mass,
+      Optional<String> part) {
+    public static final Wish ANY =
+        new Wish(Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
 
     /** What of a rating it is about. */
     private Rating of(Rating whole) {
@@ -68,6 +75,7 @@ public record SizeChoices(List<Choice> choices, Optional<Choice> nearest) {
 
     private boolean allows(Choice choice) {
       return choice.diameter <= diameter.orElse(Double.MAX_VALUE)
+          && choice.distance <= distance.orElse(Double.MAX_VALUE)
           && choice.mass <= mass.orElse(Double.MAX_VALUE);
     }
   }
@@ -78,6 +86,7 @@ public record SizeChoices(List<Choice> choices, Optional<Choice> nearest) {
    * @param train with that size on its card
    * @param face mm
    * @param diameter of the cylinder round all, mm
+   * @param distance the largest of any two meshing axes, mm
    * @param mass of all wheels without hubs and webs, kg
    * @param bending the least factor against bending
    * @param contact the least factor against pitting
@@ -87,6 +96,7 @@ public record SizeChoices(List<Choice> choices, Optional<Choice> nearest) {
       Pitch pitch,
       double face,
       double diameter,
+      double distance,
       double mass,
       Rating.Weakest weakest,
       double bending,
@@ -99,6 +109,19 @@ public record SizeChoices(List<Choice> choices, Optional<Choice> nearest) {
    *     remedy
    */
   public static SizeChoices of(Train train, Wish wish, Pace pace) {
+    return of(train, wish, MORE, pace);
+  }
+
+  /** The smallest alone; empty where none holds or nothing can be rated. */
+  public static Optional<Choice> smallest(Train train) {
+    try {
+      return of(train, Wish.ANY, 0, Pace.FREE).choices.stream().findFirst();
+    } catch (IllegalArgumentException nothingToRate) {
+      return Optional.empty();
+    }
+  }
+
+  private static SizeChoices of(Train train, Wish wish, int more, Pace pace) {
     List<Running> runnings = Ratings.runnings(train);
     if (wish.of(Rating.of(train, runnings)).weakest().isEmpty()) {
       throw new IllegalArgumentException(
@@ -129,7 +152,7 @@ public record SizeChoices(List<Choice> choices, Optional<Choice> nearest) {
       }
     }
     List<Choice> found = new ArrayList<>();
-    for (int k = first; k < Math.min(series.size(), first + 1 + MORE); k++) {
+    for (int k = first; k < Math.min(series.size(), first + 1 + more); k++) {
       pace.at((double) k / series.size());
       Choice choice = narrowest(train, series.get(k), wish, runnings);
       if (!wish.allows(choice)) {
@@ -187,6 +210,7 @@ public record SizeChoices(List<Choice> choices, Optional<Choice> nearest) {
         pitch,
         trial.face,
         Box.of(trial.sized, FaceLayout.of(trial.sized)).diameter(),
+        distance(trial.sized),
         mass(trial.sized),
         trial.rating.weakest().orElseThrow(),
         trial.rating.meshes().stream().mapToDouble(RatedMesh::bending).min().orElseThrow(),
@@ -233,6 +257,14 @@ public record SizeChoices(List<Choice> choices, Optional<Choice> nearest) {
         ? sizes.withCommon(
             sizes.common().withHardness(Optional.of(BigFraction.of(Rating.USUAL_BRINELL))))
         : sizes;
+  }
+
+  private static double distance(Train train) {
+    return train.meshes().stream()
+        .flatMap(mesh -> MeshFigures.of(train, mesh).stream())
+        .mapToDouble(MeshFigures::distance)
+        .max()
+        .orElse(0);
   }
 
   /** Of discs as wide as their faces round the pitch circles, and of rims of rings. */

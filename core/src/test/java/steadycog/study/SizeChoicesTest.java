@@ -111,7 +111,7 @@ class SizeChoicesTest {
                 + "module fore 2 mm; module rear 2 mm; drive fore.A 900 rpm 12 Nm; take rear.B;"
                 + " rating life 800 h");
     assertThrows(IllegalArgumentException.class, () -> SizeChoices.of(train, Wish.ANY, Pace.FREE));
-    Wish rear = new Wish(Optional.empty(), Optional.empty(), Optional.of("rear"));
+    Wish rear = new Wish(Optional.empty(), Optional.empty(), Optional.empty(), Optional.of("rear"));
     Choice choice = SizeChoices.of(train, rear, Pace.FREE).choices().getFirst();
     assertEquals(
         train.sizes().own(train.members().getFirst().id()).pitch(),
@@ -123,7 +123,11 @@ class SizeChoicesTest {
       assertTrue(all.get(k).diameter() > all.get(k - 1).diameter());
     }
     Wish tight =
-        new Wish(Optional.of(all.getFirst().diameter() - 1), Optional.empty(), Optional.empty());
+        new Wish(
+            Optional.of(all.getFirst().diameter() - 1),
+            Optional.empty(),
+            Optional.empty(),
+            Optional.empty());
     SizeChoices none = SizeChoices.of(one, tight, Pace.FREE);
     assertTrue(none.choices().isEmpty());
     assertFalse(none.nearest().isEmpty());

@@ -15,6 +15,7 @@ import javafx.scene.shape.FillRule;
 import javafx.scene.shape.LineTo;
 import javafx.scene.shape.MoveTo;
 import javafx.scene.shape.Path;
+import steadycog.app.look.ChartView;
 import steadycog.app.look.Look;
 import steadycog.bench.Chart;
 import steadycog.piece.Region;

@@ -20,6 +20,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import steadycog.app.desk.BookWork;
 import steadycog.app.desk.Desk;
+import steadycog.app.look.ChartView;
 import steadycog.app.look.Look;
 import steadycog.app.look.Sign;
 import steadycog.bench.Chart;

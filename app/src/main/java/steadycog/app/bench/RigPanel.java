@@ -25,6 +25,7 @@ import steadycog.app.desk.RigWork.State;
 import steadycog.app.files.AskFile;
 import steadycog.app.files.Shop;
 import steadycog.app.look.Beat;
+import steadycog.app.look.ChartView;
 import steadycog.app.look.Look;
 import steadycog.bench.Chart;
 import steadycog.bench.Chart.Axis;

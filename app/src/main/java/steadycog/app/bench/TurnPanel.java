@@ -16,6 +16,7 @@ import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.app.bench.EntryGrid.Column;
 import steadycog.app.desk.BookWork;
 import steadycog.app.desk.Desk;
+import steadycog.app.look.ChartView;
 import steadycog.app.look.Look;
 import steadycog.app.look.Sign;
 import steadycog.bench.Slip;

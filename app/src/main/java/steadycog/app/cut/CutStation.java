@@ -24,7 +24,6 @@ import steadycog.app.ledger.RoomTable;
 import steadycog.app.look.Later;
 import steadycog.app.look.Look;
 import steadycog.app.look.Sign;
-import steadycog.rating.RatingTables;
 import steadycog.report.Cautions;
 import steadycog.shape.Drives;
 import steadycog.sizing.CutSheet;
@@ -37,10 +36,8 @@ import steadycog.sizing.SheetTables;
 import steadycog.sizing.ToothLoad;
 import steadycog.sizing.WheelFigures;
 import steadycog.study.NamedStudy;
-import steadycog.study.Ratings;
 import steadycog.study.Room;
 import steadycog.study.Study;
-import steadycog.study.WhatIf;
 import steadycog.train.MemberId;
 import steadycog.train.Teeth;
 import steadycog.train.Train;
@@ -72,9 +69,7 @@ public final class CutStation extends HBox {
   private final List<SheetGrid> grids = new ArrayList<>();
   private final SheetGrid bearings = new SheetGrid("sheet-bearings", new SheetGrid.Hand() {});
   private final SheetGrid thrusts = new SheetGrid("sheet-thrusts", new SheetGrid.Hand() {});
-  private final SheetGrid bendingRated = new SheetGrid("sheet-bending", new SheetGrid.Hand() {});
-  private final SheetGrid contactRated = new SheetGrid("sheet-contact", new SheetGrid.Hand() {});
-  private final SheetGrid whatIf = new SheetGrid("sheet-what-if", new SheetGrid.Hand() {});
+  private final RatingPanel rated = new RatingPanel();
   private final SizePanel size;
   private final CheckBox shifting = new CheckBox("shift teeth to a distance typed over");
   private final Label screening = Look.label(Cautions.SCREENING, "caution");
@@ -119,8 +114,7 @@ public final class CutStation extends HBox {
                 wheels,
                 drives,
                 beside(meshBox, strength),
-                beside(bendingRated, contactRated),
-                whatIf,
+                rated,
                 screening,
                 beside(lost, bearings, room),
                 thrusts,
@@ -230,7 +224,9 @@ public final class CutStation extends HBox {
         loaded.stream().map(load -> Sign.mesh(load.mesh())).toList(),
         loaded.size() == now.sheet.meshes().size() ? teeth.mesh() : -1);
     Look.show(screening, !loads.columns().isEmpty());
-    showRating();
+    Train whole = desk.bench().orElseThrow().card().train();
+    size.show(whole);
+    rated.show(whole, desk.preferences().units());
     SheetTable shares = all.lostMotion();
     lost.show(shares, shares.columns(), -1);
     bearings.show(
@@ -246,25 +242,6 @@ public final class CutStation extends HBox {
     findings.show();
     teeth.show(now.study, now.sheet, all);
     files.show(now.study);
-  }
-
-  /** Line by line, where the card asks for one. */
-  private void showRating() {
-    Train whole = desk.bench().orElseThrow().card().train();
-    size.show(whole);
-    List<SheetTable> rated =
-        whole.sizes().duty().asksRating()
-            ? new RatingTables(Ratings.of(whole), desk.preferences().units()).all()
-            : List.of();
-    Look.show(bendingRated, !rated.isEmpty());
-    Look.show(contactRated, !rated.isEmpty());
-    Look.show(whatIf, !rated.isEmpty());
-    if (!rated.isEmpty()) {
-      SheetTable first = WhatIf.of(whole).table();
-      whatIf.show(first, first.columns(), -1);
-      bendingRated.show(rated.getFirst(), rated.getFirst().columns(), -1);
-      contactRated.show(rated.getLast(), rated.getLast().columns(), -1);
-    }
   }
 
   /** What drives other than wheels are made of, a table each. */

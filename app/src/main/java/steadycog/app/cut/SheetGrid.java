@@ -19,6 +19,7 @@ import javafx.scene.layout.GridPane;
 import javafx.scene.layout.VBox;
 import steadycog.app.look.Look;
 import steadycog.app.look.Typed;
+import steadycog.number.Figures;
 import steadycog.sizing.SheetTable;
 import steadycog.sizing.SheetTable.Cell;
 import steadycog.sizing.SheetTable.Field;
@@ -207,7 +208,8 @@ final class SheetGrid extends VBox {
       Typed.show(field, value.text());
       field.pseudoClassStateChanged(ASSUMED, value.assumed());
     } else {
-      cell.setText(value.text());
+      boolean negative = value.text().startsWith("-");
+      cell.setText(negative ? Figures.typeset(value.text()) : value.text());
     }
     cell.pseudoClassStateChanged(ASSUMED, value.assumed());
     cell.pseudoClassStateChanged(ALARM, value.alarm());

@@ -18,9 +18,15 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import steadycog.app.desk.Aside;
 import steadycog.app.desk.Desk;
+import steadycog.app.look.ChartView;
 import steadycog.app.look.Look;
 import steadycog.app.look.Sign;
 import steadycog.app.look.Typed;
+import steadycog.bench.Chart;
+import steadycog.bench.Chart.Axis;
+import steadycog.bench.Chart.Point;
+import steadycog.bench.Chart.Series;
+import steadycog.bench.Chart.Style;
 import steadycog.notation.LengthText;
 import steadycog.number.Exact;
 import steadycog.number.Figures;
@@ -39,14 +45,19 @@ final class SizePanel extends VBox {
       "Say what the teeth must bear; Enter writes it on the card. Size it then tries every standard"
           + " module.";
 
+  private static final double PICTURE = 150;
+
   private final Desk desk;
   private final Map<Term, TextField> terms = new EnumMap<>(Term.class);
   private final TextField within =
       Look.field("size-within", 6, "The largest diameter that all may have");
+  private final TextField apart =
+      Look.field("size-apart", 6, "The largest distance that meshing axes may have");
   private final Button find = Look.styled(new Button("Size it"), "main");
   private final Label words = Look.label(FIRST, "soft");
   private final GridPane choices = Look.styled(new GridPane(), "sheet-grid");
   private final ScrollPane list = new ScrollPane(choices);
+  private final ChartView picture = new ChartView(chart(List.of()));
 
   /** The train that was sized, and what came of it. */
   private List<Train> offered = List.of();
@@ -66,7 +77,8 @@ final class SizePanel extends VBox {
       fields.getChildren().add(named(label(term), field));
     }
     within.setPromptText("\u00d8 80 mm");
-    fields.getChildren().add(named("within", within));
+    apart.setPromptText("50 mm");
+    fields.getChildren().addAll(named("within", within), named("axes within", apart));
     find.setId("size-it");
     find.setTooltip(new Tooltip("The smallest teeth at which all factors are what is wanted"));
     find.setOnAction(e -> find());
@@ -79,8 +91,14 @@ final class SizePanel extends VBox {
     words.setWrapText(true);
     words.setId("size-words");
     getChildren()
-        .addAll(Look.label("Will it hold?", "caption"), fields, find, words, list, caution);
+        .addAll(
+            Look.label("Will it hold?", "caption"), fields, find, words, list, picture, caution);
+    picture.setId("size-picture");
+    picture.setMinHeight(PICTURE);
+    picture.setPrefHeight(PICTURE);
+    picture.setMaxHeight(PICTURE);
     Look.show(list, false);
+    Look.show(picture, false);
     desk.inViewProperty().addListener(o -> forget());
   }
 
@@ -138,24 +156,28 @@ final class SizePanel extends VBox {
     aside.drop();
     offered = List.of();
     Look.show(list, false);
+    Look.show(picture, false);
     said(Optional.empty());
     find.setDisable(false);
   }
 
   private void find() {
-    Optional<Double> most =
-        LengthText.read(within.getText(), desk.preferences().length()).map(Quantity::inBase);
-    if (most.isEmpty() && !within.getText().isBlank()) {
-      said(Optional.of("What all must fit into is a diameter such as 80 mm."));
-      return;
+    Optional<Double> most = length(within);
+    Optional<Double> far = length(apart);
+    for (TextField limit : List.of(within, apart)) {
+      if (length(limit).isEmpty() && !limit.getText().isBlank()) {
+        said(Optional.of("A limit is a length such as 80 mm, not " + limit.getText() + "."));
+        return;
+      }
     }
     aside.drop();
     Look.show(list, false);
+    Look.show(picture, false);
     said(Optional.of("Trying every standard module \u2026"));
     find.setDisable(true);
     Train train = desk.bench().orElseThrow().card().train();
     offered = List.of(train);
-    Wish wish = new Wish(most, Optional.empty(), Optional.empty());
+    Wish wish = new Wish(most, far, Optional.empty(), Optional.empty());
     aside.work(
         0,
         pace -> {
@@ -166,6 +188,28 @@ final class SizePanel extends VBox {
           }
         },
         this::found);
+  }
+
+  private Optional<Double> length(TextField field) {
+    return LengthText.read(field.getText(), desk.preferences().length()).map(Quantity::inBase);
+  }
+
+  /** How much more of a factor each kilogram buys, and what is wanted. */
+  private static Chart chart(List<Choice> choices) {
+    List<Point> points =
+        choices.stream().map(one -> new Point(one.mass(), one.weakest().margin())).toList();
+    List<Double> masses = points.stream().map(Point::x).toList();
+    Axis across = Axis.over("kg", masses);
+    return new Chart(
+        "Least factor over what is wanted",
+        across,
+        Axis.over("factor", points.stream().map(Point::y).toList()),
+        List.of(
+            new Series("", Style.READ, points),
+            new Series(
+                "",
+                Style.WORKED_OUT,
+                List.of(new Point(across.from(), 1), new Point(across.to(), 1)))));
   }
 
   /** What came of it, or why it cannot be. */
@@ -182,6 +226,8 @@ final class SizePanel extends VBox {
     List<Choice> rows =
         sizes.choices().isEmpty() ? sizes.nearest().stream().toList() : sizes.choices();
     Look.show(list, !rows.isEmpty());
+    picture.show(chart(sizes.choices()));
+    Look.show(picture, sizes.choices().size() > 1);
     offered = Stream.concat(offered.stream(), rows.stream().map(Choice::train)).toList();
     said(
         sizes.choices().isEmpty()

@@ -28,6 +28,7 @@ public final class SizeJson {
     node.put("moduleMm", choice.pitch().moduleMm().doubleValue());
     node.put("faceMm", choice.face());
     node.put("diameterMm", choice.diameter());
+    node.put("distanceMm", choice.distance());
     node.put("massKg", choice.mass());
     node.put("bending", choice.bending());
     node.put("contact", choice.contact());

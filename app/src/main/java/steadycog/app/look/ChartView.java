@@ -1,4 +1,4 @@
-package steadycog.app.bench;
+package steadycog.app.look;
 
 import java.util.List;
 import java.util.Locale;
@@ -10,7 +10,6 @@ import javafx.scene.shape.MoveTo;
 import javafx.scene.shape.Path;
 import javafx.scene.shape.SVGPath;
 import javafx.scene.text.Text;
-import steadycog.app.look.Look;
 import steadycog.bench.Chart;
 import steadycog.bench.Chart.Point;
 import steadycog.bench.Chart.Style;
@@ -19,10 +18,10 @@ import steadycog.bench.ChartPainter.Ink;
 import steadycog.bench.ChartPainter.Wording;
 
 /** A chart in as much room as there is. */
-final class ChartView extends Pane implements ChartPainter.Canvas {
+public final class ChartView extends Pane implements ChartPainter.Canvas {
   private Chart chart;
 
-  ChartView(Chart chart) {
+  public ChartView(Chart chart) {
     this.chart = chart;
     getStyleClass().add("chart");
     setAccessibleRole(AccessibleRole.IMAGE_VIEW);
@@ -32,7 +31,7 @@ final class ChartView extends Pane implements ChartPainter.Canvas {
     show(chart);
   }
 
-  void show(Chart now) {
+  public void show(Chart now) {
     chart = now;
     setAccessibleText(now.title() + ": " + now.up().title() + " over " + now.across().title());
     draw();
@@ -41,6 +40,8 @@ final class ChartView extends Pane implements ChartPainter.Canvas {
   private void draw() {
     getChildren().clear();
     ChartPainter.paint(chart, this, getWidth(), getHeight());
+    // Drawn while things are laid out, it would stand in black until the next frame.
+    applyCss();
   }
 
   @Override
