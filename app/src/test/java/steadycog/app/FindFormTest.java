@@ -22,6 +22,7 @@ import steadycog.app.desk.Station;
 import steadycog.search.Candidate;
 import steadycog.search.Rank;
 import steadycog.search.Wanted.Field;
+import steadycog.study.SizeChoices.Choice;
 import steadycog.train.Teeth;
 
 /** Every field of what is wanted, in the order in which a designer fills it in. */
@@ -105,8 +106,14 @@ class FindFormTest extends InWindow {
     write(Field.TARGET, "13/4");
     write(Field.TEETH, "14..60");
     proven();
+    assertFalse(isShown(find("#rank-load", Node.class)), "nothing is to be borne");
+    if (rank == Rank.LOAD) {
+      write(Field.LOAD, "900 rpm 1 Nm 200 h");
+      proven();
+    }
     fire("#rank-" + rank.word());
-    proven();
+    waitUntil(() -> !opened.window().stations().isSearching());
+    settle();
     assertTrue(find("#rank-" + rank.word(), ToggleButton.class).isSelected());
     List<Candidate> all = listed();
     assertTrue(all.size() > 1, all::toString);
@@ -119,6 +126,7 @@ class FindFormTest extends InWindow {
             case STAGES -> candidate.stages();
             case EFFICIENCY -> -candidate.eachWay().efficiency().orElse(0.0);
             case DIAMETER -> candidate.diameter();
+            case LOAD -> candidate.sized().map(Choice::mass).orElse(Double.MAX_VALUE);
           };
       assertTrue(now >= before - 1e-12, () -> rank + ": " + candidate.card());
       before = now;

@@ -35,6 +35,7 @@ import steadycog.search.Nearby;
 import steadycog.search.Wanted;
 import steadycog.search.Wanted.Field;
 import steadycog.search.Watch;
+import steadycog.study.SizeChoices.Choice;
 
 /** {@code find}: from a ratio to tooth counts. */
 @Command(
@@ -58,6 +59,8 @@ final class FindCommand implements Callable<Integer> {
           "comes out",
           "pushed back",
           "findings");
+
+  private static final List<String> UNSIZED = List.of("-", "-", "-", "-");
 
   /** Where columns of teeth that wind stand. */
   private static final int WOUND = 6;
@@ -189,8 +192,12 @@ final class FindCommand implements Callable<Integer> {
   private static String table(List<Candidate> candidates) {
     boolean wound = candidates.stream().anyMatch(candidate -> candidate.helix() > 0);
     List<String> heads = new ArrayList<>(HEADS);
+    boolean sized = candidates.stream().anyMatch(candidate -> candidate.sized().isPresent());
     if (wound) {
       heads.addAll(WOUND, List.of("helix deg", "N for 1 Nm"));
+    }
+    if (sized) {
+      heads.addAll(WOUND, List.of("module", "face mm", "\u00d8 mm", "kg"));
     }
     TextTable table = new TextTable(0, heads.toArray(String[]::new));
     for (Candidate candidate : candidates) {
@@ -216,9 +223,20 @@ final class FindCommand implements Callable<Integer> {
                 Figures.fixed(candidate.helix(), 2),
                 candidate.thrust().map(Figures::plain).orElse("-")));
       }
+      if (sized) {
+        cells.addAll(WOUND, candidate.sized().map(FindCommand::size).orElse(UNSIZED));
+      }
       table.add(Lines.card(candidate.card()), cells.toArray(String[]::new));
     }
     return table.toString();
+  }
+
+  private static List<String> size(Choice choice) {
+    return List.of(
+        choice.pitch().statement().replace("module ", ""),
+        Figures.significant(choice.face(), 4),
+        Figures.significant(choice.diameter(), 4),
+        Figures.significant(choice.mass(), 3));
   }
 
   private static String ppm(Candidate candidate) {
@@ -231,7 +249,7 @@ final class FindCommand implements Callable<Integer> {
     words.add(
         found.candidates().isEmpty()
             ? "Nothing found."
-            : (found.provenBest() ? "Proven: " : "Cut short, not proven: ")
+            : (found.provenBest() ? "Proven: " : found.cutShort() ? "Cut short, not proven: " : "")
                 + found.query().order()
                 + ".");
     words.add(found.examined() + " combinations covered.");

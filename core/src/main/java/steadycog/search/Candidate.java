@@ -12,6 +12,8 @@ import steadycog.notation.Card;
 import steadycog.number.Ratio;
 import steadycog.shape.PlanetGeometry;
 import steadycog.sizing.Thrust;
+import steadycog.study.SizeChoices;
+import steadycog.study.SizeChoices.Choice;
 import steadycog.torque.EachWay;
 import steadycog.train.Bevel;
 import steadycog.train.Cycloidal;
@@ -41,6 +43,8 @@ import steadycog.train.Train;
  * @param eachWay under load, forwards and backwards
  * @param worst the worst that any rule finds
  * @param trouble the rule that its first error breaks; empty where it has none
+ * @param sized the smallest standard teeth that bear the load asked for, which the train then has;
+ *     empty where none is asked for or none do
  */
 public record Candidate(
     Kind kind,
@@ -57,7 +61,8 @@ public record Candidate(
     Optional<Double> thrust,
     EachWay eachWay,
     Severity worst,
-    Optional<String> trouble) {
+    Optional<String> trouble,
+    Optional<Choice> sized) {
   /** What a wheel has over its teeth, and a ring over its rim, more than its count, in modules. */
   static final double TIPS = 2;
 
@@ -111,8 +116,32 @@ public record Candidate(
                   thrust(subject),
                   eachWay.orElseThrow(),
                   findings.isEmpty() ? Severity.OK : findings.getFirst().severity(),
-                  firstError(findings));
+                  firstError(findings),
+                  Optional.empty());
             });
+  }
+
+  /** The same under a load, sized for it where that can be. */
+  Candidate under(Load load) {
+    Train driven = load.on(train);
+    Optional<Choice> choice = SizeChoices.smallest(driven);
+    return new Candidate(
+        kind,
+        choice.map(Choice::train).orElse(driven),
+        ratio,
+        error,
+        stages,
+        size,
+        diameter,
+        planets,
+        distortion,
+        inStep,
+        helix,
+        thrust,
+        eachWay,
+        worst,
+        trouble,
+        choice);
   }
 
   private static double helix(Train train) {

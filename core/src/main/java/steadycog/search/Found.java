@@ -23,4 +23,9 @@ public record Found(
   public Found {
     candidates = List.copyOf(candidates);
   }
+
+  /** Whether it was stopped, or had to drop leads, before all was looked at that was to be. */
+  public boolean cutShort() {
+    return !provenBest && query.listing().rank() != Rank.LOAD;
+  }
 }

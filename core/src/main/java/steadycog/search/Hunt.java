@@ -51,6 +51,15 @@ public final class Hunt {
    * to the others. Uses all processors; memory is bounded whatever is asked for.
    */
   public static Found run(Query query, Watch watch) {
+    return query
+        .running()
+        .load()
+        .map(load -> Laden.run(query, load, watch))
+        .orElseGet(() -> ofTeeth(query, watch));
+  }
+
+  /** The same, unsized. */
+  static Found ofTeeth(Query query, Watch watch) {
     return new Hunt(query, watch).run();
   }
 

@@ -72,7 +72,7 @@ final class ParallelSource implements Source {
       case STAGES -> steps.byStages();
       case EFFICIENCY ->
           query.running().losses().friction().isPresent() ? steps.whole() : steps.byStages();
-      case SIZE -> steps.capped(2.0 * from * counts[0], given + 2 * to * largest, GROWTH);
+      case SIZE, LOAD -> steps.capped(2.0 * from * counts[0], given + 2 * to * largest, GROWTH);
       case DIAMETER -> steps.capped(counts[0] + Candidate.TIPS, largest + Candidate.RIM, 1.05);
     };
   }

@@ -51,7 +51,7 @@ final class PlanetarySource implements Source {
       case ERROR -> steps.byError();
       case STAGES -> steps.byStages();
       case EFFICIENCY -> steps.whole();
-      case SIZE -> steps.capped(SMALLEST_SET * stages.from(), 2.0 * to * largest, GROWTH);
+      case SIZE, LOAD -> steps.capped(SMALLEST_SET * stages.from(), 2.0 * to * largest, GROWTH);
       case DIAMETER -> steps.capped(SMALLEST_SET, largest + 3, GROWTH);
     };
   }

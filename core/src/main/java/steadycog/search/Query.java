@@ -31,6 +31,10 @@ public record Query(
     if (listing.rank() != Rank.ERROR) {
       tolerance = tolerance.or(() -> Optional.of(USUAL_TOLERANCE));
     }
+    if (listing.rank() == Rank.LOAD && running.load().isEmpty()) {
+      throw new IllegalArgumentException(
+          "the lightest that holds needs a load: say what must be borne, as 1500 rpm 0.5 Nm");
+    }
     int fixed = Math.max(wheels.drivers().size(), wheels.driven().size());
     if (fixed > limits.stages().to()) {
       throw new IllegalArgumentException(
@@ -59,6 +63,11 @@ public record Query(
     this(target, kinds, tolerance, limits, wheels, Winding.STRAIGHT, running, listing);
   }
 
+  /** The same listed otherwise. */
+  Query with(Listing changed) {
+    return new Query(target, kinds, tolerance, limits, wheels, winding, running, changed);
+  }
+
   /** Everything as usual. */
   public static Query of(Target target, Set<Kind> kinds) {
     return new Query(
@@ -82,6 +91,9 @@ public record Query(
   /** {@code the nearest first}, or {@code the most efficient first, within 1%}. */
   public String order() {
     String first = listing.rank().best() + " first";
+    if (listing.rank() == Rank.LOAD) {
+      first += ", of those with the fewest teeth";
+    }
     return listing.rank() == Rank.ERROR ? first : first + ", within " + tolerance.orElseThrow();
   }
 }

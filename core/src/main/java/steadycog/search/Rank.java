@@ -13,7 +13,9 @@ public enum Rank {
   SIZE("the fewest teeth"),
   STAGES("the fewest stages"),
   EFFICIENCY("the most efficient"),
-  DIAMETER("the smallest largest wheel");
+  DIAMETER("the smallest largest wheel"),
+  /** Of those with the fewest teeth: how heavy one is follows only when it is sized. */
+  LOAD("the lightest that holds");
 
   private final String best;
 
@@ -40,7 +42,7 @@ public enum Rank {
     double first =
         switch (this) {
           case ERROR -> of.error();
-          case SIZE -> of.size();
+          case SIZE, LOAD -> of.size();
           case STAGES -> of.stages();
           case EFFICIENCY -> -of.efficiency();
           case DIAMETER -> of.diameter();

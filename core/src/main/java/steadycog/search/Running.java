@@ -10,9 +10,11 @@ import steadycog.train.Losses;
  * @param losses what candidates are made with; their cards say so
  * @param least efficiency that must come out; empty for any
  * @param back what they must do when pushed at the take-off
+ * @param load what they are sized for; empty for none
  */
-public record Running(Losses losses, Optional<Double> least, Back back) {
-  public static final Running ANY = new Running(Losses.UNSTATED, Optional.empty(), Back.ANY);
+public record Running(Losses losses, Optional<Double> least, Back back, Optional<Load> load) {
+  public static final Running ANY =
+      new Running(Losses.UNSTATED, Optional.empty(), Back.ANY, Optional.empty());
 
   /** What a train does when it is pushed at its take-off. */
   public enum Back {
@@ -62,8 +64,8 @@ public record Running(Losses losses, Optional<Double> least, Back back) {
     String bare = text.strip();
     double share =
         bare.endsWith("%")
-            ? Wanted.number(bare.substring(0, bare.length() - 1)) / 100
-            : Wanted.number(bare);
+            ? WantedText.number(bare.substring(0, bare.length() - 1)) / 100
+            : WantedText.number(bare);
     if (share <= 0 || share > 1) {
       throw new IllegalArgumentException("an efficiency is such as 60% or 0.6: found " + bare);
     }

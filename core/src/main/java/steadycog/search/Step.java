@@ -38,7 +38,7 @@ record Step(int stages, double above, double upTo, double over, double cap, Key 
 
   private static double capped(Rank rank, double size, double diameter) {
     return switch (rank) {
-      case SIZE -> size;
+      case SIZE, LOAD -> size;
       case DIAMETER -> diameter;
       case ERROR, STAGES, EFFICIENCY -> 1;
     };

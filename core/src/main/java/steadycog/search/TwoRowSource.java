@@ -49,7 +49,7 @@ final class TwoRowSource implements Source {
     Steps steps = new Steps(query, 1, 1, Steps.ALL);
     return switch (query.listing().rank()) {
       case ERROR, STAGES -> steps.byError();
-      case SIZE, EFFICIENCY, DIAMETER -> steps.whole();
+      case SIZE, EFFICIENCY, DIAMETER, LOAD -> steps.whole();
     };
   }
 

@@ -1,6 +1,5 @@
 package steadycog.search;
 
-import java.util.Arrays;
 import java.util.Collections;
 import java.util.EnumMap;
 import java.util.EnumSet;
@@ -8,10 +7,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
-import java.util.regex.Matcher;
-import steadycog.notation.LossText;
-import steadycog.search.Limits.Direction;
-import steadycog.train.Losses;
 
 /**
  * What is looked for, as it was typed: also while it is half typed or wrong. One text a field; a
@@ -66,7 +61,12 @@ public record Wanted(Map<Field, String> texts) {
         "Kinds",
         ALL,
         "parallel, planetary, two-row, cycloidal, strainwave or all"),
-    RANK(Subject.DAILY, "rank", "First", "error", "error, size, stages, efficiency or diameter"),
+    RANK(
+        Subject.DAILY,
+        "rank",
+        "First",
+        "error",
+        "error, size, stages, efficiency, diameter or load"),
     STAGES(Subject.TEETH, "stages", "Stages", "1..3", "Pairs of wheels, or sets in series"),
     TEETH(Subject.TEETH, "teeth", "Teeth", "12..120", "Of wheels, suns and planets"),
     RING(
@@ -112,6 +112,12 @@ public record Wanted(Map<Field, String> texts) {
         "Axes apart",
         "free",
         "Of every pair, closed by its helix: 64 mm at 1.5 mm, or 42.7 modules"),
+    LOAD(
+        Subject.ROOM,
+        "load",
+        "Must bear",
+        "nothing",
+        "At the drive: 1500 rpm 0.5 Nm, or 1500 rpm 80 W 2000 h; what is found is sized for it"),
     LOSSES(
         Subject.LOSSES,
         "losses",
@@ -294,18 +300,19 @@ public record Wanted(Map<Field, String> texts) {
                 .orElse(usual.teeth()),
             read(Field.RING, Range::parse).or(usual::ring),
             read(Field.PLANETS, text -> Limits.planets(Range.parse(text))).orElse(usual.planets()),
-            read(Field.PER_STAGE, text -> Limits.perStage(number(text))),
-            read(Field.DIRECTION, Wanted::direction).orElse(usual.direction()),
-            read(Field.DISTORTION, text -> Limits.distortion(whole(text)))
+            read(Field.PER_STAGE, text -> Limits.perStage(WantedText.number(text))),
+            read(Field.DIRECTION, WantedText::direction).orElse(usual.direction()),
+            read(Field.DISTORTION, text -> Limits.distortion(WantedText.whole(text)))
                 .orElse(usual.distortion()),
-            read(Field.DIAMETER, text -> Limits.diameter(modules(text))),
+            read(Field.DIAMETER, text -> Limits.diameter(WantedText.modules(text))),
             is(Field.TWO_MODULES),
             is(Field.COAXIAL));
     Running running =
         new Running(
-            read(Field.LOSSES, Wanted::losses).orElse(Running.ANY.losses()),
+            read(Field.LOSSES, WantedText::losses).orElse(Running.ANY.losses()),
             read(Field.EFFICIENCY, Running::share),
-            read(Field.BACKWARDS, Running.Back::parse).orElse(Running.Back.ANY));
+            read(Field.BACKWARDS, Running.Back::parse).orElse(Running.Back.ANY),
+            read(Field.LOAD, Load::parse));
     Optional<Winding.Distance> distance = read(Field.DISTANCE, Winding.Distance::parse);
     Winding winding =
         read(Field.HELIX, text -> Winding.parse(Optional.of(text), distance))
@@ -325,9 +332,9 @@ public record Wanted(Map<Field, String> texts) {
   /** What is listed, and in what order. */
   public Listing listing() {
     return new Listing(
-        read(Field.RANK, Wanted::rank).orElse(Listing.USUAL.rank()),
+        read(Field.RANK, WantedText::rank).orElse(Listing.USUAL.rank()),
         is(Field.ANY),
-        read(Field.TOP, Wanted::whole).orElse(Listing.USUAL.top()));
+        read(Field.TOP, WantedText::whole).orElse(Listing.USUAL.top()));
   }
 
   private <T> Optional<T> read(Field field, Function<String, T> reader) {
@@ -340,61 +347,5 @@ public record Wanted(Map<Field, String> texts) {
     } catch (IllegalArgumentException refused) {
       throw new BadField(field, String.valueOf(refused.getMessage()));
     }
-  }
-
-  static double number(String text) {
-    try {
-      double number = Double.parseDouble(text.strip());
-      if (Double.isFinite(number) && Math.abs(number) < 1e6) {
-        return number;
-      }
-    } catch (NumberFormatException none) {
-      // Said below, together with numbers out of all bounds.
-    }
-    throw new IllegalArgumentException(
-        "'" + text.strip() + "' is not a number below a million: write one such as 20");
-  }
-
-  private static int whole(String text) {
-    double number = number(text);
-    if (number != Math.rint(number)) {
-      throw new IllegalArgumentException("'" + text.strip() + "' is not a whole number");
-    }
-    return (int) number;
-  }
-
-  private static Rank rank(String text) {
-    return Rank.of(text.strip())
-        .orElseThrow(
-            () ->
-                new IllegalArgumentException(
-                    "'"
-                        + text.strip()
-                        + "' is no rank: use "
-                        + String.join(
-                            ", ", Arrays.stream(Rank.values()).map(Rank::word).toList())));
-  }
-
-  private static Losses losses(String text) {
-    return LossText.read(text)
-        .orElseThrow(
-            () ->
-                new IllegalArgumentException(
-                    "'" + text.strip() + "' says no losses: use " + LossText.HELP));
-  }
-
-  /** A length in modules: {@code 40}, or {@code 60 mm at 1.5 mm}, the module standing behind. */
-  private static double modules(String text) {
-    Matcher sized = Winding.SIZED.matcher(text.strip());
-    return sized.matches() ? number(sized.group(1)) / number(sized.group(2)) : number(text);
-  }
-
-  private static Direction direction(String text) {
-    for (Direction direction : Direction.values()) {
-      if (direction.name().equalsIgnoreCase(text.strip())) {
-        return direction;
-      }
-    }
-    throw new IllegalArgumentException("'" + text + "' is no direction: use same or opposite");
   }
 }

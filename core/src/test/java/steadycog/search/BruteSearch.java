@@ -59,7 +59,7 @@ final class BruteSearch {
             .thenComparingInt(Candidate::size);
     return switch (rank) {
       case ERROR -> rest;
-      case SIZE -> Comparator.<Candidate>comparingInt(c -> c.size()).thenComparing(rest);
+      case SIZE, LOAD -> Comparator.<Candidate>comparingInt(c -> c.size()).thenComparing(rest);
       case STAGES -> Comparator.<Candidate>comparingInt(c -> c.stages()).thenComparing(rest);
       case EFFICIENCY ->
           Comparator.comparingDouble((Candidate c) -> -efficiency(c)).thenComparing(rest);

@@ -30,6 +30,7 @@ import steadycog.app.look.Look;
 import steadycog.search.Candidate;
 import steadycog.search.Loosen.Hint;
 import steadycog.search.Rank;
+import steadycog.study.SizeChoices.Choice;
 
 /** Candidates, a line each; sorted by any column, narrowed by words. */
 final class CandidateTable extends TableView<Candidate> {
@@ -43,6 +44,7 @@ final class CandidateTable extends TableView<Candidate> {
   private static final String BACK = "column-back";
   private static final String STAGES = "column-stages";
   private static final String HELIX = "column-helix";
+  private static final String SIZED = "column-for the load";
   private static final String THRUST = "column-thrust";
   private static final String ROWS_OFF = "column-rows off";
 
@@ -56,11 +58,18 @@ final class CandidateTable extends TableView<Candidate> {
   /** Columns by whose measure candidates can be ranked. */
   private static final Map<String, Rank> RANKS =
       Map.of(
-          "column-off by", Rank.ERROR,
-          "column-teeth", Rank.SIZE,
-          "column-stages", Rank.STAGES,
-          "column-out", Rank.EFFICIENCY,
-          "column-\u00d8", Rank.DIAMETER);
+          "column-off by",
+          Rank.ERROR,
+          "column-teeth",
+          Rank.SIZE,
+          "column-stages",
+          Rank.STAGES,
+          "column-out",
+          Rank.EFFICIENCY,
+          "column-\u00d8",
+          Rank.DIAMETER,
+          SIZED,
+          Rank.LOAD);
 
   private static final PseudoClass COMPARED = PseudoClass.getPseudoClass("compared");
 
@@ -153,6 +162,12 @@ final class CandidateTable extends TableView<Candidate> {
         Candidates::thrust,
         Comparator.comparingDouble(c -> c.thrust().orElse(0.0)),
         "The largest along an axis, for 1 Nm at the drive");
+    add(
+        "for the load",
+        false,
+        Candidates::sized,
+        Comparator.comparingDouble(c -> c.sized().map(Choice::mass).orElse(Double.MAX_VALUE)),
+        "The smallest standard module that bears it, and what all wheels weigh");
     add(
         "out",
         false,
@@ -303,6 +318,7 @@ final class CandidateTable extends TableView<Candidate> {
       case BACK -> all.stream().anyMatch(CandidateTable::differsBack);
       case STAGES -> all.stream().map(Candidate::stages).distinct().count() > 1;
       case HELIX -> all.stream().anyMatch(c -> c.helix() > 0);
+      case SIZED -> all.stream().anyMatch(c -> c.sized().isPresent());
       case THRUST -> all.stream().anyMatch(c -> c.thrust().isPresent());
       case ROWS_OFF -> all.stream().anyMatch(c -> c.distortion() > 0);
       default -> true;

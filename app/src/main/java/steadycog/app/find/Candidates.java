@@ -101,6 +101,18 @@ final class Candidates {
     return candidate.diameter() == 0 ? Sign.DASH : Figures.significant(candidate.diameter(), 3);
   }
 
+  static String sized(Candidate candidate) {
+    return candidate
+        .sized()
+        .map(
+            choice ->
+                choice.pitch().statement().replace("module ", "")
+                    + ", "
+                    + Figures.significant(choice.mass(), 3)
+                    + "\u2009kg")
+        .orElse(Sign.DASH);
+  }
+
   static String findings(Candidate candidate) {
     return candidate
         .trouble()
@@ -124,6 +136,7 @@ final class Candidates {
       case STAGES -> "few stages";
       case EFFICIENCY -> "most out";
       case DIAMETER -> "small \u00d8";
+      case LOAD -> "light";
     };
   }
 
@@ -146,6 +159,7 @@ final class Candidates {
       case BACKWARDS -> "whatever it does when pushed";
       case COAXIAL -> "not in line";
       case HELIX -> "straight teeth";
+      case LOAD -> "no load";
       case DISTANCE -> "any distance";
       case DRIVER, DRIVEN -> "without the given wheel";
       case KIND -> kind(hint.first().kind()) + " as well";

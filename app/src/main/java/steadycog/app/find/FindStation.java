@@ -259,7 +259,7 @@ public final class FindStation extends HBox {
     return found.candidates().size()
         + ", "
         + found.query().order()
-        + (found.provenBest() ? ", proven of " : ", cut short after ")
+        + (found.provenBest() ? ", proven of " : found.cutShort() ? ", cut short after " : ", of ")
         + many((double) found.examined());
   }
 

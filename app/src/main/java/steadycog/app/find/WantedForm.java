@@ -266,7 +266,12 @@ final class WantedForm extends VBox {
     Set<Kind> chosen = kindsOf(wanted);
     kinds.forEach((kind, chip) -> chip.setSelected(chosen.contains(kind)));
     Rank rank = Rank.of(wanted.text(Field.RANK)).orElse(Rank.ERROR);
-    ranks.forEach((each, chip) -> chip.setSelected(each == rank));
+    boolean laden = !wanted.text(Field.LOAD).isBlank() || rank == Rank.LOAD;
+    ranks.forEach(
+        (each, chip) -> {
+          chip.setSelected(each == rank);
+          Look.show(chip, each != Rank.LOAD || laden);
+        });
     String direction = wanted.text(Field.DIRECTION);
     directions.forEach(
         (each, chip) ->

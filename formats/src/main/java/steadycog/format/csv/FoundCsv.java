@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import steadycog.search.Candidate;
+import steadycog.study.SizeChoices.Choice;
 
 /** Candidates of a search, a line each; the card stands on one line, statements parted by ;. */
 public final class FoundCsv {
@@ -24,6 +25,10 @@ public final class FoundCsv {
                   "planets in step",
                   "helix, deg",
                   "thrust for 1 Nm, N",
+                  "teeth that bear the load",
+                  "face, mm",
+                  "round all, mm",
+                  "mass, kg",
                   "efficiency",
                   "pushed back",
                   "efficiency backwards",
@@ -55,6 +60,10 @@ public final class FoundCsv {
             Boolean.toString(candidate.inStep()),
             Csv.number(candidate.helix()),
             candidate.thrust().map(Csv::number).orElse(""),
+            candidate.sized().map(one -> one.pitch().statement()).orElse(""),
+            Csv.number(candidate.sized().map(Choice::face)),
+            Csv.number(candidate.sized().map(Choice::diameter)),
+            Csv.number(candidate.sized().map(Choice::mass)),
             Csv.number(candidate.eachWay().efficiency()),
             Csv.pushedBack(Optional.of(candidate.eachWay().backwards())),
             Csv.number(candidate.eachWay().backwards().efficiency()),

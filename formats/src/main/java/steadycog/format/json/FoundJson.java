@@ -13,6 +13,7 @@ import steadycog.search.Loosen;
 import steadycog.search.Nearby;
 import steadycog.search.Query;
 import steadycog.search.TargetTolerance;
+import steadycog.study.SizeChoices.Choice;
 
 /** What a search found as JSON; every candidate's card is whole, ready for {@code solve -}. */
 public final class FoundJson {
@@ -77,6 +78,10 @@ public final class FoundJson {
     node.put("inStep", candidate.inStep());
     node.put("helixDegrees", candidate.helix());
     node.put("thrustN", candidate.thrust().orElse(null));
+    node.put("pitch", candidate.sized().map(one -> one.pitch().statement()).orElse(null));
+    node.put("faceMm", candidate.sized().map(Choice::face).orElse(null));
+    node.put("largestMm", candidate.sized().map(Choice::diameter).orElse(null));
+    node.put("massKg", candidate.sized().map(Choice::mass).orElse(null));
     JsonValues.putNumber(node, "efficiency", candidate.eachWay().efficiency());
     LoadingJson.addBackwards(node, Optional.of(candidate.eachWay().backwards()));
     node.put("worst", candidate.worst().word());
