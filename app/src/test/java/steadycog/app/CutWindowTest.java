@@ -15,6 +15,7 @@ import java.util.Optional;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
+import javafx.scene.control.ComboBox;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.ToggleButton;
@@ -181,6 +182,23 @@ class CutWindowTest extends InWindow {
     assertFalse(find("#size-panel .scroll-pane", Node.class).isVisible(), "sizes of another train");
     enter("#rate-life", "");
     assertFalse(card().contains("rating"), card());
+  }
+
+  @Test
+  void partsOfTheirOwnModulesAreSizedOneByOne() {
+    cutSheet(
+        "fore: parallel 20 ~ 60\nrear: parallel 18 ~ 50\njoin fore.B = rear.A\nmodule fore 1 mm;"
+            + " module rear 2 mm; drive fore.A 900 rpm 2 Nm; take rear.B; rating life 800 h");
+    ComboBox<?> part = find("#size-part", ComboBox.class);
+    assertEquals(List.of("fore", "rear"), part.getItems());
+    robot.interact(() -> part.getSelectionModel().selectLast());
+    fire("#size-it");
+    waitUntil(() -> !find("#size-it", Button.class).isDisabled());
+    fire("#size-panel .cure");
+    assertTrue(card().contains("module fore 1 mm"), card());
+    assertFalse(card().contains("module rear 2 mm"), card());
+    cutSheet("parallel 20 ~ 60; module 1 mm");
+    assertFalse(isShown(part));
   }
 
   @Test

@@ -8,6 +8,7 @@ import steadycog.number.Exact;
 import steadycog.train.Duty;
 import steadycog.train.Duty.Mounting;
 import steadycog.train.Duty.Term;
+import steadycog.train.Geometry;
 import steadycog.train.WheelSize;
 
 /**
@@ -16,8 +17,8 @@ import steadycog.train.WheelSize;
  */
 final class DutyText {
   private static final String EXPECTED =
-      "life, quality, overload, reliability, bending or contact and a number, open, enclosed,"
-          + " precise, finest or crowned";
+      "life, quality, overload, reliability, grade, bending or contact and a number, open,"
+          + " enclosed, precise, finest or crowned";
 
   private DutyText() {}
 
@@ -84,6 +85,26 @@ final class DutyText {
         .filter(state -> !state.text().isEmpty() && !known.contains(state.text()))
         .map(state -> state.problem("duty of '" + state.text() + "': " + expected))
         .toList();
+  }
+
+  /** {@code geometry A J 0.30 I 0.121}. */
+  static WheelSize geometry(Statement statement) throws BadStatement {
+    Geometry factors = Geometry.NONE;
+    do {
+      Geometry sofar = factors;
+      Token word = statement.expectWord("J or I and a number");
+      boolean bending = word.is("j");
+      if (!bending && !word.is("i")) {
+        throw Statement.unexpected(word, "J or I and a number");
+      }
+      if ((bending ? sofar.bending() : sofar.contact()).isPresent()) {
+        throw new BadStatement(word.problem("a second " + word.text() + ": leave one"));
+      }
+      Token at = statement.peek();
+      BigFraction value = statement.expectNumber("a factor, as J 0.30");
+      factors = Statement.at(at, value, bending ? sofar::withBending : sofar::withContact);
+    } while (!statement.atEnd());
+    return WheelSize.NONE.withGeometry(Optional.of(factors));
   }
 
   static WheelSize hardness(Statement statement) throws BadStatement {

@@ -93,7 +93,7 @@ public final class SizeText {
           case "duty" -> Sizes.UNSTATED.withDuty(DutyText.share(statement));
           case "build" -> HelixText.readBuilt(statement, parts, names);
           case "shafting", "bearing" -> ShaftText.read(verb, statement, names);
-          case "shift", "offset", "tool" -> readOwn(verb, statement, parts, names);
+          case "shift", "offset", "tool", "geometry" -> readOwn(verb, statement, parts, names);
           default ->
               startsMember(verb, statement)
                   ? readOwn(verb, statement, parts, names)
@@ -124,6 +124,10 @@ public final class SizeText {
       throw new BadStatement(
           at.problem("an offset of " + wheel + ": it has no teeth to make thinner; leave it out"));
     }
+    if (verb.equals("geometry") && !(part.takesHelix() && toothed(part, wheel))) {
+      throw new BadStatement(
+          at.problem("geometry factors of " + wheel + ": its teeth are not rated; leave them out"));
+    }
     if (verb.equals("shift") && !part.takesShift(wheel)) {
       throw new BadStatement(
           at.problem("a shift of " + wheel + ": " + part.noShift() + "; leave it out"));
@@ -151,6 +155,7 @@ public final class SizeText {
       case "offset" -> Statement.at(at, length(statement), WheelSize.NONE::withOffset);
       case "tool" -> readTool(statement);
       case "hardness" -> DutyText.hardness(statement);
+      case "geometry" -> DutyText.geometry(statement);
       default -> WheelSize.NONE.withMade(Optional.of(readMade(statement)));
     };
   }
@@ -373,6 +378,7 @@ public final class SizeText {
         .or(() -> size.helix().map(helix -> "helix" + of + " " + helix))
         .or(() -> size.built().map(built -> "build" + of + " " + built))
         .or(() -> size.hardness().map(hb -> "hardness" + of + " " + Exact.plain(hb) + " HB"))
+        .or(() -> size.geometry().map(factors -> "geometry" + of + " " + factors))
         .or(() -> size.shaft().map(shaft -> "shafting" + of + " " + shaft))
         .or(() -> size.bearing().map(bearing -> "bearing" + of + " " + bearing))
         .or(() -> size.pitch().map(pitch -> pitch.statement().replaceFirst(" ", of + " ")))

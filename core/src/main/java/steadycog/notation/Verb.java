@@ -49,6 +49,7 @@ enum Verb {
   TOOL(Follows.MEMBERS),
   SHAFTING(Follows.of(MEMBER, Follows.SHAFTINGS, STRESS)),
   BEARING(Follows.of(MEMBER, List.of("rating", "at"), FORCE, LENGTH)),
+  GEOMETRY(Follows.of(MEMBER, List.of("J", "I"))),
   HARDNESS(Follows.of(MEMBER, List.of("HB"))),
   RATING(Follows.of(NOBODY, Follows.RATINGS)),
   DUTY(Follows.NOTHING);

@@ -98,6 +98,11 @@ public record RatedShaft(
 
   /** What people call it: {@code shaft of C}, {@code pin of planet}. */
   public String name() {
-    return (pin ? "pin of " : "shaft of ") + member;
+    return name(member.toString());
+  }
+
+  /** The same where its member has a shorter name. */
+  public String name(String of) {
+    return (pin ? "pin of " : "shaft of ") + of;
   }
 }

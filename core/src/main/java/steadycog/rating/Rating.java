@@ -4,6 +4,8 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
+import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.motion.Motion;
 import steadycog.number.AngularSpeed;
 import steadycog.piece.Blank;
@@ -17,6 +19,7 @@ import steadycog.sizing.ToothLoad;
 import steadycog.train.Bore;
 import steadycog.train.Duty;
 import steadycog.train.Duty.Term;
+import steadycog.train.Geometry;
 import steadycog.train.Helices;
 import steadycog.train.Helix;
 import steadycog.train.Material;
@@ -193,9 +196,24 @@ public record Rating(Duty duty, List<RatedMesh> meshes, List<Mesh> unrated) {
           MeshFactors.dynamic(duty.value(Term.QUALITY), load.speed().orElse(0.0)),
           MeshFactors.distribution(face, pinion, duty),
           Reliability.ofTeeth(duty.value(Term.RELIABILITY)),
-          MeshFactors.pitting(
-              figures.pair().working(), ratio(figures.mesh()), figures.pair().internal(), sharing),
+          pitting(figures, sharing),
           sharing);
+    }
+
+    /** I as the card gives it for either wheel, else as worked out. */
+    private double pitting(MeshFigures figures, double sharing) {
+      return Stream.of(figures.mesh().a(), figures.mesh().b())
+          .flatMap(wheel -> train.size(wheel).geometry().stream())
+          .flatMap(given -> given.contact().stream())
+          .mapToDouble(BigFraction::doubleValue)
+          .findFirst()
+          .orElseGet(
+              () ->
+                  MeshFactors.pitting(
+                      figures.pair().working(),
+                      ratio(figures.mesh()),
+                      figures.pair().internal(),
+                      sharing));
     }
 
     /** mN: 1 of teeth that do not overlap along the face; else pN / (0.95 Z). */
@@ -213,7 +231,12 @@ public record Rating(Duty duty, List<RatedMesh> meshes, List<Mesh> unrated) {
       return new ToothFactors(
           ToothFactors.size(face, lewis, figures.winding().normalModule()),
           ToothFactors.rim(backup(wheel)),
-          j.value(),
+          train
+              .size(wheel)
+              .geometry()
+              .flatMap(Geometry::bending)
+              .map(BigFraction::doubleValue)
+              .orElse(j.value()),
           j.form(),
           j.concentration());
     }

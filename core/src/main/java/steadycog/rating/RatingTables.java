@@ -52,7 +52,8 @@ public final class RatingTables {
     return columns.isEmpty() ? List.of() : List.of(bending(), contact());
   }
 
-  private SheetTable bending() {
+  /** Factors against bending; no columns where nothing is loaded. */
+  public SheetTable bending() {
     double wanted = rating.duty().value(Term.BENDING);
     List<Row> rows = new ArrayList<>(loads(c -> c.tooth.bendingDecides()));
     rows.add(row("Kv dynamic", "", c -> bent(c).mesh().dynamic()));
@@ -64,17 +65,18 @@ public final class RatingTables {
     rows.add(row("J geometry", "", c -> bent(c).tooth().bending()));
     rows.add(row("bending at the root", stress(), c -> shown(bent(c).bending())));
     rows.add(row("stress allowed", stress(), c -> shown(c.tooth.allowedBending())));
-    rows.add(
-        words(
-            "it is that of",
-            c -> c.tooth.source() + (c.tooth.bothWays() ? ", bent both ways" : "")));
+    rows.add(words("it is that of", c -> c.tooth.source()));
+    if (columns.stream().anyMatch(c -> c.tooth.bothWays())) {
+      rows.add(words("bent", c -> c.tooth.bothWays() ? "both ways" : "one way"));
+    }
     rows.add(row("cycles", "", c -> bent(c).cycles()));
     rows.add(row("YN life", "", c -> c.tooth.bendingLife()));
     rows.add(factor("SF", wanted, c -> c.tooth.bendingFactor()));
     return table(BENDING + asked(Term.BENDING), rows);
   }
 
-  private SheetTable contact() {
+  /** Factors against pitting, likewise. */
+  public SheetTable contact() {
     double wanted = rating.duty().value(Term.CONTACT);
     List<Row> rows = new ArrayList<>(loads(c -> c.tooth.contactDecides()));
     rows.add(row("Kv dynamic", "", c -> pressed(c).mesh().dynamic()));

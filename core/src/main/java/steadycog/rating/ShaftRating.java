@@ -39,9 +39,10 @@ import steadycog.train.WheelSize;
  * outside is not known here.
  *
  * @param shafts in the order of the card, pins among them
+ * @param walls of flexsplines, screened
  * @param unrated members of shafts that other teeth press, or that are hollow
  */
-public record ShaftRating(List<RatedShaft> shafts, List<MemberId> unrated) {
+public record ShaftRating(List<RatedShaft> shafts, List<FlexWall> walls, List<MemberId> unrated) {
   private static final double NMM_PER_NM = 1000;
   private static final double RPM_PER_RAD_S = 30 / Math.PI;
   private static final double MILLION_TURNS_IN_MINUTES = 1e6 / 60;
@@ -53,6 +54,7 @@ public record ShaftRating(List<RatedShaft> shafts, List<MemberId> unrated) {
 
   public ShaftRating {
     shafts = List.copyOf(shafts);
+    walls = List.copyOf(walls);
     unrated = List.copyOf(unrated);
   }
 
@@ -60,7 +62,7 @@ public record ShaftRating(List<RatedShaft> shafts, List<MemberId> unrated) {
   public static ShaftRating of(Train train, FaceLayout face, List<Running> runnings) {
     List<Running> all = runnings.stream().filter(one -> one.share() > 0).toList();
     return all.isEmpty()
-        ? new ShaftRating(List.of(), List.of())
+        ? new ShaftRating(List.of(), List.of(), List.of())
         : new Maker(train, face, all).rating();
   }
 
@@ -135,7 +137,7 @@ public record ShaftRating(List<RatedShaft> shafts, List<MemberId> unrated) {
         }
       }
       pins(all);
-      return new ShaftRating(all, unrated);
+      return new ShaftRating(all, FlexWall.of(train, runnings), unrated);
     }
 
     private boolean isRing(MemberId member) {

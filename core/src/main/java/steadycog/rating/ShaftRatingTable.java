@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.ToDoubleFunction;
+import java.util.stream.Stream;
 import steadycog.number.Figures;
 import steadycog.number.Unit;
 import steadycog.number.Units;
@@ -16,6 +17,7 @@ import steadycog.sizing.SheetTable.Row;
 /** Shafts, pins and bearings line by line, a column each. */
 public record ShaftRatingTable(ShaftRating rating, Units units) {
   private static final String TITLE = "Shafts and bearings";
+  private static final String WALLS = "Flexspline's wall, a screening";
   private static final int DIGITS = 4;
 
   /** What rounding leaves of forces and moments that cancel. */
@@ -23,12 +25,46 @@ public record ShaftRatingTable(ShaftRating rating, Units units) {
 
   /** What the lines go together by; empty where a table of that title is another. */
   public static Optional<String> formula(String title) {
+    if (title.equals(WALLS)) {
+      return Optional.of(
+          "Flexspline's wall, a screening: 1.5 E s w0 / r\u00b2 of its forced shape, against what"
+              + " is allowed or a round specimen of its steel endures");
+    }
     return title.equals(TITLE)
         ? Optional.of(
             "Shafts: 1 / n = 16 / (\u03c0 d\u00b3) (2 Kf M / Se + \u221a3 Kfs T / Sut), and n = Sy"
                 + " / \u03c3\u2032; pins: bending and shear against Sy; bearings: L10 = (C /"
                 + " P)\u00b3 million turns")
         : Optional.empty();
+  }
+
+  /** Those that have columns. */
+  public List<SheetTable> all() {
+    return Stream.of(table(), walls()).filter(one -> !one.columns().isEmpty()).toList();
+  }
+
+  /** Stress ratios of flexsplines; no columns where there are none. */
+  public SheetTable walls() {
+    List<Row> rows =
+        List.of(
+            wall("bending stress", stress(), w -> figure(stress(w.stress()), false, false)),
+            wall("stress allowed", stress(), w -> figure(stress(w.allowed()), !w.stated(), false)),
+            wall("stress ratio", "", w -> figure(w.ratio(), false, w.ratio() > 1)),
+            wall("bent to and fro", "times", w -> figure(w.cycles(), false, false)));
+    return new SheetTable(
+        WALLS, rating.walls().stream().map(wall -> wall.flex().toString()).toList(), rows);
+  }
+
+  private Row wall(String label, String unit, Function<FlexWall, Cell> cell) {
+    return new Row(label, unit, Field.FOLLOWS, rating.walls().stream().map(cell).toList());
+  }
+
+  private String stress() {
+    return units.of(Unit.Dimension.STRESS).orElse(Unit.MPA).symbol();
+  }
+
+  private double stress(double mpa) {
+    return units.of(Unit.Dimension.STRESS).orElse(Unit.MPA).fromBase(mpa * Unit.MPA.inBase());
   }
 
   /** No columns where no shaft bears anything. */

@@ -3,6 +3,7 @@ package steadycog.rating;
 import java.util.Optional;
 import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.piece.Blank;
+import steadycog.train.Duty.Term;
 import steadycog.train.Made;
 import steadycog.train.Material;
 import steadycog.train.MemberId;
@@ -25,22 +26,26 @@ record Strength(
     String source) {
   static final double MPA_PER_PSI = 0.006894757;
 
-  private static final double CASE_BENDING_PSI = 55_000;
-  private static final double CASE_CONTACT_PSI = 180_000;
+  /** Of case-hardened steel, by grade (Shigley, tables 14-3 and 14-6), psi. */
+  private static final double[] CASE_BENDING_PSI = {55_000, 65_000};
+
+  private static final double[] CASE_CONTACT_PSI = {180_000, 225_000};
 
   static Strength of(Train train, MemberId wheel) {
     Made made = Blank.made(train, wheel);
     Optional<BigFraction> stated = train.size(wheel).hardness();
+    int grade = (int) train.sizes().duty().value(Term.GRADE);
     Strength own =
         switch (made.material()) {
           case STEEL ->
               throughHardened(
                   stated.map(BigFraction::doubleValue).orElse((double) Rating.USUAL_BRINELL),
+                  grade,
                   stated.isPresent() ? "" : ", assumed");
           case HARDENED ->
               new Strength(
-                  CASE_BENDING_PSI * MPA_PER_PSI,
-                  CASE_CONTACT_PSI * MPA_PER_PSI,
+                  CASE_BENDING_PSI[grade - 1] * MPA_PER_PSI,
+                  CASE_CONTACT_PSI[grade - 1] * MPA_PER_PSI,
                   Optional.empty(),
                   LifeCurve.caseBending(),
                   LifeCurve.contact(),
@@ -66,11 +71,14 @@ record Strength(
         entered && !own.bendingLife.equals(LifeCurve.FLAT) ? "stresses as stated" : own.source);
   }
 
-  /** Through-hardened steel of grade 1 (AGMA 2001; Shigley, figs. 14-2 and 14-5). */
-  static Strength throughHardened(double brinell, String how) {
+  /** Through-hardened steel (AGMA 2001; Shigley, figs. 14-2 and 14-5). */
+  static Strength throughHardened(double brinell, int grade, String how) {
+    boolean better = grade == 2;
+    double bending = better ? 102 * brinell + 16_400 : 77.3 * brinell + 12_800;
+    double contact = better ? 349 * brinell + 34_300 : 322 * brinell + 29_100;
     return new Strength(
-        (77.3 * brinell + 12_800) * MPA_PER_PSI,
-        (322 * brinell + 29_100) * MPA_PER_PSI,
+        bending * MPA_PER_PSI,
+        contact * MPA_PER_PSI,
         Optional.of(brinell),
         LifeCurve.bending(brinell),
         LifeCurve.contact(),

@@ -86,10 +86,12 @@ public record NamedStudy(
   }
 
   private Stream<SheetTable> rated(Rating rating, Units units) {
-    return Stream.concat(
-        new RatingTables(rating, units).all().stream(),
-        Stream.of(new ShaftRatingTable(shafts().orElseThrow(), units).table(), whatIf().table())
-            .filter(table -> !table.columns().isEmpty()));
+    Stream<SheetTable> all =
+        Stream.concat(
+            new RatingTables(rating, units).all().stream(),
+            new ShaftRatingTable(shafts().orElseThrow(), units).all().stream());
+    return Stream.concat(all, Stream.of(whatIf().table()))
+        .filter(table -> !table.columns().isEmpty());
   }
 
   /** What to change first, where a rating is asked for. */

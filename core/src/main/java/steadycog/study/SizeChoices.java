@@ -131,7 +131,7 @@ public record SizeChoices(List<Choice> choices, Optional<Choice> nearest) {
     }
     if (wish.part().isEmpty() && train.hasOwnPitches()) {
       throw new IllegalArgumentException(
-          "the train has several modules: size one part after the other, as --part "
+          "the train has several modules: size one part after the other, such as "
               + train.parts().getFirst().name());
     }
     boolean inch = train.pitch().filter(Pitch.Diametral.class::isInstance).isPresent();

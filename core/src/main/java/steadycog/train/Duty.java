@@ -38,6 +38,8 @@ public record Duty(
     /** Overload factor Ko: 1 even, 1.25 light, 1.5 medium, 1.75 heavy shock. */
     OVERLOAD("overload", "1", "1", "5", "overload factor"),
     RELIABILITY("reliability", "0.99", "0.5", "0.9999", "reliability"),
+    /** Of the steels' making, 1 or 2. */
+    GRADE("grade", "1", "1", "2", "grade of steel"),
     /** The factor that bending is to have. */
     BENDING("bending", "1.5", "0.5", "10", "factor against bending"),
     /** The factor that contact is to have. */
@@ -107,7 +109,8 @@ public record Duty(
     ordered.putAll(terms);
     ordered.forEach(
         (term, value) -> {
-          if (value.compareTo(term.least) < 0 || value.compareTo(term.most) > 0) {
+          boolean half = term == Term.GRADE && !Exact.isWhole(value);
+          if (half || value.compareTo(term.least) < 0 || value.compareTo(term.most) > 0) {
             throw new IllegalArgumentException(
                 term.word
                     + " "

@@ -25,6 +25,7 @@ import steadycog.number.Unit;
  * @param hardness of its teeth, if of steel, Brinell, 100 to 450
  * @param shaft that it sits on, or the pin of a planet
  * @param bearing of that shaft, or of a planet on its pin
+ * @param geometry factors of its rating that are not worked out
  */
 public record WheelSize(
     Optional<Quantity> width,
@@ -38,10 +39,12 @@ public record WheelSize(
     Optional<Built> built,
     Optional<BigFraction> hardness,
     Optional<ShaftSize> shaft,
-    Optional<BearingSize> bearing) {
+    Optional<BearingSize> bearing,
+    Optional<Geometry> geometry) {
   /** Nothing stated. */
   public static final WheelSize NONE =
       new WheelSize(
+          Optional.empty(),
           Optional.empty(),
           Optional.empty(),
           Optional.empty(),
@@ -96,69 +99,88 @@ public record WheelSize(
 
   public WheelSize withWidth(Optional<Quantity> changed) {
     return new WheelSize(
-        changed, shift, bore, offset, made, tool, pitch, helix, built, hardness, shaft, bearing);
+        changed, shift, bore, offset, made, tool, pitch, helix, built, hardness, shaft, bearing,
+        geometry);
   }
 
   public WheelSize withShift(Optional<BigFraction> changed) {
     return new WheelSize(
-        width, changed, bore, offset, made, tool, pitch, helix, built, hardness, shaft, bearing);
+        width, changed, bore, offset, made, tool, pitch, helix, built, hardness, shaft, bearing,
+        geometry);
   }
 
   public WheelSize withBore(Optional<Bore> changed) {
     return new WheelSize(
-        width, shift, changed, offset, made, tool, pitch, helix, built, hardness, shaft, bearing);
+        width, shift, changed, offset, made, tool, pitch, helix, built, hardness, shaft, bearing,
+        geometry);
   }
 
   public WheelSize withOffset(Optional<Quantity> changed) {
     return new WheelSize(
-        width, shift, bore, changed, made, tool, pitch, helix, built, hardness, shaft, bearing);
+        width, shift, bore, changed, made, tool, pitch, helix, built, hardness, shaft, bearing,
+        geometry);
   }
 
   public WheelSize withMade(Optional<Made> changed) {
     return new WheelSize(
-        width, shift, bore, offset, changed, tool, pitch, helix, built, hardness, shaft, bearing);
+        width, shift, bore, offset, changed, tool, pitch, helix, built, hardness, shaft, bearing,
+        geometry);
   }
 
   /** The same with a tool of so many edges on it. */
   public WheelSize withTool(Optional<Integer> changed) {
     return new WheelSize(
-        width, shift, bore, offset, made, changed, pitch, helix, built, hardness, shaft, bearing);
+        width, shift, bore, offset, made, changed, pitch, helix, built, hardness, shaft, bearing,
+        geometry);
   }
 
   /** The same with teeth of that size. */
   public WheelSize withPitch(Optional<Pitch> changed) {
     return new WheelSize(
-        width, shift, bore, offset, made, tool, changed, helix, built, hardness, shaft, bearing);
+        width, shift, bore, offset, made, tool, changed, helix, built, hardness, shaft, bearing,
+        geometry);
   }
 
   /** The same with teeth that wind so. */
   public WheelSize withHelix(Optional<Helix> changed) {
     return new WheelSize(
-        width, shift, bore, offset, made, tool, pitch, changed, built, hardness, shaft, bearing);
+        width, shift, bore, offset, made, tool, pitch, changed, built, hardness, shaft, bearing,
+        geometry);
   }
 
   /** The same brought to its place so. */
   public WheelSize withBuilt(Optional<Built> changed) {
     return new WheelSize(
-        width, shift, bore, offset, made, tool, pitch, helix, changed, hardness, shaft, bearing);
+        width, shift, bore, offset, made, tool, pitch, helix, changed, hardness, shaft, bearing,
+        geometry);
   }
 
   /** The same with teeth of that hardness, Brinell. */
   public WheelSize withHardness(Optional<BigFraction> changed) {
     return new WheelSize(
-        width, shift, bore, offset, made, tool, pitch, helix, built, changed, shaft, bearing);
+        width, shift, bore, offset, made, tool, pitch, helix, built, changed, shaft, bearing,
+        geometry);
   }
 
   /** The same on such a shaft or pin. */
   public WheelSize withShaft(Optional<ShaftSize> changed) {
     return new WheelSize(
-        width, shift, bore, offset, made, tool, pitch, helix, built, hardness, changed, bearing);
+        width, shift, bore, offset, made, tool, pitch, helix, built, hardness, changed, bearing,
+        geometry);
   }
 
   /** The same in such bearings. */
   public WheelSize withBearing(Optional<BearingSize> changed) {
     return new WheelSize(
-        width, shift, bore, offset, made, tool, pitch, helix, built, hardness, shaft, changed);
+        width, shift, bore, offset, made, tool, pitch, helix, built, hardness, shaft, changed,
+        geometry);
+  }
+
+  /** The same with such factors of its rating. */
+  public WheelSize withGeometry(Optional<Geometry> changed) {
+    return new WheelSize(
+        width, shift, bore, offset, made, tool, pitch, helix, built, hardness, shaft, bearing,
+        changed);
   }
 
   /** These words and {@code more}; throws IllegalArgumentException where both say one thing. */
@@ -175,7 +197,8 @@ public record WheelSize(
         one("build" + of, built, more.built),
         one("hardness" + of, hardness, more.hardness),
         one("shafting" + of, shaft, more.shaft),
-        one("bearing" + of, bearing, more.bearing));
+        one("bearing" + of, bearing, more.bearing),
+        one("geometry" + of, geometry, more.geometry));
   }
 
   /** What is stated here, else what {@code common} says. */
@@ -192,7 +215,8 @@ public record WheelSize(
         built.or(common::built),
         hardness.or(common::hardness),
         shaft.map(own -> common.shaft.map(own::or).orElse(own)).or(common::shaft),
-        bearing.map(own -> common.bearing.map(own::or).orElse(own)).or(common::bearing));
+        bearing.map(own -> common.bearing.map(own::or).orElse(own)).or(common::bearing),
+        geometry.or(common::geometry));
   }
 
   static <T> Optional<T> one(String what, Optional<T> first, Optional<T> second) {
@@ -217,6 +241,7 @@ public record WheelSize(
     hardness.ifPresent(given -> all.add(whole.apply(NONE.withHardness(hardness))));
     shaft.ifPresent(given -> all.add(whole.apply(NONE.withShaft(shaft))));
     bearing.ifPresent(given -> all.add(whole.apply(NONE.withBearing(bearing))));
+    geometry.ifPresent(given -> all.add(whole.apply(NONE.withGeometry(geometry))));
     return all;
   }
 }

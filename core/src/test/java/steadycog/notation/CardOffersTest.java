@@ -108,7 +108,7 @@ class CardOffersTest {
         "parallel 20 ~ 65\\ndrive A 3rp| rpm",
         "'parallel 20 ~ 65\\nlock A = ' | A B",
         "'parallel 20 ~ 65\\nwidth 3 ' | mm in cm",
-        "parallel 20 ~ 65\\nmaterial B br| brass",
+        "parallel 20 ~ 65\\nmaterial B bra| brass",
         "parallel 20 ~ 65\\nefficiency A| A-B",
         "'parallel 20 ~ 65\\nstate low: ' | drive hold take lock",
         "parallel 20 ~ 65\\nstate low: hold B; ta| take",

@@ -86,7 +86,7 @@ class CardTest {
         "parallel 20 ~ 30; clearance wood| 1:29: found 'wood', expected a process (printed,"
             + " laser, machined) or a gap (flank, tip, bore, apart) and a length",
         "parallel 20 ~ 30; material A wood| 1:30: found 'wood', expected a material: steel,"
-            + " hardened, brass, aluminium, acetal, nylon, pla, petg",
+            + " hardened, bronze, brass, aluminium, acetal, nylon, pla, petg",
         "parallel 20 ~ 30; width A 5 mm; width A 6 mm| 1:33: a second width of A: leave one",
         "planetary sun 20 planet 20 x4 ring 60; shift ring 0.2| 1:46: a shift of ring: in a set it"
             + " follows from the shift of the planets and the sun; leave it out",
@@ -101,7 +101,7 @@ class CardTest {
             + " strainwave, bevel, differential, shaft) or drive, hold, take, lock, join, coaxial,"
             + " brake, clutch, state, place, efficiency, friction, module, dp, angle, helix, build,"
             + " width, shift, bore, clearance, offset, material, distance, sharing, tolerance,"
-            + " tool, hardness, rating or duty",
+            + " tool, shafting, bearing, geometry, hardness, rating or duty",
         "planetary| 1:10: found the end of the statement, expected planet with a tooth count, as in"
             + " planet 15 x3",
         "planetary planet 15 x3| 1:23: found the end of the statement, expected a sun or a ring for"

@@ -70,6 +70,39 @@ class RatingTest {
     assertEquals(1.52, mesh.b().contactFactor(), 0.005);
   }
 
+  /** The same with J and I of the chart on the card: nothing is left to be scaled. */
+  @Test
+  void factorsOfAChartStandOnTheCard() throws CardException {
+    RatedMesh mesh =
+        rating(PAIR + "; geometry A J 0.30 I 0.121; geometry B J 0.40").meshes().getFirst();
+    assertEquals(6417, psi(mesh.a().bendingDecides().bending()), 8);
+    assertEquals(4852, psi(mesh.b().bendingDecides().bending()), 8);
+    assertEquals(5.61, mesh.a().bendingFactor(), 0.01);
+    assertEquals(6.83, mesh.b().bendingFactor(), 0.012);
+    assertEquals(1.69, mesh.a().contactFactor(), 0.005);
+    assertEquals(0.121, mesh.b().contactDecides().mesh().pitting(), 1e-12);
+    for (String wrong :
+        List.of("geometry A J 3", "geometry A J 0.3 J 0.3", "geometry A K 1", "geometry J 0.3")) {
+      assertThrows(CardException.class, () -> Card.read(PAIR + "; " + wrong), wrong);
+    }
+    assertThrows(
+        CardException.class, () -> Card.read("bevel 11 ~ 43; geometry crown J 0.3"), "not rated");
+  }
+
+  /** Grade 2 by the same figures' other lines. */
+  @Test
+  void betterSteelBearsMore() throws CardException {
+    RatedTooth usual = rating(PAIR).meshes().getFirst().a();
+    RatedTooth better = rating(PAIR + " grade 2").meshes().getFirst().a();
+    double more = (102 * 240 + 16_400) / (77.3 * 240 + 12_800);
+    assertEquals(more, better.bendingFactor() / usual.bendingFactor(), 1e-6);
+    assertEquals(
+        (349 * 240 + 34_300) / (322.0 * 240 + 29_100),
+        better.contactFactor() / usual.contactFactor(),
+        1e-6);
+    assertThrows(CardException.class, () -> Card.read(PAIR + " grade 1.5"));
+  }
+
   /**
    * J of pairs at the highest point of single contact as tables print it for this rack: rounded by
    * 0.25 modules, thinned by 0.024 for play (AGMA 908; Norton, tables of J).

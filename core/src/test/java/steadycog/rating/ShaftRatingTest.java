@@ -183,6 +183,26 @@ class ShaftRatingTest {
         one.life().orElseThrow().hours() * 2 / 9, harder.life().orElseThrow().hours(), 1e-6);
   }
 
+  /** 160 in 162: 81/80 turns against the flexspline a turn, two lobes; 1.5 E s w0 / r^2. */
+  @Test
+  void aFlexsplinesWallIsBentTwiceATurn() throws CardException {
+    String card =
+        "strainwave flex 160 circular 162 lobes 2 wall 0.5 mm%s; module 0.5 mm; drive wave 1000 rpm"
+            + " 1 Nm; hold circular; take flex; rating life 1000 h reliability 0.5";
+    FlexWall wall = Ratings.shafts(train(card.formatted(""))).walls().getFirst();
+    assertEquals(2 * 1012.5 * 60 * 1000, wall.cycles(), 1e-3);
+    // Teeth go 0.85 modules below the pitch circle, the wall is 0.5 mm, deflection one module.
+    double radius = 40 - 0.85 * 0.5 - 0.25;
+    assertEquals(1.5 * 206_000 * 0.5 * 0.5 / (radius * radius), wall.stress(), wall.stress() / 50);
+    assertEquals(4.51 * Math.pow(570, -0.265) * 570 / 2, wall.allowed(), 0.6);
+    FlexWall stated = Ratings.shafts(train(card.formatted(" allow 300 MPa"))).walls().getFirst();
+    assertEquals(wall.stress() / 300, stated.ratio(), 1e-12);
+    ShaftRatingTable table =
+        new ShaftRatingTable(Ratings.shafts(train(card.formatted(""))), Units.USUAL);
+    assertEquals(List.of("flex"), table.walls().columns());
+    assertTrue(ShaftRatingTable.formula(table.walls().title()).isPresent());
+  }
+
   /** Thrust towards the drive end wears the first bearing, turned round the second. */
   @Test
   void thrustGoesToOneBearing() throws CardException {

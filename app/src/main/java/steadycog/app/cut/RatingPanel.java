@@ -6,7 +6,11 @@ import javafx.geometry.VPos;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 import steadycog.app.look.Look;
+import steadycog.app.look.Sign;
 import steadycog.number.Units;
+import steadycog.rating.RatedMesh;
+import steadycog.rating.RatedTooth;
+import steadycog.rating.Rating;
 import steadycog.rating.RatingTables;
 import steadycog.rating.ShaftRatingTable;
 import steadycog.sizing.SheetTable;
@@ -18,7 +22,7 @@ import steadycog.train.Train;
 final class RatingPanel extends VBox {
   private final WhatIfBars whatIf = new WhatIfBars();
   private final List<SheetGrid> grids =
-      Stream.of("sheet-bending", "sheet-contact", "sheet-shafts")
+      Stream.of("sheet-bending", "sheet-contact", "sheet-shafts", "sheet-walls")
           .map(id -> new SheetGrid(id, new SheetGrid.Hand() {}))
           .toList();
 
@@ -26,23 +30,42 @@ final class RatingPanel extends VBox {
     super(10);
     FlowPane teeth = new FlowPane(36, 10, grids.get(0), grids.get(1));
     teeth.setRowValignment(VPos.TOP);
-    FlowPane rest = new FlowPane(36, 10, grids.get(2), whatIf);
+    FlowPane rest = new FlowPane(36, 10, grids.get(2), grids.get(3), whatIf);
     rest.setRowValignment(VPos.TOP);
     getChildren().addAll(teeth, rest);
   }
 
+  private static String name(RatedMesh mesh, RatedTooth tooth) {
+    return Sign.shortName(tooth.wheel())
+        + " on "
+        + Sign.shortName(mesh.mesh().other(tooth.wheel()));
+  }
+
   void show(Train train, Units units) {
     boolean asked = train.sizes().duty().asksRating();
-    List<SheetTable> rated = asked ? new RatingTables(Ratings.of(train), units).all() : List.of();
-    Look.show(this, !rated.isEmpty());
-    if (rated.isEmpty()) {
+    Look.show(this, asked);
+    if (!asked) {
       return;
     }
+    Rating rating = Ratings.of(train);
+    RatingTables teeth = new RatingTables(rating, units);
+    List<String> names =
+        rating.meshes().stream()
+            .flatMap(mesh -> mesh.teeth().stream().map(tooth -> name(mesh, tooth)))
+            .toList();
+    grids.get(0).show(teeth.bending(), names, -1);
+    grids.get(1).show(teeth.contact(), names, -1);
+    ShaftRatingTable shafts = new ShaftRatingTable(Ratings.shafts(train), units);
+    grids
+        .get(2)
+        .show(
+            shafts.table(),
+            shafts.rating().shafts().stream()
+                .map(shaft -> shaft.name(Sign.shortName(shaft.member())))
+                .toList(),
+            -1);
+    SheetTable walls = shafts.walls();
+    grids.get(3).show(walls, walls.columns(), -1);
     whatIf.show(WhatIf.of(train));
-    SheetTable shafts = new ShaftRatingTable(Ratings.shafts(train), units).table();
-    List<SheetTable> all = List.of(rated.getFirst(), rated.getLast(), shafts);
-    for (int k = 0; k < all.size(); k++) {
-      grids.get(k).show(all.get(k), all.get(k).columns(), -1);
-    }
   }
 }

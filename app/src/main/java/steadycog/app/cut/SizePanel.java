@@ -1,5 +1,6 @@
 package steadycog.app.cut;
 
+import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
@@ -8,6 +9,7 @@ import java.util.stream.Stream;
 import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
@@ -37,6 +39,7 @@ import steadycog.study.SizeChoices.Choice;
 import steadycog.study.SizeChoices.Wish;
 import steadycog.train.Duty;
 import steadycog.train.Duty.Term;
+import steadycog.train.Part;
 import steadycog.train.Train;
 
 /** What the teeth must bear, and the sizes at which they do, worked out beside the window. */
@@ -45,6 +48,7 @@ final class SizePanel extends VBox {
       "Say what the teeth must bear; Enter writes it on the card. Size it then tries every standard"
           + " module.";
 
+  private static final String ALL = "all teeth";
   private static final double PICTURE = 150;
 
   private final Desk desk;
@@ -53,6 +57,7 @@ final class SizePanel extends VBox {
       Look.field("size-within", 6, "The largest diameter that all may have");
   private final TextField apart =
       Look.field("size-apart", 6, "The largest distance that meshing axes may have");
+  private final ComboBox<String> part = new ComboBox<>();
   private final Button find = Look.styled(new Button("Size it"), "main");
   private final Label words = Look.label(FIRST, "soft");
   private final GridPane choices = Look.styled(new GridPane(), "sheet-grid");
@@ -78,7 +83,10 @@ final class SizePanel extends VBox {
     }
     within.setPromptText("\u00d8 80 mm");
     apart.setPromptText("50 mm");
-    fields.getChildren().addAll(named("within", within), named("axes within", apart));
+    fields.getChildren().addAll(named("within", within), named("axes within", apart), part);
+    part.setId("size-part");
+    part.setAccessibleText("Whose teeth are sized");
+    part.setTooltip(new Tooltip("Whose teeth are sized"));
     find.setId("size-it");
     find.setTooltip(new Tooltip("The smallest teeth at which all factors are what is wanted"));
     find.setOnAction(e -> find());
@@ -124,6 +132,7 @@ final class SizePanel extends VBox {
     if (!offered.isEmpty() && !offered.contains(train)) {
       forget();
     }
+    showParts(train);
     Duty duty = train.sizes().duty();
     terms.forEach(
         (term, field) -> {
@@ -131,6 +140,27 @@ final class SizePanel extends VBox {
           Typed.show(
               field, Optional.ofNullable(duty.terms().get(term)).map(Exact::plain).orElse(""));
         });
+  }
+
+  /** All at once only where all have one module. */
+  private void showParts(Train train) {
+    List<String> names =
+        train.parts().stream()
+            .filter(Part::takesHelix)
+            .map(Part::name)
+            .filter(name -> !name.isEmpty())
+            .toList();
+    List<String> offers = new ArrayList<>(train.hasOwnPitches() ? List.of() : List.of(ALL));
+    offers.addAll(names);
+    if (!part.getItems().equals(offers)) {
+      part.getItems().setAll(offers);
+      part.getSelectionModel().selectFirst();
+    }
+    Look.show(part, names.size() > 1);
+  }
+
+  private Optional<String> part() {
+    return Optional.ofNullable(part.getValue()).filter(name -> !name.equals(ALL));
   }
 
   private Optional<String> take(Term term, String text) {
@@ -177,7 +207,7 @@ final class SizePanel extends VBox {
     find.setDisable(true);
     Train train = desk.bench().orElseThrow().card().train();
     offered = List.of(train);
-    Wish wish = new Wish(most, far, Optional.empty(), Optional.empty());
+    Wish wish = new Wish(most, far, Optional.empty(), part());
     aside.work(
         0,
         pace -> {

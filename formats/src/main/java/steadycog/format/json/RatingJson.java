@@ -3,6 +3,7 @@ package steadycog.format.json;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import steadycog.rating.Case;
+import steadycog.rating.FlexWall;
 import steadycog.rating.RatedMesh;
 import steadycog.rating.RatedShaft;
 import steadycog.rating.RatedTooth;
@@ -34,6 +35,12 @@ final class RatingJson {
         .forEach(change -> more.addObject().put("of", change.input()).put("times", change.times()));
     ArrayNode all = node.putArray("shafts");
     shafts.shafts().forEach(shaft -> add(all.addObject(), shaft));
+    ArrayNode walls = node.putArray("flexsplines");
+    for (FlexWall wall : shafts.walls()) {
+      ObjectNode each = walls.addObject().put("flex", wall.flex().toString());
+      each.put("stressMpa", wall.stress()).put("allowedMpa", wall.allowed());
+      each.put("allowedStated", wall.stated()).put("cycles", wall.cycles());
+    }
     ArrayNode others = node.putArray("unratedShafts");
     shafts.unrated().forEach(member -> others.add(member.toString()));
     ArrayNode unrated = node.putArray("unrated");
