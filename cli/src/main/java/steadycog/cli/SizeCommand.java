@@ -16,6 +16,7 @@ import steadycog.number.Pace;
 import steadycog.number.Unit;
 import steadycog.number.Units;
 import steadycog.report.Cautions;
+import steadycog.study.NamedStudy;
 import steadycog.study.SizeChoices;
 import steadycog.study.SizeChoices.Choice;
 import steadycog.study.SizeChoices.Wish;
@@ -106,6 +107,16 @@ final class SizeCommand implements Callable<Integer> {
     return train.withSizes(train.sizes().withDuty(duty));
   }
 
+  /** Losses follow from counts and practice, not from size: one figure holds for all choices. */
+  private static String efficiency(Choice choice) {
+    return NamedStudy.of("", choice.train()).each().stream()
+        .map(one -> one.study().efficiency())
+        .flatMap(Optional::stream)
+        .min(Double::compare)
+        .map(share -> "Whatever the size " + Figures.percent(share, 1) + " comes out, at least.\n")
+        .orElse("");
+  }
+
   private static String text(SizeChoices found, Card card, Units units) {
     Unit length = units.length();
     TextTable table =
@@ -137,6 +148,6 @@ final class SizeCommand implements Callable<Integer> {
     if (found.choices().isEmpty()) {
       said = "Nothing holds within the limits; the largest that was tried:\n\n" + table;
     }
-    return Lines.wrapped(said + "\n" + Cautions.SCREENING + "\n");
+    return Lines.wrapped(said + "\n" + efficiency(rows.getFirst()) + Cautions.SCREENING + "\n");
   }
 }

@@ -30,6 +30,7 @@ class SizeCommandTest extends Shell {
       assertTrue(out.toString().contains(line), line);
     }
     assertTrue(out.toString().contains("qualified"), "the caution stands there");
+    assertTrue(out.toString().contains("98.5\u2009% comes out"), out::toString);
     assertEquals(0, run(card, "sheet", "-", "--json"));
     for (JsonNode tooth : json().at("/rating/teeth")) {
       assertTrue(tooth.get("bendingFactor").asDouble() >= 1.5, tooth::toString);

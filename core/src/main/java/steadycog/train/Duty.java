@@ -30,7 +30,7 @@ public record Duty(
   public static final Duty NONE = new Duty(Map.of(), Optional.empty(), false, Map.of());
 
   /** A number that a rating asks for. */
-  public enum Term {
+  public enum Term implements Bounded.Term {
     /** Hours under load, all states together. */
     LIFE("life", "10000", "0.001", "1000000", "hours under load"),
     /** Transmission accuracy number Qv of AGMA, the higher the better. */
@@ -45,35 +45,19 @@ public record Duty(
     /** The factor that contact is to have. */
     CONTACT("contact", "1.2", "0.5", "10", "factor against pitting");
 
-    private final String word;
-    private final BigFraction usual;
-    private final BigFraction least;
-    private final BigFraction most;
-    private final String says;
+    private final Bounded said;
 
     Term(String word, String usual, String least, String most, String says) {
-      this.word = word;
-      this.usual = Exact.parse(usual);
-      this.least = Exact.parse(least);
-      this.most = Exact.parse(most);
-      this.says = says;
+      said = new Bounded(word, usual, least, most, says);
     }
 
-    /** The word on a card. */
-    public String word() {
-      return word;
-    }
-
-    public String says() {
-      return says;
-    }
-
-    public BigFraction usual() {
-      return usual;
+    @Override
+    public Bounded said() {
+      return said;
     }
 
     public static Optional<Term> of(String word) {
-      return Arrays.stream(values()).filter(one -> one.word.equalsIgnoreCase(word)).findFirst();
+      return Bounded.of(values(), word);
     }
   }
 
@@ -109,16 +93,9 @@ public record Duty(
     ordered.putAll(terms);
     ordered.forEach(
         (term, value) -> {
-          boolean half = term == Term.GRADE && !Exact.isWhole(value);
-          if (half || value.compareTo(term.least) < 0 || value.compareTo(term.most) > 0) {
-            throw new IllegalArgumentException(
-                term.word
-                    + " "
-                    + Exact.plain(value)
-                    + ": expected "
-                    + Exact.plain(term.least)
-                    + " to "
-                    + Exact.plain(term.most));
+          term.said.require(value);
+          if (term == Term.GRADE && !Exact.isWhole(value)) {
+            throw new IllegalArgumentException("grade " + Exact.plain(value) + ": expected 1 or 2");
           }
         });
     terms = Collections.unmodifiableMap(ordered);
@@ -143,7 +120,7 @@ public record Duty(
 
   /** As stated, or as usual. */
   public double value(Term term) {
-    return terms.getOrDefault(term, term.usual).doubleValue();
+    return terms.getOrDefault(term, term.usual()).doubleValue();
   }
 
   public Mounting mountingInForce() {
@@ -236,7 +213,7 @@ public record Duty(
             .map(
                 term ->
                     " "
-                        + term.getKey().word
+                        + term.getKey().word()
                         + " "
                         + Exact.plain(term.getValue())
                         + (term.getKey() == Term.LIFE ? " h" : ""))

@@ -1,6 +1,5 @@
 package steadycog.train;
 
-import java.util.Arrays;
 import java.util.Collections;
 import java.util.EnumMap;
 import java.util.Map;
@@ -35,7 +34,7 @@ public record ShaftSize(
   private static final double YIELDING = 310 / USUAL_STRENGTH;
 
   /** A number that the strength of a shaft asks for. */
-  public enum Term {
+  public enum Term implements Bounded.Term {
     /** Kf, the usual that of a keyseat cut by an end mill (Shigley, table 7-1). */
     BENDING("bending", "2.14", "1", "10", "what a seat adds to bending"),
     /** Kfs of the same. */
@@ -43,35 +42,19 @@ public record ShaftSize(
     /** The factor that the shaft is to have. */
     FACTOR("factor", "1.5", "0.5", "20", "factor wanted");
 
-    private final String word;
-    private final BigFraction usual;
-    private final BigFraction least;
-    private final BigFraction most;
-    private final String says;
+    private final Bounded said;
 
     Term(String word, String usual, String least, String most, String says) {
-      this.word = word;
-      this.usual = Exact.parse(usual);
-      this.least = Exact.parse(least);
-      this.most = Exact.parse(most);
-      this.says = says;
+      said = new Bounded(word, usual, least, most, says);
     }
 
-    /** The word on a card. */
-    public String word() {
-      return word;
-    }
-
-    public String says() {
-      return says;
-    }
-
-    public BigFraction usual() {
-      return usual;
+    @Override
+    public Bounded said() {
+      return said;
     }
 
     public static Optional<Term> of(String word) {
-      return Arrays.stream(values()).filter(one -> one.word.equalsIgnoreCase(word)).findFirst();
+      return Bounded.of(values(), word);
     }
   }
 
@@ -88,16 +71,7 @@ public record ShaftSize(
     ordered.putAll(terms);
     ordered.forEach(
         (term, value) -> {
-          if (value.compareTo(term.least) < 0 || value.compareTo(term.most) > 0) {
-            throw new IllegalArgumentException(
-                term.word
-                    + " "
-                    + Exact.plain(value)
-                    + ": expected "
-                    + Exact.plain(term.least)
-                    + " to "
-                    + Exact.plain(term.most));
-          }
+          term.said.require(value);
         });
     terms = Collections.unmodifiableMap(ordered);
   }
@@ -124,7 +98,7 @@ public record ShaftSize(
 
   /** As stated, or as usual. */
   public double value(Term term) {
-    return terms.getOrDefault(term, term.usual).doubleValue();
+    return terms.getOrDefault(term, term.usual()).doubleValue();
   }
 
   public ShaftSize withStrength(Quantity changed) {
@@ -166,7 +140,7 @@ public record ShaftSize(
     return (strength.map(stress -> " strength " + stress).orElse("")
             + yield.map(stress -> " yield " + stress).orElse("")
             + terms.entrySet().stream()
-                .map(term -> " " + term.getKey().word + " " + Exact.plain(term.getValue()))
+                .map(term -> " " + term.getKey().word() + " " + Exact.plain(term.getValue()))
                 .collect(Collectors.joining())
             + (bothEnds ? " both ends" : ""))
         .strip();
