@@ -4,6 +4,7 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import com.fasterxml.jackson.databind.JsonNode;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -40,6 +41,27 @@ class SizeCommandTest extends Shell {
     JsonNode more = json().at("/choices/0");
     assertTrue(more.get("moduleMm").asDouble() > first.get("moduleMm").asDouble());
     assertTrue(more.get("contact").asDouble() >= 2);
+  }
+
+  /** Shafts are told alike in JSON and in the table, in millimetres and in inches. */
+  @Test
+  void shaftsAreToldAlikeInAllUnits() throws Exception {
+    String card = CARD + "bearing rating 300 lbf\n";
+    assertEquals(0, run(card, "sheet", "-", "--json"));
+    JsonNode shaft = json().at("/rating/shafts/0");
+    double least = shaft.get("leastMm").asDouble();
+    assertEquals(1334.47, shaft.at("/bearingLife/ratingN").asDouble(), 0.01);
+    for (String unit : List.of("mm", "in")) {
+      assertEquals(0, run(card, "sheet", "-", "--units", unit));
+      String line =
+          out.toString()
+              .lines()
+              .filter(row -> row.startsWith("least diameter, " + unit))
+              .findFirst()
+              .orElseThrow();
+      double shown = Double.parseDouble(line.split("\\s{2,}")[1]);
+      assertEquals(least, unit.equals("in") ? shown * 25.4 : shown, least / 1000, line);
+    }
   }
 
   @Test

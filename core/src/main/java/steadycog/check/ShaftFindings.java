@@ -7,6 +7,7 @@ import steadycog.number.Measured;
 import steadycog.number.Unit;
 import steadycog.rating.RatedShaft;
 import steadycog.rating.ShaftRating;
+import steadycog.train.BallBearing;
 
 /** Shafts and pins that are too thin for what is wanted, and bearings that do not last. */
 public final class ShaftFindings {
@@ -17,6 +18,9 @@ public final class ShaftFindings {
     for (RatedShaft shaft : rating.shafts()) {
       if (shaft.isShort()) {
         all.add(strength(shaft, shaft.made().orElseThrow()));
+      }
+      if (shaft.isLoose()) {
+        all.add(loose(shaft, shaft.bearing().orElseThrow()));
       }
       shaft.life().filter(RatedShaft.Life::isShort).ifPresent(life -> all.add(life(shaft, life)));
     }
@@ -37,6 +41,16 @@ public final class ShaftFindings {
             .with("diameter", Measured.significant(made.diameter(), Unit.MM, 3))
             .with("least", Measured.significant(shaft.least(), Unit.MM, 3));
     return made.stated() ? finding : finding.worded("assumed");
+  }
+
+  private static Finding loose(RatedShaft shaft, BallBearing bearing) {
+    double diameter = shaft.made().orElseThrow().diameter();
+    return Finding.of("bearing-bore", Severity.WARNING, shaft.wheels())
+        .with("shaft", shaft.name())
+        .with("diameter", Measured.significant(diameter, Unit.MM, 3))
+        .with("bearing", bearing.name())
+        .with("bore", Measured.significant(bearing.bore(), Unit.MM, 3))
+        .with("fitting", BallBearing.on(diameter).map(BallBearing::says).orElse("a plain bush"));
   }
 
   private static Finding life(RatedShaft shaft, RatedShaft.Life life) {

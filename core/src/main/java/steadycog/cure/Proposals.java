@@ -77,7 +77,13 @@ final class Proposals {
 
   /** Findings that no count of teeth puts right. */
   private static final Set<String> OF_SIZES =
-      Set.of("tooth-strength", "rating", "shaft-strength", "shaft-steps", "least-play");
+      Set.of(
+          "tooth-strength",
+          "rating",
+          "shaft-strength",
+          "bearing-bore",
+          "shaft-steps",
+          "least-play");
 
   /** Findings about counts and places alone: shifts and sizes are nothing to them. */
   private static final Set<String> OF_COUNTS =
@@ -123,6 +129,9 @@ final class Proposals {
     List<MemberId> members = finding.members();
     if (code.equals("tooth-strength") || code.equals("rating")) {
       return trials(members, () -> SizeChanges.strength(train, members.getFirst()));
+    }
+    if (code.equals("bearing-bore")) {
+      return trials(List.of(code, members), () -> SizeChanges.bearing(train, members));
     }
     if (code.equals("shaft-strength")) {
       return trials(List.of(code, members), () -> SizeChanges.shaft(train, members));

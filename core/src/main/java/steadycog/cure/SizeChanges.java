@@ -10,6 +10,8 @@ import steadycog.number.Unit;
 import steadycog.piece.Blank;
 import steadycog.piece.Shafts;
 import steadycog.shape.Drives;
+import steadycog.train.BallBearing;
+import steadycog.train.BearingSize;
 import steadycog.train.Bore;
 import steadycog.train.Clearance;
 import steadycog.train.Clearance.Gap;
@@ -98,6 +100,37 @@ final class SizeChanges {
               .worth(3));
     }
     return all;
+  }
+
+  /** The bearing that goes onto the shaft as it is; whoever takes it enters its rating. */
+  static List<Change> bearing(Train train, List<MemberId> wheels) {
+    double size =
+        wheels.stream()
+            .flatMap(wheel -> Blank.of(train, wheel).bore().stream())
+            .mapToDouble(bore -> bore.size().inBase())
+            .min()
+            .orElse(0);
+    MemberId wheel =
+        wheels.stream()
+            .filter(one -> train.sizes().own(one).bearing().isPresent())
+            .findFirst()
+            .orElse(wheels.getFirst());
+    WheelSize own = train.sizes().own(wheel);
+    return BallBearing.on(size).stream()
+        .map(
+            fits -> {
+              BearingSize changed =
+                  new BearingSize(
+                      Optional.of(fits),
+                      Optional.empty(),
+                      own.bearing().flatMap(BearingSize::places));
+              return Change.sized(
+                      "bearing " + wheel + " " + fits.name(),
+                      train.withSizes(
+                          train.sizes().with(wheel, own.withBearing(Optional.of(changed)))))
+                  .worth(1);
+            })
+        .toList();
   }
 
   private static Optional<Bore> larger(Bore old, Quantity size) {

@@ -8,6 +8,7 @@ import steadycog.notation.Statement.BadStatement;
 import steadycog.number.Exact;
 import steadycog.number.Quantity;
 import steadycog.number.Unit.Dimension;
+import steadycog.train.BallBearing;
 import steadycog.train.BearingSize;
 import steadycog.train.MemberId;
 import steadycog.train.ShaftSize;
@@ -22,7 +23,8 @@ import steadycog.train.WheelSize;
 final class ShaftText {
   private static final String SHAFTING =
       "strength or yield and a stress, bending, torsion or factor and a number, or both ends";
-  private static final String BEARING = "rating and a force, or at and two lengths";
+  private static final String BEARING =
+      "a bearing such as 608, rating and a force, or at and two lengths";
   private static final List<String> OF_BEARINGS = List.of("rating", "at");
 
   private ShaftText() {}
@@ -31,8 +33,8 @@ final class ShaftText {
     boolean shafting = verb.equals("shafting");
     List<String> words = shafting ? Follows.SHAFTINGS : OF_BEARINGS;
     boolean all = isOneOf(words, statement.peek()) && !isOneOf(words, statement.peekSecond());
-    // Of all: "both ends" is two of the words by themselves.
-    all = all || statement.peek().is("both");
+    // Of all: "both ends" is two of the words by themselves, a bearing's name is a number.
+    all = all || statement.peek().is("both") || isNumber(statement.peek());
     Optional<MemberId> member = all ? Optional.empty() : Optional.of(names.read(statement));
     Token at = statement.peek();
     WheelSize size =
@@ -50,6 +52,10 @@ final class ShaftText {
 
   private static boolean isOneOf(List<String> words, Token token) {
     return words.contains(token.text().toLowerCase(Locale.ROOT));
+  }
+
+  private static boolean isNumber(Token token) {
+    return token.text().matches("\\d+");
   }
 
   private static BadStatement again(Token word) {
@@ -99,6 +105,15 @@ final class ShaftText {
         }
         Quantity force = statement.expectQuantity(Dimension.FORCE);
         size = Statement.at(at, force, sofar::withRating);
+      } else if (isNumber(word)) {
+        if (sofar.bearing().isPresent()) {
+          throw new BadStatement(word.problem("a second bearing: leave one"));
+        }
+        size =
+            sofar.withBearing(
+                BallBearing.of(word.text())
+                    .orElseThrow(
+                        () -> Statement.unexpected(word, "one of " + BallBearing.names())));
       } else if (word.is("at")) {
         if (sofar.places().isPresent()) {
           throw again(word);

@@ -2,6 +2,7 @@ package steadycog.rating;
 
 import java.util.List;
 import java.util.Optional;
+import steadycog.train.BallBearing;
 import steadycog.train.MemberId;
 
 /**
@@ -19,6 +20,9 @@ import steadycog.train.MemberId;
  * @param least diameter with which the factor wanted is reached everywhere, mm
  * @param made as made; empty where nothing on it has a bore
  * @param wanted factor
+ * @param bearing as stated, else the smallest usual one that goes onto it; empty for none, and for
+ *     pins of which none is stated
+ * @param bearingStated whether the card says which
  * @param life of its bearings; empty where no rating is entered or nothing turns
  */
 public record RatedShaft(
@@ -33,6 +37,8 @@ public record RatedShaft(
     double least,
     Optional<Made> made,
     double wanted,
+    Optional<BallBearing> bearing,
+    boolean bearingStated,
     Optional<Life> life) {
 
   /**
@@ -94,6 +100,13 @@ public record RatedShaft(
   /** Whether it has less of a factor than is wanted. */
   public boolean isShort() {
     return made.filter(one -> one.factor < wanted).isPresent();
+  }
+
+  /** Whether the bearings that the card states are wider than the shaft that the card states. */
+  public boolean isLoose() {
+    return bearingStated
+        && made.filter(one -> one.stated && one.diameter < bearing.orElseThrow().bore())
+            .isPresent();
   }
 
   /** What people call it: {@code shaft of C}, {@code pin of planet}. */

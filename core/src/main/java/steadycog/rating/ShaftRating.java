@@ -19,6 +19,7 @@ import steadycog.shape.EdgeLayout.EdgeShaft;
 import steadycog.shape.FaceLayout;
 import steadycog.sizing.Thrust;
 import steadycog.sizing.ToothPush;
+import steadycog.train.BallBearing;
 import steadycog.train.BearingSize;
 import steadycog.train.Duty.Term;
 import steadycog.train.Member;
@@ -194,6 +195,8 @@ public record ShaftRating(List<RatedShaft> shafts, List<FlexWall> walls, List<Me
                       worst.diameter,
                       made(wheels, asked),
                       wanted,
+                      bearing(pin, wheels),
+                      bearing(wheels).bearing().isPresent(),
                       life(all, bearing(wheels))));
     }
 
@@ -233,9 +236,26 @@ public record ShaftRating(List<RatedShaft> shafts, List<FlexWall> walls, List<Me
                       size(blank),
                       blank.boreStated(),
                       asked.stream()
-                          .mapToDouble(one -> one.factor(size(blank)))
+                          .mapToDouble(one -> one.factor(thickness(one, wheels, size(blank))))
                           .min()
                           .orElseThrow()));
+    }
+
+    /** At a bearing a shaft is as thick as its bore, where that is less. */
+    private double thickness(Asked asked, List<MemberId> wheels, double shaft) {
+      double bore = bearing(wheels).bearing().map(BallBearing::bore).orElse(Integer.MAX_VALUE);
+      return asked.section.wheel().isEmpty() ? Math.min(shaft, bore) : shaft;
+    }
+
+    private Optional<BallBearing> bearing(boolean pin, List<MemberId> wheels) {
+      Optional<BallBearing> stated = bearing(wheels).bearing();
+      return stated.isPresent() || pin
+          ? stated
+          : wheels.stream()
+              .map(wheel -> Blank.of(train, wheel))
+              .filter(blank -> blank.bore().isPresent())
+              .min(Comparator.comparingDouble(Maker::size))
+              .flatMap(blank -> BallBearing.on(size(blank)));
     }
 
     private static double size(Blank blank) {

@@ -103,6 +103,14 @@ public record ShaftRatingTable(ShaftRating rating, Units units) {
                     .map(
                         made -> new Cell(Figures.significant(made.factor(), 3), false, s.isShort()))
                     .orElse(Cell.NONE)));
+    rows.add(
+        row(
+            "ball bearing, mm",
+            "",
+            s ->
+                s.bearing()
+                    .map(one -> new Cell(one.says(), !s.bearingStated(), s.isLoose()))
+                    .orElse(Cell.NONE)));
     rows.add(life("C, rating entered", "N", life -> figure(life.rating(), false, false)));
     rows.add(life("P, equivalent load", "N", life -> figure(life.load(), false, false)));
     rows.add(

@@ -7,12 +7,15 @@ import steadycog.number.Unit;
 /**
  * What is stated of the two bearings of a shaft, or of that of a planet on its pin.
  *
+ * @param bearing of the table of usual sizes
  * @param rating basic dynamic load rating of each, as its maker gives it
  * @param places where their middles lie, from the middle of the wheel on whose name it is stated,
  *     away from the drive end positive, in this order; empty where the drawing puts them
  */
-public record BearingSize(Optional<Quantity> rating, Optional<Places> places) {
-  public static final BearingSize NONE = new BearingSize(Optional.empty(), Optional.empty());
+public record BearingSize(
+    Optional<BallBearing> bearing, Optional<Quantity> rating, Optional<Places> places) {
+  public static final BearingSize NONE =
+      new BearingSize(Optional.empty(), Optional.empty(), Optional.empty());
 
   private static final double FAR_MM = 10_000;
   private static final double LEAST_SPAN_MM = 0.1;
@@ -49,22 +52,32 @@ public record BearingSize(Optional<Quantity> rating, Optional<Places> places) {
   }
 
   public BearingSize withPlaces(Places changed) {
-    return new BearingSize(rating, Optional.of(changed));
+    return new BearingSize(bearing, rating, Optional.of(changed));
   }
 
   public BearingSize withRating(Quantity changed) {
-    return new BearingSize(Optional.of(changed), places);
+    return new BearingSize(bearing, Optional.of(changed), places);
   }
 
-  /** What is stated here, else what {@code common} says; a place is that of one shaft alone. */
+  public BearingSize withBearing(BallBearing changed) {
+    return new BearingSize(Optional.of(changed), rating, places);
+  }
+
+  /**
+   * What is stated here, else what {@code common} says; a place is that of one shaft alone, and
+   * another bearing has a rating of its own.
+   */
   BearingSize or(BearingSize common) {
-    return new BearingSize(rating.or(common::rating), places);
+    return bearing.isPresent()
+        ? this
+        : new BearingSize(common.bearing, rating.or(common::rating), places);
   }
 
   /** As a card states it after its verb and member: {@code rating 4500 N at -8 mm 40 mm}. */
   @Override
   public String toString() {
-    return (rating.map(force -> " rating " + force).orElse("")
+    return (bearing.map(one -> " " + one.name()).orElse("")
+            + rating.map(force -> " rating " + force).orElse("")
             + places.map(at -> " at " + at.first + " " + at.second).orElse(""))
         .strip();
   }

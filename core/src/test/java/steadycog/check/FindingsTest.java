@@ -38,7 +38,7 @@ class FindingsTest {
               + " mm",
           "parallel 20 ~ 41; helix 20 deg double groove 9 mm; width 8 mm; module 1 mm",
           "parallel 20 ~ 41; module 2 mm; bore A 5 mm; drive A 100 rpm 15 Nm; take B; rating life"
-              + " 100 h; bearing rating 90 N",
+              + " 100 h; bearing 608 rating 90 N",
           "parallel 20 ~ 41; module 2 mm; drive A 100 rpm 5 Nm; take B; rating life 100 h",
           "parallel 20 ~ 41; module 2 mm; drive A 100 rpm 15 Nm; take B; rating life 100 h",
           "parallel 20 ~ 41; module 2 mm; drive A 100 rpm 500 Nm; take B; rating life 100 h",

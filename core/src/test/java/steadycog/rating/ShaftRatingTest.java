@@ -18,6 +18,7 @@ import steadycog.cure.Advice;
 import steadycog.notation.Card;
 import steadycog.notation.CardException;
 import steadycog.number.Exact;
+import steadycog.number.Quantity;
 import steadycog.number.Unit;
 import steadycog.number.Units;
 import steadycog.rating.Beam.Load;
@@ -26,9 +27,12 @@ import steadycog.sizing.SheetTable;
 import steadycog.study.NamedStudy;
 import steadycog.study.Ratings;
 import steadycog.study.Study;
+import steadycog.train.BallBearing;
+import steadycog.train.BearingSize;
 import steadycog.train.Duty;
 import steadycog.train.MemberId;
 import steadycog.train.Train;
+import steadycog.train.WheelSize;
 
 /**
  * Shafts, pins and bearings against textbooks, hand counts and what must hold whatever the numbers.
@@ -215,6 +219,26 @@ class ShaftRatingTest {
     assertTrue(helical.life().orElseThrow().load() > 2.3 * force);
   }
 
+  /** A bearing is a step in its shaft; one that is too wide is said, with the one that fits. */
+  @Test
+  void bearingsAreThoseOfTheTable() throws CardException {
+    String thin = COUNTER + "bore A 9 mm; ";
+    RatedShaft offered = shaft(thin, "shaft of A");
+    assertEquals("688, 8 \u00d7 16 \u00d7 5", offered.bearing().orElseThrow().says());
+    String stepped = thin + "bearing A 683 at -40 mm -14 mm; bearing rating 3 kN";
+    RatedShaft small = shaft(stepped, "shaft of A");
+    assertEquals("683", small.bearing().orElseThrow().name());
+    assertTrue(
+        small.made().orElseThrow().factor() < offered.made().orElseThrow().factor(),
+        "its seat is thinner");
+    assertEquals(Optional.empty(), small.life(), "another bearing has a rating of its own");
+    Train loose = train(thin + "bearing A 6001");
+    List<Advice> advice = new NamedStudy("x", Study.of(loose), Optional.empty()).advice();
+    Advice wide = of(advice, "bearing-bore", Severity.WARNING);
+    assertTrue(wide.finding().remedy().orElse("").contains("688, 8"), wide.toString());
+    assertTrue(wide.cures().getFirst().change().contains("bearing A 688"), wide.toString());
+  }
+
   /** The least diameter reaches what is wanted, and any thinner one does not. */
   @Test
   void leastDiametersAreLeastOnRandomTrains() {
@@ -239,6 +263,47 @@ class ShaftRatingTest {
       }
     }
     assertTrue(seen > 100, seen + " shafts");
+  }
+
+  /** Sets, pairs, bevels and drives joined as they come: every figure follows, or is left out. */
+  @Test
+  void joinedTrainsOfAllKindsGiveFiguresThatFollow() {
+    Random random = new Random(408);
+    BearingSize rated = BearingSize.NONE.withRating(Quantity.of("900", Unit.N));
+    int seen = 0;
+    for (int k = 0; k < 80; k++) {
+      Train train = RandomTrains.combined(random);
+      train = random.nextBoolean() ? RandomTrains.sized(train, random) : train;
+      WheelSize common = train.sizes().common().withBearing(Optional.of(rated));
+      train = train.withSizes(train.sizes().withDuty(DUTY).withCommon(common));
+      ShaftRating rating = Ratings.shafts(train);
+      for (RatedShaft shaft : rating.shafts()) {
+        assertTrue(shaft.onFirst() >= 0 && Double.isFinite(shaft.onSecond()), shaft.toString());
+        assertTrue(shaft.least() > 0 && shaft.least() < 1e4, shaft.toString());
+        assertTrue(shaft.held().first() <= shaft.held().second(), shaft.toString());
+        assertTrue(shaft.made().filter(m -> !(m.factor() > 0)).isEmpty(), shaft.toString());
+        assertTrue(shaft.life().filter(l -> !(l.hours() > 0)).isEmpty(), shaft.toString());
+        assertTrue(
+            shaft.wheels().stream().noneMatch(rating.unrated()::contains),
+            "rated or not, not both");
+        seen++;
+      }
+      new ShaftRatingTable(rating, Units.USUAL).all();
+    }
+    assertTrue(seen > 40, seen + " shafts");
+  }
+
+  /** Bores and outsides of the table grow, and what is offered never is wider than the shaft. */
+  @Test
+  void theTableOfBearingsIsInOrder() {
+    assertEquals(Optional.empty(), BallBearing.on(2.9));
+    for (String name : BallBearing.names().split(", ")) {
+      BallBearing one = BallBearing.of(name).orElseThrow();
+      assertTrue(one.bore() < one.outside() && one.width() < one.outside(), name);
+      BallBearing smallest = BallBearing.on(one.bore() + 0.5).orElseThrow();
+      assertEquals(one.bore(), smallest.bore(), name);
+      assertTrue(smallest.outside() <= one.outside(), name);
+    }
   }
 
   @Test
@@ -312,7 +377,9 @@ class ShaftRatingTest {
         "bearing C at 5 mm 2 mm | nearer to the drive end first",
         "bearing at -5 mm 20 mm | say whose",
         "bearing C at -5 mm 20 mm at -5 mm 20 mm | a second at",
-        "bearing C 5 | rating and a force"
+        "bearing C 5mm | rating and a force",
+        "bearing C 699 | one of 683, 623",
+        "bearing 608 688 | a second bearing"
       })
   void whatIsWrongIsSaid(String statement, String says) {
     CardException wrong = assertThrows(CardException.class, () -> Card.read(COUNTER + statement));
@@ -326,6 +393,8 @@ class ShaftRatingTest {
         "shafting both ends",
         "shafting C yield 400 MPa bending 1.7 torsion 1.5",
         "bearing rating 4.5 kN",
+        "bearing 6001 rating 4.5 kN",
+        "bearing C 608",
         "bearing C rating 900 lbf at -0.5 in 1.5 in"
       })
   void statementsComeBackAsWritten(String statement) throws CardException {

@@ -10,6 +10,7 @@ import steadycog.rating.RatedTooth;
 import steadycog.rating.Rating;
 import steadycog.rating.ShaftRating;
 import steadycog.study.WhatIf;
+import steadycog.train.BallBearing;
 import steadycog.train.Duty.Term;
 import steadycog.train.MemberId;
 
@@ -64,6 +65,8 @@ final class RatingJson {
     node.put("diameterMm", shaft.made().map(RatedShaft.Made::diameter).orElse(null));
     node.put("diameterStated", shaft.made().map(RatedShaft.Made::stated).orElse(null));
     node.put("factor", shaft.made().map(RatedShaft.Made::factor).orElse(null));
+    node.put("bearing", shaft.bearing().map(BallBearing::name).orElse(null));
+    node.put("bearingStated", shaft.bearingStated());
     if (shaft.life().isPresent()) {
       RatedShaft.Life life = shaft.life().get();
       ObjectNode bearing = node.putObject("bearingLife");
