@@ -44,32 +44,36 @@ record Beam(List<Load> loads, double first, double second) {
   }
 
   /**
-   * What the bearings press it with, in its two planes: x of the first, y of it, x, y of the
-   * second.
+   * What the bearings press it with, in its two planes: x of the first, y of it, x and y of the
+   * second. A pin held at one end has a moment there beside, and no second.
    */
   double[] reactions() {
-    double x = 0;
-    double y = 0;
-    double aboutX = 0;
-    double aboutY = 0;
-    for (Load load : loads) {
-      x += load.x;
-      y += load.y;
-      aboutX += load.x * (load.z - first) + load.tiltX;
-      aboutY += load.y * (load.z - first) + load.tiltY;
-    }
+    double x = loads.stream().mapToDouble(Load::x).sum();
+    double y = loads.stream().mapToDouble(Load::y).sum();
+    double[] about = aboutFirst();
     double span = second - first;
-    double xs = span == 0 ? 0 : -aboutX / span;
-    double ys = span == 0 ? 0 : -aboutY / span;
+    double xs = span == 0 ? 0 : -about[0] / span;
+    double ys = span == 0 ? 0 : -about[1] / span;
     return new double[] {-x - xs, -y - ys, xs, ys};
+  }
+
+  private double[] aboutFirst() {
+    double[] sum = new double[2];
+    for (Load load : loads) {
+      sum[0] += load.x * (load.z - first) + load.tiltX;
+      sum[1] += load.y * (load.z - first) + load.tiltY;
+    }
+    return sum;
   }
 
   /** What bends and twists it at all loads and bearings, from the drive end on. */
   List<Section> sections() {
     double[] held = reactions();
     List<Load> all = new ArrayList<>(loads);
-    all.add(new Load(Optional.empty(), first, held[0], held[1], 0, 0, 0));
-    if (first != second) {
+    boolean oneEnd = first == second;
+    double[] clamped = oneEnd ? aboutFirst() : new double[2];
+    all.add(new Load(Optional.empty(), first, held[0], held[1], -clamped[0], -clamped[1], 0));
+    if (!oneEnd) {
       all.add(new Load(Optional.empty(), second, held[2], held[3], 0, 0, 0));
     }
     all.sort(Comparator.comparingDouble(Load::z));

@@ -63,7 +63,7 @@ public record RatedShaft(
    * Where a shaft is most in danger.
    *
    * @param state its name; empty of a train without states
-   * @param wheel whose seat it is; empty at a bearing
+   * @param wheel whose seat it is; empty at a bearing, or where a pin is held
    * @param bending moment, N mm
    * @param torque N mm
    */

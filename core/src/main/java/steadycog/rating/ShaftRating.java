@@ -244,7 +244,7 @@ public record ShaftRating(List<RatedShaft> shafts, List<FlexWall> walls, List<Me
     /** At a bearing a shaft is as thick as its bore, where that is less. */
     private double thickness(Asked asked, List<MemberId> wheels, double shaft) {
       double bore = bearing(wheels).bearing().map(BallBearing::bore).orElse(Integer.MAX_VALUE);
-      return asked.section.wheel().isEmpty() ? Math.min(shaft, bore) : shaft;
+      return asked.section.wheel().isEmpty() && !asked.pin ? Math.min(shaft, bore) : shaft;
     }
 
     private Optional<BallBearing> bearing(boolean pin, List<MemberId> wheels) {

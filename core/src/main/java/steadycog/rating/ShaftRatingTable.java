@@ -84,7 +84,12 @@ public record ShaftRatingTable(ShaftRating rating, Units units) {
         row(
             "worst place",
             "",
-            s -> Cell.of(s.worst().wheel().map(id -> "at " + id).orElse("at a bearing"))));
+            s ->
+                Cell.of(
+                    s.worst()
+                        .wheel()
+                        .map(id -> "at " + id)
+                        .orElse(s.pin() ? "at a plate" : "at a bearing"))));
     rows.add(number("bending there", torque(), s -> torque(s.worst().bending())));
     rows.add(number("torque there", torque(), s -> torque(s.worst().torque())));
     rows.add(row("factor wanted", "", s -> Cell.of(Figures.significant(s.wanted(), 3))));

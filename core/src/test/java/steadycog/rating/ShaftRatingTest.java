@@ -111,6 +111,33 @@ class ShaftRatingTest {
     }
   }
 
+  /** Held at one end: what lies beyond a place bends it there, whichever way loads point. */
+  @Test
+  void whatLiesBeyondBendsAPin() {
+    Random random = new Random(1507);
+    for (int k = 0; k < 300; k++) {
+      List<Load> loads = new ArrayList<>();
+      for (int load = 0; load < 1 + random.nextInt(4); load++) {
+        double[] r = random.doubles(5, -100, 100).toArray();
+        loads.add(new Load(Optional.empty(), Math.abs(r[0]), r[1], r[2], r[3], r[4], 0));
+      }
+      for (Section at : new Beam(loads, 0, 0).sections()) {
+        double x = 0;
+        double y = 0;
+        double beyondX = 0;
+        double beyondY = 0;
+        for (Load load : loads) {
+          double far = load.z() - at.z();
+          x += far >= 0 ? load.x() * far + load.tiltX() : 0;
+          y += far >= 0 ? load.y() * far + load.tiltY() : 0;
+          beyondX += far > 0 ? load.x() * far + load.tiltX() : 0;
+          beyondY += far > 0 ? load.y() * far + load.tiltY() : 0;
+        }
+        assertEquals(Math.max(Math.hypot(x, y), Math.hypot(beyondX, beyondY)), at.bending(), 1e-6);
+      }
+    }
+  }
+
   /** 15 N m on 17 teeth of 2 mm, bearings 14 and 12 mm from mid-wheel, straddling and overhung. */
   @Test
   void aPinionsBearingsByHand() throws CardException {
@@ -153,6 +180,7 @@ class ShaftRatingTest {
     RatedShaft pin = shaft(SET, "pin of planet");
     assertEquals(force, pin.onFirst(), 0.01);
     assertEquals(force * 10, pin.worst().bending(), 0.1);
+    assertEquals(Optional.empty(), pin.worst().wheel(), "at the plate");
     double byBending = Math.cbrt(32 * force * 10 * 1.5 / Math.PI / 310);
     assertEquals(byBending, pin.least(), 0.01);
     RatedShaft both = shaft(SET + "shafting both ends", "pin of planet");
