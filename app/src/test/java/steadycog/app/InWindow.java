@@ -28,6 +28,9 @@ import steadycog.job.Job;
 /** The real window, driven by keys and mouse on the platform without a display. */
 @Tag("slow")
 abstract class InWindow {
+  private static final double FIRST_WIDTH = 1280;
+  private static final double FIRST_HEIGHT = 800;
+
   @TempDir Path folder;
   @TempDir Path memory;
   final FxRobot robot = new FxRobot();
@@ -40,9 +43,13 @@ abstract class InWindow {
     FxToolkit.setupStage(
         stage -> {
           Uncaught.watch();
+          // There is one stage for all tests, and the last one may have made it smaller or moved
+          // it.
+          stage.setX(0);
+          stage.setY(0);
+          stage.setWidth(FIRST_WIDTH);
+          stage.setHeight(FIRST_HEIGHT);
           opened = SteadyCogApp.open(stage, dialogs, memory);
-          // There is one stage for all tests, and the last one may have made it smaller.
-          stage.sizeToScene();
           // Two looks at one picture are alike.
           stand(true);
         });

@@ -32,6 +32,7 @@ final class MeshLook extends VBox {
     Look.styled(this, "panel", "working");
     view.setPrefHeight(HEIGHT);
     view.setMinHeight(HEIGHT);
+    title.setWrapText(true);
     getChildren().addAll(title, view);
   }
 
