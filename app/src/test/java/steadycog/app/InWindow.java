@@ -43,10 +43,7 @@ abstract class InWindow {
     FxToolkit.setupStage(
         stage -> {
           Uncaught.watch();
-          // There is one stage for all tests, and the last one may have made it smaller or moved
-          // it.
-          stage.setX(0);
-          stage.setY(0);
+          // There is one stage for all tests, and the last one may have made it smaller.
           stage.setWidth(FIRST_WIDTH);
           stage.setHeight(FIRST_HEIGHT);
           opened = SteadyCogApp.open(stage, dialogs, memory);
