@@ -82,11 +82,11 @@ final class SizeChanges {
       }
     }
     for (String steel : STEELS) {
-      ShaftSize strong = ShaftSize.NONE.withStrength(Quantity.of(steel, Unit.MPA));
+      Quantity strength = Quantity.of(steel, Unit.MPA);
       WheelSize own = train.sizes().own(wheels.getFirst());
       all.add(
           Change.sized(
-                  "shafting " + wheels.getFirst() + " " + strong,
+                  "shafting " + wheels.getFirst() + " strength " + strength,
                   train.withSizes(
                       train
                           .sizes()
@@ -94,9 +94,7 @@ final class SizeChanges {
                               wheels.getFirst(),
                               own.withShaft(
                                   Optional.of(
-                                      own.shaft()
-                                          .orElse(ShaftSize.NONE)
-                                          .withStrength(Quantity.of(steel, Unit.MPA)))))))
+                                      own.shaft().orElse(ShaftSize.NONE).withStrength(strength))))))
               .worth(3));
     }
     return all;

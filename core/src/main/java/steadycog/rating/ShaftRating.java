@@ -226,10 +226,7 @@ public record ShaftRating(List<RatedShaft> shafts, List<FlexWall> walls, List<Me
 
     /** By the smallest bore of what sits on it. */
     private Optional<RatedShaft.Made> made(List<MemberId> wheels, List<Asked> asked) {
-      return wheels.stream()
-          .map(wheel -> Blank.of(train, wheel))
-          .filter(blank -> blank.bore().isPresent())
-          .min(Comparator.comparingDouble(Maker::size))
+      return thinnest(wheels)
           .map(
               blank ->
                   new RatedShaft.Made(
@@ -251,11 +248,15 @@ public record ShaftRating(List<RatedShaft> shafts, List<FlexWall> walls, List<Me
       Optional<BallBearing> stated = bearing(wheels).bearing();
       return stated.isPresent() || pin
           ? stated
-          : wheels.stream()
-              .map(wheel -> Blank.of(train, wheel))
-              .filter(blank -> blank.bore().isPresent())
-              .min(Comparator.comparingDouble(Maker::size))
-              .flatMap(blank -> BallBearing.on(size(blank)));
+          : thinnest(wheels).flatMap(blank -> BallBearing.on(size(blank)));
+    }
+
+    /** What has the smallest bore; empty where nothing has one. */
+    private Optional<Blank> thinnest(List<MemberId> wheels) {
+      return wheels.stream()
+          .map(wheel -> Blank.of(train, wheel))
+          .filter(blank -> blank.bore().isPresent())
+          .min(Comparator.comparingDouble(Maker::size));
     }
 
     private static double size(Blank blank) {
