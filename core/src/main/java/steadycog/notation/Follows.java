@@ -10,6 +10,7 @@ import steadycog.train.Duty;
 import steadycog.train.Losses;
 import steadycog.train.Material;
 import steadycog.train.MeshKind;
+import steadycog.train.Screw;
 import steadycog.train.ShaftSize;
 import steadycog.train.Tolerance;
 
@@ -51,6 +52,8 @@ record Follows(Whom whom, List<String> words, List<Dimension> units) {
       with(
           words(ShaftSize.Term.values(), ShaftSize.Term::word),
           List.of("strength", "yield", "both", "ends"));
+  static final List<String> HOUSINGS =
+      with(List.of("wall", "bolts", "x"), Screw.usual().stream().map(Screw::name).toList());
   static final List<String> TOLERANCES = words(Tolerance.Of.values(), Tolerance.Of::word);
 
   static Follows of(Whom whom, List<String> words, Dimension... units) {

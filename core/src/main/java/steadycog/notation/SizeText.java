@@ -16,6 +16,7 @@ import steadycog.train.Bore;
 import steadycog.train.Clearance;
 import steadycog.train.Clearance.Gap;
 import steadycog.train.Helix;
+import steadycog.train.Housing.Bolts;
 import steadycog.train.Join;
 import steadycog.train.Made;
 import steadycog.train.Material;
@@ -59,6 +60,11 @@ public final class SizeText {
     return alone(text, HelixText::helix);
   }
 
+  /** Bolts typed by themselves, as {@code 4 x M3}; empty if they are none. */
+  public static Optional<Bolts> bolts(String text) {
+    return alone(text, HousingText::bolts);
+  }
+
   private interface Reading<T> {
     T of(Statement statement) throws BadStatement;
   }
@@ -91,6 +97,8 @@ public final class SizeText {
           case "helix" -> HelixText.read(statement, parts, names);
           case "rating" -> Sizes.UNSTATED.withDuty(DutyText.rating(statement));
           case "duty" -> Sizes.UNSTATED.withDuty(DutyText.share(statement));
+          case "housing" -> Sizes.UNSTATED.withHousing(HousingText.housing(statement));
+          case "motor" -> Sizes.UNSTATED.withHousing(HousingText.motor(statement));
           case "build" -> HelixText.readBuilt(statement, parts, names);
           case "shafting", "bearing" -> ShaftText.read(verb, statement, names);
           case "shift", "offset", "tool", "geometry" -> readOwn(verb, statement, parts, names);
@@ -360,6 +368,9 @@ public final class SizeText {
     }
     if (!statement.duty().unstated()) {
       return statement.duty().toString();
+    }
+    if (!statement.housing().unstated()) {
+      return statement.housing().toString();
     }
     for (MemberId wheel : Set.copyOf(statement.wheels().keySet())) {
       return print(statement.own(wheel), " " + wheel);

@@ -52,7 +52,9 @@ enum Verb {
   GEOMETRY(Follows.of(MEMBER, List.of("J", "I"))),
   HARDNESS(Follows.of(MEMBER, List.of("HB"))),
   RATING(Follows.of(NOBODY, Follows.RATINGS)),
-  DUTY(Follows.NOTHING);
+  DUTY(Follows.NOTHING),
+  HOUSING(Follows.of(NOBODY, Follows.HOUSINGS, LENGTH)),
+  MOTOR(Follows.of(NOBODY, List.of("face"), LENGTH));
 
   private final Follows follows;
 

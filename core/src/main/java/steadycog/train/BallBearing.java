@@ -38,6 +38,11 @@ public record BallBearing(String name, int bore, int outside, int width) {
           new BallBearing("6808", 40, 52, 7),
           new BallBearing("6810", 50, 65, 7));
 
+  /** All of them, by bore and then by outside. */
+  public static List<BallBearing> usual() {
+    return USUAL;
+  }
+
   public static Optional<BallBearing> of(String name) {
     return USUAL.stream().filter(one -> one.name.equals(name)).findFirst();
   }

@@ -26,6 +26,7 @@ import steadycog.number.Quantity;
  *     #USUAL_SHARING}
  * @param tolerances how far lengths may be off, at most one of all and one a pair
  * @param duty what teeth must bear, where a rating is asked for
+ * @param housing what is wished of the box round the train
  */
 public record Sizes(
     Optional<Rack> rack,
@@ -35,7 +36,8 @@ public record Sizes(
     List<Distance> distances,
     Optional<BigFraction> sharing,
     List<Tolerance> tolerances,
-    Duty duty) {
+    Duty duty,
+    Housing housing) {
   /** Nothing said. */
   public static final Sizes UNSTATED =
       new Sizes(
@@ -46,7 +48,8 @@ public record Sizes(
           List.of(),
           Optional.empty(),
           List.of(),
-          Duty.NONE);
+          Duty.NONE,
+          Housing.NONE);
 
   /** Between 1.0 of a floating sun with three planets and 1.3 (Müller; AGMA 6123, load sharing). */
   public static final double USUAL_SHARING = 1.2;
@@ -112,21 +115,23 @@ public record Sizes(
   }
 
   public Sizes withRack(Optional<Rack> changed) {
-    return new Sizes(changed, common, wheels, clearance, distances, sharing, tolerances, duty);
+    return new Sizes(
+        changed, common, wheels, clearance, distances, sharing, tolerances, duty, housing);
   }
 
   public Sizes withCommon(WheelSize changed) {
-    return new Sizes(rack, changed, wheels, clearance, distances, sharing, tolerances, duty);
+    return new Sizes(
+        rack, changed, wheels, clearance, distances, sharing, tolerances, duty, housing);
   }
 
   public Sizes with(MemberId wheel, WheelSize changed) {
     Map<MemberId, WheelSize> all = new TreeMap<>(wheels);
     all.put(wheel, changed);
-    return new Sizes(rack, common, all, clearance, distances, sharing, tolerances, duty);
+    return new Sizes(rack, common, all, clearance, distances, sharing, tolerances, duty, housing);
   }
 
   public Sizes withClearance(Clearance changed) {
-    return new Sizes(rack, common, wheels, changed, distances, sharing, tolerances, duty);
+    return new Sizes(rack, common, wheels, changed, distances, sharing, tolerances, duty, housing);
   }
 
   /** The same with the distance of a pair; empty takes it back. */
@@ -134,17 +139,26 @@ public record Sizes(
     List<Distance> all = new ArrayList<>(distances);
     all.removeIf(old -> old.isOf(a, b));
     length.ifPresent(given -> all.add(new Distance(a, b, given)));
-    return new Sizes(rack, common, wheels, clearance, all, sharing, tolerances, duty);
+    return new Sizes(rack, common, wheels, clearance, all, sharing, tolerances, duty, housing);
   }
 
   public Sizes withSharing(Optional<BigFraction> changed) {
-    return new Sizes(rack, common, wheels, clearance, distances, changed, tolerances, duty);
+    return new Sizes(
+        rack, common, wheels, clearance, distances, changed, tolerances, duty, housing);
   }
 
   /** What is said of no single wheel or pair, for another train. */
   public Sizes ofAll() {
     return new Sizes(
-        rack, common, Map.of(), clearance, List.of(), sharing, ofAllOnly(tolerances), duty);
+        rack,
+        common,
+        Map.of(),
+        clearance,
+        List.of(),
+        sharing,
+        ofAllOnly(tolerances),
+        duty,
+        housing);
   }
 
   /** Whether nothing is stated but of single wheels. */
@@ -158,7 +172,8 @@ public record Sizes(
             List.of(),
             Optional.empty(),
             List.of(),
-            Duty.NONE));
+            Duty.NONE,
+            Housing.NONE));
   }
 
   /**
@@ -188,7 +203,8 @@ public record Sizes(
         both,
         WheelSize.one("sharing", sharing, more.sharing),
         bothTolerances(more),
-        duty.and(more.duty));
+        duty.and(more.duty),
+        housing.and(more.housing));
   }
 
   private List<Tolerance> bothTolerances(Sizes more) {
@@ -227,11 +243,17 @@ public record Sizes(
   }
 
   public Sizes withTolerances(List<Tolerance> changed) {
-    return new Sizes(rack, common, wheels, clearance, distances, sharing, changed, duty);
+    return new Sizes(rack, common, wheels, clearance, distances, sharing, changed, duty, housing);
   }
 
   public Sizes withDuty(Duty changed) {
-    return new Sizes(rack, common, wheels, clearance, distances, sharing, tolerances, changed);
+    return new Sizes(
+        rack, common, wheels, clearance, distances, sharing, tolerances, changed, housing);
+  }
+
+  public Sizes withHousing(Housing changed) {
+    return new Sizes(
+        rack, common, wheels, clearance, distances, sharing, tolerances, duty, changed);
   }
 
   /** What one statement each says, in the order in which a card is printed. */
@@ -245,6 +267,7 @@ public record Sizes(
     sharing.ifPresent(given -> all.add(UNSTATED.withSharing(sharing)));
     tolerances.forEach(one -> all.add(UNSTATED.withTolerances(List.of(one))));
     duty.split().forEach(one -> all.add(UNSTATED.withDuty(one)));
+    housing.split().forEach(one -> all.add(UNSTATED.withHousing(one)));
     wheels.forEach((wheel, size) -> all.addAll(size.split(one -> UNSTATED.with(wheel, one))));
     for (Distance distance : distances) {
       all.add(UNSTATED.withDistance(distance.a, distance.b, Optional.of(distance.length)));
@@ -272,7 +295,8 @@ public record Sizes(
         tolerances.stream()
             .filter(one -> one.pair().filter(p -> !meshing.test(p.a(), p.b())).isEmpty())
             .toList(),
-        duty);
+        duty,
+        housing);
   }
 
   /** The same for members under other names; without what is said of those that do not stay. */
@@ -303,6 +327,7 @@ public record Sizes(
                         one.pair().map(p -> new Join(rename.apply(p.a()), rename.apply(p.b()))),
                         one.limits()))
             .toList(),
-        duty);
+        duty,
+        housing);
   }
 }
