@@ -22,6 +22,7 @@ class HouseTest {
           "shape",
           "piece",
           "assembly",
+          "gearbox",
           "torque",
           "sizing",
           "rating",

@@ -73,14 +73,23 @@ public final class Assembly {
   private final List<Piece> bevels = new ArrayList<>();
   private final Map<Region, Shape> shapes = new HashMap<>();
 
-  private Assembly(Train train, FaceLayout layout, Pace pace) {
+  private Assembly(Train train, FreeMotion motion) {
     this.train = train;
+    this.motion = motion;
     double module = Drives.moduleMm(train);
-    chord = Math.clamp(FINE * module, LEAST_CHORD, CHORD);
+    chord = chord(train);
     enough = ENOUGH * module;
     step = Math.max(STEP * module, LEAST_STEP);
-    motion = FreeMotion.of(Mechanism.of(train));
     span = span();
+  }
+
+  /** How far outlines that are tried may leave the true line, mm. */
+  public static double chord(Train train) {
+    return Math.clamp(FINE * Drives.moduleMm(train), LEAST_CHORD, CHORD);
+  }
+
+  private void put(FaceLayout layout, Pace pace) {
+    double module = Drives.moduleMm(train);
     TrueAxes axes = TrueAxes.of(train, layout);
     Map<MemberId, Integer> axisOf = new HashMap<>();
     for (Placed placed : layout.bodies()) {
@@ -88,21 +97,43 @@ public final class Assembly {
     }
     for (Piece piece : Pieces.of(train, layout, chord).all()) {
       pace.at(0);
-      Optional<String> flaw = piece.flaw(chord);
-      if (flaw.isPresent()) {
-        unmade.put(piece, flaw.get());
-        continue;
-      }
-      if (piece.bevel().isPresent()) {
-        bevels.add(piece);
-        continue;
-      }
-      int axis = Known.in(axisOf, piece.member());
-      double[] moved = axes.moved(axis);
-      for (Piece.Stand stand : piece.stands()) {
-        bodies.add(new Body(piece, stand, axes.group(axis), moved[0] * module, moved[1] * module));
+      if (isMade(piece)) {
+        int axis = Known.in(axisOf, piece.member());
+        double[] moved = axes.moved(axis);
+        put(piece, axes.group(axis), moved[0] * module, moved[1] * module);
       }
     }
+  }
+
+  /** Whether it is made of slabs; what cannot be made, and bevel gears, are kept by themselves. */
+  private boolean isMade(Piece piece) {
+    Optional<String> flaw = piece.flaw(chord);
+    if (flaw.isPresent()) {
+      unmade.put(piece, flaw.get());
+    } else if (piece.bevel().isPresent()) {
+      bevels.add(piece);
+    }
+    return flaw.isEmpty() && piece.bevel().isEmpty();
+  }
+
+  private void put(Piece piece, int group, double dx, double dy) {
+    piece.stands().forEach(stand -> bodies.add(new Body(piece, stand, group, dx, dy)));
+  }
+
+  /**
+   * Pieces of one box in their places, what is held held.
+   *
+   * @param pieces made within {@link #chord}
+   */
+  public static Assembly of(Train train, List<Piece> pieces, Pace pace) {
+    Assembly assembly = new Assembly(train, FreeMotion.held(Mechanism.of(train)));
+    for (Piece piece : pieces) {
+      pace.at(0);
+      if (assembly.isMade(piece)) {
+        assembly.put(piece, 0, 0, 0);
+      }
+    }
+    return assembly;
   }
 
   /** The pieces of {@code train}, laid out as {@code layout} says. */
@@ -113,7 +144,9 @@ public final class Assembly {
   /** The same, perhaps stopped by {@code pace}. */
   public static Assembly of(Train train, FaceLayout layout, Pace pace) {
     pace.at(0);
-    return new Assembly(train, layout, pace);
+    Assembly assembly = new Assembly(train, FreeMotion.of(Mechanism.of(train)));
+    assembly.put(layout, pace);
+    return assembly;
   }
 
   /** The pieces that cannot be made, each with why: nothing else can be said of them. */
@@ -143,7 +176,7 @@ public final class Assembly {
     }
 
     Place at(FreeMotion motion, double[] choice) {
-      double own = 2 * Math.PI * motion.turns(piece.member(), choice);
+      double own = isStill(piece) ? 0 : 2 * Math.PI * motion.turns(piece.member(), choice);
       double x = stand.x();
       double y = stand.y();
       Optional<Piece.Orbit> orbit = stand.orbit();
@@ -160,6 +193,30 @@ public final class Assembly {
     boolean isFlexible() {
       return !piece.running().isEmpty();
     }
+  }
+
+  private static boolean isStill(Piece piece) {
+    return piece.member().equals(Piece.FRAME);
+  }
+
+  /** Whether two bodies never move against each other. */
+  private boolean isOne(Body a, Body b) {
+    if (isFixed(a) || isFixed(b)) {
+      return isFixed(a) && isFixed(b);
+    }
+    return isPlain(a) && isPlain(b) && motion.turnAsOne(a.piece.member(), b.piece.member());
+  }
+
+  private boolean isFixed(Body body) {
+    return isStill(body.piece) || (isPlain(body) && motion.isStill(body.piece.member()));
+  }
+
+  /** Whether it turns about one axis alone, which need not go through it. */
+  private boolean isPlain(Body body) {
+    return body.stand
+        .orbit()
+        .filter(orbit -> !motion.turnAsOne(orbit.carrier(), body.piece.member()))
+        .isEmpty();
   }
 
   /** Turns of each choice over which all meshes pass their teeth. */
@@ -232,10 +289,7 @@ public final class Assembly {
   }
 
   private void tryPair(Body a, Body b, int positions, Map<String, Collision> worst, Pace pace) {
-    boolean still =
-        a.stand.orbit().isEmpty()
-            && b.stand.orbit().isEmpty()
-            && motion.turnAsOne(a.piece.member(), b.piece.member());
+    boolean still = isOne(a, b);
     String pair = a.piece.name() + "|" + b.piece.name();
     for (int k = 0; k < (still ? 1 : positions) && !isEnough(worst.get(pair)); k++) {
       pace.at(0);

@@ -22,14 +22,23 @@ public final class FreeMotion {
 
   /** Cost: as many exact solutions as there are choices, and one. */
   public static FreeMotion of(Mechanism mechanism) {
-    int bodies = mechanism.bodies().size();
-    List<Relation> lasting =
+    return of(
+        mechanism,
         mechanism.relations().stream()
             .filter(
                 relation ->
                     !(relation.cause() instanceof Relation.Held
                         || relation.cause() instanceof Relation.Locked))
-            .toList();
+            .toList());
+  }
+
+  /** The same with what is held and locked staying so. */
+  public static FreeMotion held(Mechanism mechanism) {
+    return of(mechanism, mechanism.relations());
+  }
+
+  private static FreeMotion of(Mechanism mechanism, List<Relation> lasting) {
+    int bodies = mechanism.bodies().size();
     List<Integer> chosen = new ArrayList<>();
     LinearSystem system = system(lasting, chosen, bodies);
     for (int body = 0; body < bodies; body++) {
@@ -79,6 +88,16 @@ public final class FreeMotion {
       sum += share(member, k) * choice[k];
     }
     return sum;
+  }
+
+  /** Whether a member never turns. */
+  public boolean isStill(MemberId member) {
+    for (double share : shares.get(mechanism.indexOf(member))) {
+      if (share != 0) {
+        return false;
+      }
+    }
+    return true;
   }
 
   /** Whether two members always turn as one. */

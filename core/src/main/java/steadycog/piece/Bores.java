@@ -75,7 +75,7 @@ public final class Bores {
    * @param room added to its diameter
    * @param chord how far a polygon may leave its arc
    */
-  static Region hole(Bore bore, double room, double chord) {
+  public static Region hole(Bore bore, double room, double chord) {
     double radius = (bore.size().inBase() + room) / 2;
     return switch (bore) {
       case Bore.Round round -> Region.disc(radius);

@@ -44,10 +44,13 @@ public record Piece(
     }
 
     /** One on an axis at rest. */
-    static Stand at(double x, double y, double z, double angle) {
+    public static Stand at(double x, double y, double z, double angle) {
       return new Stand(x, y, z, angle, Optional.empty());
     }
   }
+
+  /** What stands still whatever turns: no member of any train. */
+  public static final MemberId FRAME = new MemberId("", "frame");
 
   /** A member whose axis is at x, y, mm. */
   public record Orbit(MemberId carrier, double x, double y) {}

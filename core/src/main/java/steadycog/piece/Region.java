@@ -48,7 +48,7 @@ public record Region(List<Outline> lines, List<Round> circles) {
   }
 
   /** A full disc about the axis. */
-  static Region disc(double radius) {
+  public static Region disc(double radius) {
     return new Region(List.of(), List.of(new Round(0, 0, radius)));
   }
 
@@ -59,11 +59,11 @@ public record Region(List<Outline> lines, List<Round> circles) {
   }
 
   /** Nothing. */
-  static Region none() {
+  public static Region none() {
     return new Region(List.of(), List.of());
   }
 
-  boolean isEmpty() {
+  public boolean isEmpty() {
     return lines.isEmpty() && circles.isEmpty();
   }
 
@@ -72,7 +72,7 @@ public record Region(List<Outline> lines, List<Round> circles) {
    * lines that enclose nothing that could be made nothing can be taken: they keep their flaw. Of
    * holes that run into each other each is taken by itself.
    */
-  Region minus(Region hole, double chord) {
+  public Region minus(Region hole, double chord) {
     if (hole.circles.size() > 1 && hole.flaw(chord).isPresent()) {
       Region left = this;
       for (Round circle : hole.circles) {
@@ -96,7 +96,7 @@ public record Region(List<Outline> lines, List<Round> circles) {
   }
 
   /** What {@code outside} encloses, without what these lines enclose, which lie inside it. */
-  Region within(Region outside) {
+  public Region within(Region outside) {
     return with(outside);
   }
 
@@ -177,7 +177,8 @@ public record Region(List<Outline> lines, List<Round> circles) {
     return true;
   }
 
-  static Polygon polygon(Outline outline) {
+  /** The area that a line encloses. */
+  public static Polygon polygon(Outline outline) {
     Coordinate[] ring = new Coordinate[outline.size() + 1];
     for (int k = 0; k < outline.size(); k++) {
       ring[k] = new Coordinate(outline.x()[k], outline.y()[k]);
@@ -187,7 +188,7 @@ public record Region(List<Outline> lines, List<Round> circles) {
   }
 
   /** The lines of an area. */
-  static Region of(Geometry area) {
+  public static Region of(Geometry area) {
     List<Outline> lines = new ArrayList<>();
     for (int k = 0; k < area.getNumGeometries(); k++) {
       if (area.getGeometryN(k) instanceof Polygon polygon && !polygon.isEmpty()) {

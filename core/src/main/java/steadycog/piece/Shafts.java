@@ -63,7 +63,8 @@ public final class Shafts {
         || train.sizes().wheels().values().stream().anyMatch(size -> size.bore().isPresent());
   }
 
-  static Hole hole(Train train, MemberId id) {
+  /** The hole of a member: as stated for what sits on its shaft, else a usual one. */
+  public static Hole hole(Train train, MemberId id) {
     Optional<Bore> own = train.size(id).bore();
     if (own.isPresent()) {
       return new Hole(own, true);

@@ -26,7 +26,7 @@ public record Slab(String name, double from, double to, Region region, List<Wind
   public record Winding(Outline line, double plane, double turn, boolean doubled) {
 
     /** The same of a slab that begins {@code z} lower. */
-    Winding lowered(double z) {
+    public Winding lowered(double z) {
       return new Winding(line, plane - z, turn, doubled);
     }
 
@@ -65,8 +65,13 @@ public record Slab(String name, double from, double to, Region region, List<Wind
   }
 
   /** The same between two heights inside it. */
-  Slab cut(double low, double high) {
+  public Slab cut(double low, double high) {
     return new Slab(name, low, high, region, windings);
+  }
+
+  /** The same over another region that has its winding lines. */
+  public Slab over(Region changed) {
+    return new Slab(name, from, to, changed, windings);
   }
 
   /** A line of its region as it lies at a height. */

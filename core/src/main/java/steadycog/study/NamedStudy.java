@@ -4,8 +4,10 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import steadycog.check.Finding;
+import steadycog.check.GearboxFindings;
 import steadycog.cure.Advice;
 import steadycog.cure.Cures;
+import steadycog.gearbox.Build;
 import steadycog.number.Pace;
 import steadycog.number.Units;
 import steadycog.rating.Rating;
@@ -23,7 +25,8 @@ import steadycog.train.Train;
  * @param study of the train, or of its first state where it has states
  * @param plan all its states, where it has any
  * @param row the state that these are the results of, where they are of one
- * @param collisions what its made pieces show in any state; empty unless that was looked at
+ * @param collisions what its made pieces show in any state, and a gearbox made of it; empty unless
+ *     that was looked at
  */
 public record NamedStudy(
     String name,
@@ -44,6 +47,13 @@ public record NamedStudy(
   /** The same with its pieces put together. */
   public NamedStudy proven() {
     return new NamedStudy(name, study, plan, row, study.collisions(Pace.FREE));
+  }
+
+  /** The same with a whole gearbox made of it. */
+  public NamedStudy assembled() {
+    List<Finding> box = GearboxFindings.of(Build.of(whole(), study.layout(), Pace.FREE));
+    return new NamedStudy(
+        name, study, plan, row, Stream.concat(collisions.stream(), box.stream()).toList());
   }
 
   public static NamedStudy of(String name, Train train) {

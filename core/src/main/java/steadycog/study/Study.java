@@ -8,6 +8,7 @@ import steadycog.check.Finding;
 import steadycog.check.Inspection;
 import steadycog.check.Severity;
 import steadycog.check.Subject;
+import steadycog.gearbox.Build;
 import steadycog.motion.FeedbackPath;
 import steadycog.motion.Mechanism;
 import steadycog.motion.Motion;
@@ -130,6 +131,11 @@ public record Study(
         throw new UnmakeableException(finding.message().replaceAll("\\.$", ""));
       }
     }
+  }
+
+  /** A whole gearbox round it. Cost: more than its collisions. */
+  public Build gearbox(Pace pace) {
+    return Build.of(train, layout, pace);
   }
 
   /** What is to be made; {@code chord} as in {@link Pieces#of}. */

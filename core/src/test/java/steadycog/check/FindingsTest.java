@@ -25,6 +25,8 @@ class FindingsTest {
 
   private static final List<String> CARDS =
       List.of(
+          "parallel 20 ~ 30; module 0.5 mm; housing wall 3 mm; bearing A 6806",
+          "bevel 11 ~ 43; housing bolts 4 x M3",
           "planetary sun 24 planet 18 x3 ring 60; module sun 1 mm; module ring 2 mm",
           "parallel 20 ~ 41; clearance flank 0.02 mm; tolerance centre +0 -0.2 mm",
           "parallel 20 ~ 41; clearance flank 0.1 mm; tolerance thickness +0.01 -0.02 mm",
@@ -218,7 +220,13 @@ class FindingsTest {
   /** What the rules find, and what the made pieces show. */
   private static List<Finding> proven(String card) throws CardException {
     Study study = Study.of(Card.read(card).train());
-    return Stream.concat(study.findings().stream(), study.collisions(Pace.FREE).stream()).toList();
+    Stream<Finding> box =
+        card.contains("housing")
+            ? GearboxFindings.of(study.gearbox(Pace.FREE)).stream()
+            : Stream.of();
+    return Stream.of(study.findings().stream(), study.collisions(Pace.FREE).stream(), box)
+        .flatMap(findings -> findings)
+        .toList();
   }
 
   @Test

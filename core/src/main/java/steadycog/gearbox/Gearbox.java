@@ -1,0 +1,148 @@
+package steadycog.gearbox;
+
+import java.util.List;
+import java.util.Optional;
+import steadycog.motion.FreeMotion;
+import steadycog.motion.Mechanism;
+import steadycog.piece.Piece;
+import steadycog.piece.Piece.Stand;
+import steadycog.shape.FaceLayout;
+import steadycog.train.Bevel;
+import steadycog.train.Cycloidal;
+import steadycog.train.Differential;
+import steadycog.train.Housing;
+import steadycog.train.MemberId;
+import steadycog.train.Parallel;
+import steadycog.train.Part;
+import steadycog.train.Planetary;
+import steadycog.train.Shaft;
+import steadycog.train.StrainWave;
+import steadycog.train.Train;
+
+/**
+ * A whole gearbox: every piece with its place, made and bought.
+ *
+ * @param train in it
+ * @param components in the order of the bill, numbered from 1
+ * @param supports where what turns is carried
+ * @param housing the wall and bolts that it has, as stated or by proportion
+ */
+public record Gearbox(
+    Train train, List<Component> components, List<Support> supports, Housing housing) {
+
+  private static final String KINDS = "it is made for parallel, planetary and cycloidal trains";
+
+  public Gearbox {
+    components = List.copyOf(components);
+    supports = List.copyOf(supports);
+  }
+
+  /**
+   * What came of building one.
+   *
+   * @param box empty where none is made
+   * @param why none is made, in words; empty where one is
+   */
+  public record Result(Optional<Gearbox> box, String why) {}
+
+  /**
+   * Builds it.
+   *
+   * @param layout of {@code train}
+   * @param chord how far straight pieces of outlines may leave the true line, mm
+   */
+  public static Result of(Train train, FaceLayout layout, double chord) {
+    if (train.parts().size() != 1) {
+      return none("it is made for trains of one part, and this one has " + train.parts().size());
+    } else if (!train.shifts().states().isEmpty()) {
+      return none(
+          "it is made for trains without states: brakes and clutches need room of their own");
+    }
+    Part part = train.parts().getFirst();
+    return switch (part) {
+      case Parallel chain -> built(train, new ParallelBox(train, layout, chord, chain));
+      case Planetary set -> built(train, new PlanetaryBox(train, layout, chord, set));
+      case Cycloidal drive -> built(train, new CycloidalBox(train, layout, chord, drive));
+      case StrainWave drive -> none(KINDS);
+      case Bevel pair -> none(KINDS);
+      case Differential sides -> none(KINDS);
+      case Shaft shaft -> none(KINDS);
+    };
+  }
+
+  private static Result built(Train train, Box box) {
+    return box.build()
+        .map(Gearbox::none)
+        .orElseGet(
+            () ->
+                new Result(
+                    Optional.of(new Gearbox(train, box.all, box.supports, box.housing)), ""));
+  }
+
+  private static Result none(String why) {
+    return new Result(Optional.empty(), why);
+  }
+
+  /** What has to be made, a piece a component. */
+  public List<Piece> made() {
+    return components.stream().filter(one -> !one.isBought()).map(Component::piece).toList();
+  }
+
+  /** All bodies. */
+  public List<Piece> pieces() {
+    return components.stream().map(Component::piece).toList();
+  }
+
+  /** The same with the first crank turned on: every piece where it then stands. */
+  public Gearbox turned(double turns) {
+    FreeMotion motion = FreeMotion.held(Mechanism.of(train));
+    double[] choice = new double[motion.choices()];
+    if (choice.length == 0) {
+      return this;
+    }
+    MemberId input = train.rolesInForce().drives().getFirst().member();
+    double share = motion.share(input, 0);
+    choice[0] = share == 0 ? turns : turns / share;
+    return new Gearbox(
+        train,
+        components.stream()
+            .map(
+                one ->
+                    new Component(
+                        Box.changed(
+                            one.piece(),
+                            one.piece().slabs(),
+                            one.piece().stands().stream()
+                                .map(stand -> turned(one.member(), stand, motion, choice))
+                                .toList()),
+                        one.size(),
+                        one.fastening()))
+            .toList(),
+        supports,
+        housing);
+  }
+
+  private static Stand turned(MemberId member, Stand stand, FreeMotion motion, double[] choice) {
+    double own = member.equals(Piece.FRAME) ? 0 : 2 * Math.PI * motion.turns(member, choice);
+    double x = stand.x();
+    double y = stand.y();
+    if (stand.orbit().isPresent()) {
+      Piece.Orbit orbit = stand.orbit().get();
+      double round = 2 * Math.PI * motion.turns(orbit.carrier(), choice);
+      x =
+          orbit.x()
+              + (stand.x() - orbit.x()) * Math.cos(round)
+              - (stand.y() - orbit.y()) * Math.sin(round);
+      y =
+          orbit.y()
+              + (stand.x() - orbit.x()) * Math.sin(round)
+              + (stand.y() - orbit.y()) * Math.cos(round);
+    }
+    return new Stand(x, y, stand.z(), stand.angle() + own, stand.orbit());
+  }
+
+  /** The component of that name; throws where there is none. */
+  public Component component(String name) {
+    return components.stream().filter(one -> one.name().equals(name)).findFirst().orElseThrow();
+  }
+}

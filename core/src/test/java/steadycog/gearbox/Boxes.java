@@ -1,0 +1,129 @@
+package steadycog.gearbox;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Random;
+import steadycog.assembly.Assembly;
+import steadycog.notation.Card;
+import steadycog.notation.CardException;
+import steadycog.number.Pace;
+import steadycog.piece.Piece;
+import steadycog.shape.FaceLayout;
+import steadycog.train.Train;
+
+/** Gearboxes for tests: of every kind, and at random. */
+final class Boxes {
+  static final String WINCH =
+      "parallel 16 ~ 25 ~ 56; module 2.5 mm; width 25 mm; clearance machined; bore A 15 mm key;"
+          + " bore B 15 mm; bore C 25 mm key; shift A 0.1; drive A; take C";
+  static final String FILTER =
+      "planetary sun 24 planet 15 x3 ring 54; module 0.8 mm; width 5 mm; shift planet 0.2;"
+          + " clearance laser; bore sun 6 mm flat 5.5 mm; bore planet 4 mm; bore carrier 8 mm hex;"
+          + " drive sun; hold ring; take carrier";
+  static final String FOCUSER =
+      "planetary sun 20/- planet 25=23 x3 ring 70/68; module 0.5 mm; width 8 mm; clearance printed"
+          + " flank 0.05 mm; bore sun 3 mm flat 2.5 mm; bore planet 4 mm; drive sun; hold ring1;"
+          + " take ring2";
+  static final String AZIMUTH =
+      "cycloidal lobes 29 pins 30 circle 120 mm pin 6 mm eccentric 1.3 mm discs 2; width 10 mm;"
+          + " clearance machined; drive eccentric; hold ring; take disc";
+
+  /** A shaft that would run into a wheel of another plane: it needs a plate between them. */
+  static final String TIGHT =
+      "parallel 14 ~ 60 = 14 ~ 26 = 22 ~ 46; module 2 mm; clearance laser; bore 6 mm key";
+
+  static final List<String> ALL = List.of(WINCH, FILTER, FOCUSER, AZIMUTH, TIGHT);
+
+  static final List<String> CENTRAL = List.of(FILTER, FOCUSER, AZIMUTH);
+
+  private Boxes() {}
+
+  static Gearbox of(String card) throws CardException {
+    Gearbox.Result result = result(card);
+    return result.box().orElseThrow(() -> new AssertionError(card + ": " + result.why()));
+  }
+
+  static Gearbox.Result result(String card) throws CardException {
+    Train train = Card.read(card).train();
+    return Gearbox.of(train, FaceLayout.of(train), Assembly.chord(train));
+  }
+
+  static Proof proof(Gearbox box) {
+    return Proof.of(box, Pace.FREE);
+  }
+
+  /** The same with one component as another piece. */
+  static Gearbox with(Gearbox box, String name, Piece piece) {
+    List<Component> all = new ArrayList<>();
+    for (Component one : box.components()) {
+      all.add(one.name().equals(name) ? new Component(piece, one.size(), one.fastening()) : one);
+    }
+    return new Gearbox(box.train(), all, box.supports(), box.housing());
+  }
+
+  static Gearbox without(Gearbox box, String name) {
+    return new Gearbox(
+        box.train(),
+        box.components().stream().filter(one -> !one.name().equals(name)).toList(),
+        box.supports(),
+        box.housing());
+  }
+
+  /** A train whose teeth mesh and whose planets go in. */
+  static String random(Random random) {
+    double module = new double[] {0.5, 0.8, 1, 1.5, 2}[random.nextInt(5)];
+    String process = List.of("printed", "laser", "machined").get(random.nextInt(3));
+    String sizes = "; module " + module + " mm; clearance " + process;
+    if (random.nextInt(3) == 0) {
+      sizes += "; motor face " + List.of(35, 42, 57).get(random.nextInt(3)) + " mm";
+    }
+    return switch (random.nextInt(4)) {
+      case 0 -> {
+        StringBuilder chain = new StringBuilder("parallel ");
+        int stages = 1 + random.nextInt(3);
+        for (int k = 0; k < stages; k++) {
+          chain.append(k == 0 ? "" : " = ").append(17 + random.nextInt(15)).append(" ~ ");
+          chain.append(25 + random.nextInt(50));
+        }
+        yield chain + sizes;
+      }
+      case 1 -> {
+        int planet = 17 + random.nextInt(10);
+        int sun = 2 * (9 + random.nextInt(10)) + planet % 2;
+        yield "planetary sun "
+            + sun
+            + " planet "
+            + planet
+            + " x2 ring "
+            + (sun + 2 * planet)
+            + sizes
+            + "; drive sun; hold ring; take carrier";
+      }
+      case 2 -> {
+        int planet = 20 + random.nextInt(10);
+        int sun = 3 * (6 + random.nextInt(5));
+        int ring = sun + 2 * planet;
+        int less = 1 + random.nextInt(2);
+        yield "planetary sun "
+            + sun
+            + "/- planet "
+            + planet
+            + "="
+            + (planet - less)
+            + " x1 ring "
+            + ring
+            + "/"
+            + (ring - less)
+            + sizes
+            + "; drive sun; hold ring1; take ring2";
+      }
+      default ->
+          "cycloidal lobes "
+              + (8 + random.nextInt(25))
+              + " discs "
+              + (1 + random.nextInt(3))
+              + sizes
+              + "; drive eccentric; hold ring; take disc";
+    };
+  }
+}

@@ -1,0 +1,222 @@
+package steadycog.gearbox;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.Random;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.FieldSource;
+import steadycog.notation.CardException;
+import steadycog.piece.Piece;
+import steadycog.piece.Region;
+import steadycog.piece.Slab;
+import steadycog.piece.Solid;
+import steadycog.train.BallBearing;
+import steadycog.train.Material;
+import steadycog.train.Screw;
+
+/** Whole gearboxes: what they hold, and that the proof proves. */
+class GearboxTest {
+  @ParameterizedTest
+  @FieldSource("steadycog.gearbox.Boxes#ALL")
+  void goesTogetherWithEveryPieceOnce(String card) throws CardException {
+    Gearbox box = Boxes.of(card);
+    Proof proof = Boxes.proof(box);
+    assertEquals(List.of(), proof.problems(), card);
+    assertTrue(proof.holds());
+    int moved = proof.order().stream().mapToInt(move -> move.copies().size()).sum();
+    assertEquals(box.components().stream().mapToInt(Component::count).sum(), moved);
+    Set<String> names = new HashSet<>();
+    box.components().forEach(one -> assertTrue(names.add(one.name()), one.name()));
+  }
+
+  /** A way for torque in and out, a way to bolt it down, and bought parts that exist. */
+  @ParameterizedTest
+  @FieldSource("steadycog.gearbox.Boxes#ALL")
+  void canBeDrivenAndBoltedDownAndBought(String card) throws CardException {
+    Gearbox box = Boxes.of(card);
+    double front = box.component("front plate").piece().stands().getFirst().z();
+    Component rear = box.component("rear plate");
+    double end = top(rear);
+    assertTrue(box.components().stream().anyMatch(one -> turns(one) && low(one) < front - 5));
+    assertTrue(box.components().stream().anyMatch(one -> turns(one) && top(one) > end + 5));
+    int bolts = box.housing().bolts().orElseThrow().count();
+    Slab plate = box.component("front plate").piece().slabs().getFirst();
+    double hole = box.housing().bolts().orElseThrow().screw().hole() / 2;
+    long holes = plate.region().circles().stream().filter(c -> c.radius() == hole).count();
+    assertTrue(holes >= 2L * bolts, holes + " holes for bolts and feet");
+    for (Component one : box.components()) {
+      one.size().ifPresent(size -> assertTrue(isUsual(one, size), one.name() + " " + size));
+    }
+    for (Support support : box.supports()) {
+      assertTrue(support.to() > support.from(), support.toString());
+      assertTrue(
+          support.isPlain() || BallBearing.of(support.bearing()).isPresent(), support.bearing());
+    }
+  }
+
+  private static boolean turns(Component one) {
+    return !one.member().equals(Piece.FRAME);
+  }
+
+  private static double low(Component one) {
+    return one.piece().stands().getFirst().z();
+  }
+
+  private static double top(Component one) {
+    return low(one) + one.piece().slabs().getLast().to();
+  }
+
+  private static boolean isUsual(Component one, String size) {
+    String first = size.split("[ ,]")[0].toUpperCase(Locale.ROOT);
+    return Screw.of(first).isPresent()
+        || BallBearing.of(first).isPresent()
+        || one.name().contains("pin")
+        || one.name().contains("key");
+  }
+
+  @Test
+  void proofHoldsForTrainsAtRandomOrSaysWhatIsWrong() throws CardException {
+    Random random = new Random(27);
+    int proved = 0;
+    for (int k = 0; k < 24; k++) {
+      String card = Boxes.random(random);
+      Gearbox.Result result = Boxes.result(card);
+      if (result.box().isEmpty()) {
+        assertFalse(result.why().isBlank(), card);
+        continue;
+      }
+      Proof proof = Boxes.proof(result.box().get());
+      proved += proof.holds() ? 1 : 0;
+      proof.problems().forEach(one -> assertTrue(one.length() > 15, one));
+    }
+    assertTrue(proved >= 19, proved + " of 24 go together");
+  }
+
+  @Test
+  void whatIsTooLargeIsSeenToOverlap() throws CardException {
+    Gearbox box = Boxes.of(Boxes.FILTER);
+    Piece ball = box.component("front bearing of shaft").piece();
+    Slab slab = ball.slabs().getFirst();
+    Piece larger = Box.changed(ball, List.of(slab.over(Box.annulus(3, 11))), ball.stands());
+    List<String> problems = Boxes.proof(Boxes.with(box, ball.name(), larger)).problems();
+    assertTrue(problems.toString().contains("front bearing of shaft"), problems.toString());
+    assertTrue(problems.toString().contains("in one place"), problems.toString());
+  }
+
+  @Test
+  void whatClosesInBeforeIsInIsSaidToBeInTheWay() throws CardException {
+    Gearbox box = Boxes.of(Boxes.WINCH);
+    // A shaft with a collar at its other end too: nothing can be put on it any more.
+    Piece shaft = box.component("shaft C").piece();
+    List<Slab> slabs = new ArrayList<>(shaft.slabs());
+    Slab last = slabs.removeLast();
+    double cut = last.to() - 5;
+    slabs.add(last.cut(last.from(), cut));
+    slabs.add(last.cut(cut, last.to()).over(Region.disc(60)));
+    Gearbox closed = Boxes.with(box, "shaft C", Box.changed(shaft, slabs, shaft.stands()));
+    List<String> problems = Boxes.proof(closed).problems();
+    assertTrue(problems.toString().contains("cannot be put in"), problems.toString());
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "shaft A spacer, wheel A is loose: nothing stops it away from the drive end",
+    "bolt, nut 1 is loose: nothing stops it away from the drive end",
+    "rear plate, is loose"
+  })
+  void whatIsLeftOutLetsOthersSlide(String left, String expected) throws CardException {
+    List<String> problems = Boxes.proof(Boxes.without(Boxes.of(Boxes.WINCH), left)).problems();
+    assertTrue(problems.toString().contains(expected), problems.toString());
+  }
+
+  @Test
+  void whatIsCarriedAtOnePlaceIsSaid() throws CardException {
+    Gearbox box = Boxes.of(Boxes.AZIMUTH);
+    Gearbox one =
+        new Gearbox(
+            box.train(),
+            box.components(),
+            box.supports().stream()
+                .filter(s -> !s.member().name().equals("eccentric") || s.from() < 0)
+                .toList(),
+            box.housing());
+    assertEquals(List.of("eccentric is carried at one narrow place"), Boxes.proof(one).problems());
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "a: parallel 20 ~ 30; b: parallel 20 ~ 30; join a.B = b.A | trains of one part",
+        "bevel 11 ~ 43 | parallel, planetary and cycloidal",
+        "strainwave nominal 80; drive wave; hold circular; take flex | parallel, planetary and",
+        "parallel 20 ~ 60i | internal",
+        "parallel 20 ~ 40 = 24 ~ 36; coaxial A = D | lie in line",
+        "planetary sun 24 planet 15 x3 ring 54; drive sun; hold carrier; take ring | held ring",
+        "planetary sun 24 planet 15 x3 ring 54; drive ring; hold sun; take carrier | one sun",
+        "planetary sun 20 planet 10 x8 uneven ring 40; drive sun; hold ring; take carrier | ties",
+        "planetary sun 20/- planet 25=23 x3 ring 70/68; drive sun; hold ring1; take carrier | idly",
+        "planetary sun 20/- planet 25=23 x3 ring 70/68; drive sun; hold ring2; take ring1 | first",
+        "cycloidal lobes 9; drive eccentric; hold disc; take ring | its ring is not held"
+      })
+  void saysOfWhichTrainsNoneIsMade(String card, String why) throws CardException {
+    Gearbox.Result result = Boxes.result(card);
+    assertEquals(Optional.empty(), result.box());
+    assertTrue(result.why().contains(why), result.why());
+  }
+
+  /** Mass by area and height against the volume of the closed solids that are exported. */
+  @ParameterizedTest
+  @FieldSource("steadycog.gearbox.Boxes#ALL")
+  void billCountsAndWeighsWhatThereIs(String card) throws CardException {
+    Gearbox box = Boxes.of(card);
+    Bill bill = Bill.of(box, 0.01);
+    int count = 0;
+    for (Bill.Line line : bill.lines()) {
+      assertEquals(bill.lines().indexOf(line) + 1, line.number());
+      assertEquals(line.isBought(), line.components().getFirst().isBought());
+      line.components().forEach(one -> assertEquals(line, bill.of(one)));
+      count += line.count();
+      if (!line.isBought()) {
+        Material material = line.material().orElseThrow();
+        double volume = Solid.of(line.components().getFirst().piece(), 0.01).volume();
+        double grams = volume * material.density() * 1e-6;
+        assertEquals(grams, line.grams().orElseThrow(), 0.005 * grams, line.name());
+      }
+    }
+    assertEquals(box.components().stream().mapToInt(Component::count).sum(), count);
+    assertTrue(bill.grams() > 0);
+  }
+
+  @Test
+  void wishesAreKeptAndWhatIsNotWishedFollows() throws CardException {
+    Gearbox usual = Boxes.of(Boxes.FILTER);
+    Gearbox wished = Boxes.of(Boxes.FILTER + "; housing wall 6 mm bolts 6 x M4; motor face 42 mm");
+    assertEquals("4 x M3", usual.housing().bolts().orElseThrow().toString());
+    assertEquals("6 x M4", wished.housing().bolts().orElseThrow().toString());
+    assertEquals(6, wished.component("bolt").count());
+    assertEquals(6, wished.housing().wall().orElseThrow().inBase());
+    assertEquals(4, wished.component("motor screw").count());
+    assertTrue(Boxes.proof(wished).holds(), Boxes.proof(wished).problems().toString());
+    Slab face = wished.component("motor plate").piece().slabs().getFirst();
+    assertTrue(face.region().circles().stream().anyMatch(c -> c.radius() == 11), "the pilot");
+  }
+
+  @Test
+  void statedBearingsAreTaken() throws CardException {
+    Gearbox box = Boxes.of(Boxes.FILTER + "; bearing carrier 6802");
+    assertEquals(
+        "6802, 15 \u00d7 24 \u00d7 5", box.component("output bearing").size().orElseThrow());
+    assertTrue(Boxes.proof(box).holds());
+  }
+}
