@@ -2,6 +2,7 @@ package steadycog.cli;
 
 import java.util.List;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Option;
 import steadycog.format.json.StudyJson;
 import steadycog.job.Job;
 import steadycog.study.NamedStudy;
@@ -14,9 +15,17 @@ import steadycog.study.NamedStudy;
         "The findings alone, worst first; all pieces are put together and turned as well.")
 final class CheckCommand extends ReportCommand {
 
+  @Option(
+      names = "--assembly",
+      description = "also whether a whole gearbox made of it goes together")
+  boolean assembly;
+
   @Override
   List<NamedStudy> studies(Job job) {
-    return CardInput.studies(job).stream().map(NamedStudy::proven).toList();
+    return CardInput.studies(job).stream()
+        .map(NamedStudy::proven)
+        .map(train -> assembly ? train.assembled() : train)
+        .toList();
   }
 
   @Override

@@ -1,6 +1,7 @@
 package steadycog.cli;
 
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.EnumSet;
@@ -21,8 +22,15 @@ import steadycog.format.file.PieceFile;
 import steadycog.format.file.Trouble;
 import steadycog.format.html.ReportHtml;
 import steadycog.format.pdf.ReportPdf;
+import steadycog.format.picture.BoxPicture;
+import steadycog.format.picture.LinePicture;
+import steadycog.format.picture.PicturePdf;
+import steadycog.format.picture.PictureSvg;
+import steadycog.gearbox.Build;
+import steadycog.gearbox.Build.Whole;
 import steadycog.job.Job;
 import steadycog.job.Sheet;
+import steadycog.number.Pace;
 import steadycog.number.Unit;
 import steadycog.number.Units;
 import steadycog.piece.Coupon;
@@ -73,6 +81,11 @@ final class ExportCommand implements Callable<Integer> {
       description = "instead of the train a test for the printer: sectors at several clearances")
   boolean coupon;
 
+  @Option(
+      names = "--gearbox",
+      description = "all that is made of a whole gearbox round the train; .svg and .pdf draw it")
+  boolean gearbox;
+
   @Option(names = "--anyway", description = "also pieces that run into each other")
   boolean anyway;
 
@@ -121,13 +134,18 @@ final class ExportCommand implements Callable<Integer> {
   private int write(Job job) {
     String name = target.toString().toLowerCase(Locale.ROOT);
     Optional<PieceFile> made = PieceFile.of(target);
-    fitting(name, made.isPresent());
-    boolean one = JobFiles.isCard(target) || name.endsWith(".png") || made.isPresent();
+    boolean drawn = gearbox && (name.endsWith(".svg") || name.endsWith(".pdf"));
+    fitting(name, made.isPresent() && !drawn);
+    input.requires(
+        "--gearbox", made.isPresent() || drawn, "for pieces and their drawing alone: leave it out");
+    boolean one = JobFiles.isCard(target) || name.endsWith(".png") || made.isPresent() || drawn;
     if (one && job.sheets().size() > 1) {
       return refuse("it holds one train, the job has several: name one by --train");
     }
     try {
-      if (made.isPresent()) {
+      if (drawn) {
+        return drawing(job.sheets().getFirst(), name.endsWith(".svg"));
+      } else if (made.isPresent()) {
         return pieces(job.sheets().getFirst(), made.get());
       } else if (name.endsWith(".csv")) {
         JobFiles.write(
@@ -163,6 +181,7 @@ final class ExportCommand implements Callable<Integer> {
     input.requires(
         "--units", report || name.endsWith(".csv"), "for reports and tables alone: leave it out");
     input.requires("--only", !coupon, "a test piece is of no member: leave it out");
+    input.requires("--gearbox", !coupon, "a test piece is of no gearbox: leave it out");
   }
 
   private int report(Job job, boolean html) throws IOException {
@@ -212,7 +231,8 @@ final class ExportCommand implements Callable<Integer> {
     List<Piece> chosen =
         coupon
             ? Coupon.of(study.train(), chord)
-            : pieces.all().stream().filter(piece -> isChosen(piece.member().toString())).toList();
+            : (gearbox ? gearbox(study).gearbox().made() : pieces.all())
+                .stream().filter(piece -> isChosen(piece.member().toString())).toList();
     if (chosen.isEmpty()) {
       return refuse(
           only.isPresent()
@@ -220,10 +240,10 @@ final class ExportCommand implements Callable<Integer> {
               : "nothing of this train is cut here: " + String.join("; ", pieces.left()));
     }
     UnmakeableException.check(chosen, chord);
-    if (!coupon && !anyway) {
+    if (!coupon && !anyway && !gearbox) {
       study.requireAssembled(chosen);
     }
-    boolean together = !apart && !coupon;
+    boolean together = !apart && !coupon && !gearbox;
     if (!each) {
       write(target, kind, chosen, together, sheet.name());
       return Exit.DONE;
@@ -235,6 +255,32 @@ final class ExportCommand implements Callable<Integer> {
       write(target.resolveSibling(file), kind, List.of(piece), false, piece.title());
     }
     return Exit.DONE;
+  }
+
+  /** The gearbox pulled apart. */
+  private int drawing(Sheet sheet, boolean svg) throws IOException, UnmakeableException {
+    Whole whole = gearbox(Study.of(sheet.card().orElseThrow().train()));
+    LinePicture picture = BoxPicture.of(whole, sheet.name());
+    if (svg) {
+      JobFiles.write(target, PictureSvg.write(picture).getBytes(StandardCharsets.UTF_8));
+    } else {
+      JobFiles.write(target, PicturePdf.write(picture));
+    }
+    return Exit.DONE;
+  }
+
+  /** One that goes together, unless any is wanted. */
+  private Whole gearbox(Study study) throws UnmakeableException {
+    Build build = study.gearbox(Pace.FREE);
+    Whole whole =
+        build
+            .box()
+            .orElseThrow(
+                () -> new UnmakeableException("no gearbox is made of this train: " + build.why()));
+    if (!anyway && !whole.proof().holds()) {
+      throw new UnmakeableException(String.join("; ", whole.proof().problems()));
+    }
+    return whole;
   }
 
   private boolean isChosen(String member) {

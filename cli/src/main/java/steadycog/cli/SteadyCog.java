@@ -43,6 +43,7 @@ import steadycog.number.Known;
       FindCommand.class,
       ExportCommand.class,
       SheetCommand.class,
+      GearboxCommand.class,
       IdentifyCommand.class,
       BenchCommand.class
     })

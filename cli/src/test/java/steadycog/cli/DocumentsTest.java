@@ -233,6 +233,8 @@ class DocumentsTest extends Shell {
         new String[][] {
           {"find --near", "find", "--near", "-", "--target", "3", "--json"},
           {"size", "size", "-", "--json"},
+          {"gearbox", "gearbox", "-", "--json"},
+          {"gearbox", "gearbox", job, "--json"},
           {"sheet", "sheet", "-", "--json"},
           {"identify", "identify", "--teeth", "24", "--od", "39", "--json"},
           {"bench --csv", "bench", job, "--train", "Focuser", "--csv", RECORDING, "--json"},

@@ -1,0 +1,96 @@
+package steadycog.cli;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.Callable;
+import picocli.CommandLine.ArgGroup;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
+import steadycog.format.csv.BillCsv;
+import steadycog.format.json.GearboxJson;
+import steadycog.gearbox.Bill;
+import steadycog.gearbox.Build;
+import steadycog.gearbox.Build.Whole;
+import steadycog.gearbox.Move;
+import steadycog.job.Job;
+import steadycog.job.TrainText;
+import steadycog.number.Figures;
+import steadycog.number.Pace;
+import steadycog.study.NamedStudy;
+
+/** {@code gearbox}: everything round the teeth, made and bought, and how it goes together. */
+@Command(
+    name = "gearbox",
+    mixinStandardHelpOptions = true,
+    description =
+        "A whole gearbox round the train: the bill of what is made and bought, the order in which"
+            + " it goes together, and whether it does. Its pieces: export --gearbox.")
+final class GearboxCommand implements Callable<Integer> {
+  @Mixin CardInput input;
+
+  @ArgGroup(exclusive = true)
+  Output output = new Output();
+
+  @Override
+  public Integer call() {
+    return input.with(this::print);
+  }
+
+  private int print(Job job) {
+    input.requires("--units", false, "what is bought comes in mm: leave it out");
+    List<NamedStudy> trains = CardInput.studies(job);
+    List<Build> builds = trains.stream().map(train -> train.study().gearbox(Pace.FREE)).toList();
+    List<String> names = trains.stream().map(NamedStudy::name).toList();
+    if (output.json) {
+      input.print(GearboxJson.write(names, builds));
+    } else if (output.csv) {
+      input.print(BillCsv.write(names, builds));
+    } else {
+      List<TrainText> texts = new ArrayList<>();
+      for (int k = 0; k < names.size(); k++) {
+        texts.add(new TrainText(names.get(k), text(builds.get(k))));
+      }
+      input.tell(Lines.headed(texts, names.size() > 1));
+    }
+    return builds.stream().allMatch(GearboxCommand::holds) ? Exit.DONE : Exit.DONE_WITH_ERRORS;
+  }
+
+  private static boolean holds(Build build) {
+    return build.box().isPresent() && build.box().get().proof().holds();
+  }
+
+  private static String text(Build build) {
+    return build
+        .box()
+        .map(GearboxCommand::text)
+        .orElseGet(() -> "No gearbox is made of this train: " + build.why() + ".\n");
+  }
+
+  private static String text(Whole whole) {
+    TextTable table = new TextTable(4, "No.", "count", "piece", "size, mm", "material", "g each");
+    for (Bill.Line line : whole.bill().lines()) {
+      table.add(
+          Integer.toString(line.number()),
+          Integer.toString(line.count()),
+          line.name(),
+          line.size(),
+          line.material().map(material -> material.word()).orElse("bought"),
+          line.grams().map(g -> Figures.significant(g, 3)).orElse("-"));
+    }
+    StringBuilder text = new StringBuilder(table.toString());
+    text.append("\nMade: ").append(Figures.significant(whole.bill().grams(), 3)).append(" g.\n");
+    if (!whole.proof().order().isEmpty()) {
+      text.append("\nIt goes together so, the drive end below:\n");
+      int step = 1;
+      for (Move move : whole.proof().order()) {
+        text.append(step++).append(". ").append(move.says(whole.bill())).append('\n');
+      }
+    }
+    text.append('\n');
+    if (whole.proof().holds()) {
+      text.append(Build.PROVEN).append('\n');
+    }
+    whole.proof().problems().forEach(one -> text.append("error ").append(one).append(".\n"));
+    return text.toString();
+  }
+}
