@@ -10,10 +10,12 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
+import javafx.scene.control.ToggleButton;
 import steadycog.app.SteadyCogApp.Opened;
 import steadycog.app.desk.PowerShown;
 import steadycog.app.desk.Preferences;
 import steadycog.app.desk.Station;
+import steadycog.app.gearbox.GearboxPanel;
 import steadycog.format.demo.TernRock;
 import steadycog.format.file.Trouble;
 import steadycog.job.Job;
@@ -22,7 +24,6 @@ import steadycog.train.MemberId;
 /** Takes the pictures of the main views for the documentation, from the demo job. */
 final class Shots {
   private static final int FILTER_WHEEL = 2;
-  private static final int GUIDING = 3;
   private static final int AZIMUTH = 4;
   private static final int ALTITUDE = 5;
   private static final int FOCUSER = 6;
@@ -104,12 +105,18 @@ final class Shots {
         () -> {
           if (opened.window().stations().isSearching()
               || !opened.desk().cures().isProven()
-              || !opened.desk().glances().isDone()) {
+              || !opened.desk().glances().isDone()
+              || isBuilding(opened)) {
             whenStill(opened, action);
           } else {
             Picture.whenDrawn(action);
           }
         });
+  }
+
+  private static boolean isBuilding(Opened opened) {
+    return opened.window().lookup("#gearbox-panel") instanceof GearboxPanel panel
+        && panel.isBuilding();
   }
 
   private static Map<String, Consumer<Opened>> all() {
@@ -119,7 +126,6 @@ final class Shots {
     shots.put("mistyped-card", Shots::mistyped);
     shots.put("planetary-set", Shots::filterWheel);
     shots.put("ratio-board", Shots::ratioBoard);
-    shots.put("two-inputs", Shots::guiding);
     shots.put("does-not-assemble", Shots::misfit);
     shots.put("cycloidal-drive", opened -> drive(opened, AZIMUTH, 40));
     shots.put("strain-wave-drive", Shots::altitude);
@@ -129,6 +135,7 @@ final class Shots {
     shots.put("shift-plan", opened -> shutter(opened, Station.SHIFT_PLAN));
     shots.put("differential", Shots::trolley);
     shots.put("cut-sheet", Shots::cutSheet);
+    shots.put("gearbox", Shots::gearbox);
     shots.put("bench-book", Shots::benchBook);
     shots.put("compare-builds", opened -> opened.window().stations().showBench("compare"));
     shots.put("dark", Shots::dark);
@@ -183,13 +190,11 @@ final class Shots {
     opened.desk().stationProperty().set(Station.DRIVE_AND_HOLD);
   }
 
-  private static void guiding(Opened opened) {
-    opened.desk().file().putDown(TernRock.job());
-    opened.desk().showSheet(GUIDING);
-    opened.desk().crank().tooth(16);
+  private static void gearbox(Opened opened) {
+    opened.desk().showSheet(FILTER_WHEEL);
+    ((ToggleButton) opened.window().lookup("#cut-gearbox")).setSelected(true);
   }
 
-  /** Ring and planets as they were miscounted at first: three planets do not go in. */
   private static void misfit(Opened opened) {
     opened.desk().stationProperty().set(Station.LAY_OUT);
     typed(

@@ -20,6 +20,8 @@ import javafx.scene.layout.VBox;
 import steadycog.app.desk.Bench;
 import steadycog.app.desk.Desk;
 import steadycog.app.files.AskFile;
+import steadycog.app.gearbox.BoxSwitch;
+import steadycog.app.gearbox.GearboxPanel;
 import steadycog.app.ledger.RoomTable;
 import steadycog.app.look.Later;
 import steadycog.app.look.Look;
@@ -78,6 +80,10 @@ public final class CutStation extends HBox {
   private final RoomTable rooms;
   private final VBox room;
   private final FilesPanel files;
+  private final GearboxPanel gearbox;
+  private final BoxSwitch choice = new BoxSwitch(this::show);
+  private final ScrollPane scroll;
+  private final ScrollPane side;
   private final VBox meshBox;
   private final MeshLook teeth;
   private final VBox tables;
@@ -121,19 +127,21 @@ public final class CutStation extends HBox {
                 findings),
             "panel",
             "cut-tables");
-    ScrollPane scroll = new ScrollPane(tables);
+    scroll = new ScrollPane(tables);
     scroll.setFitToWidth(true);
     for (Region wide : List.of(summary, screening, findings)) {
       wide.maxWidthProperty().bind(scroll.widthProperty().subtract(SCROLL_ROOM));
     }
     tables.minHeightProperty().bind(scroll.heightProperty().subtract(2));
     VBox.setVgrow(scroll, Priority.ALWAYS);
-    VBox left = new VBox(8, sizes, empty, scroll);
+    gearbox = new GearboxPanel(desk, ask);
+    VBox.setVgrow(gearbox, Priority.ALWAYS);
+    VBox left = new VBox(8, choice, sizes, empty, scroll, gearbox);
     HBox.setHgrow(left, Priority.ALWAYS);
     left.setMinWidth(0);
     teeth = new MeshLook(desk);
     VBox right = new VBox(8, teeth, size, files, new IdentifyPanel(desk));
-    ScrollPane side = Look.styled(new ScrollPane(right), "side-scroll");
+    side = Look.styled(new ScrollPane(right), "side-scroll");
     side.setFitToWidth(true);
     side.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
     desk.preferencesProperty().subscribe(preferences -> share(side));
@@ -172,12 +180,20 @@ public final class CutStation extends HBox {
     }
     Optional<Bench> bench = desk.bench();
     boolean any = bench.isPresent();
+    boolean box = any && choice.isWhole();
     Look.show(empty, !any);
-    Look.show(sizes, any);
+    Look.show(sizes, any && !box);
+    Look.show(gearbox, box);
+    Look.show(scroll, !box);
+    Look.show(side, !box);
     tables.setVisible(any);
     Look.show(files, any);
     Look.show(size, any);
     Look.show(teeth, any);
+    if (box) {
+      bench.ifPresent(now -> gearbox.show(now.study(), now.card().train()));
+      return;
+    }
     shown = bench.map(this::worked);
     shown.ifPresent(this::fill);
   }

@@ -1,0 +1,115 @@
+package steadycog.app.gearbox;
+
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import javafx.application.Platform;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
+import javafx.scene.control.ProgressBar;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import steadycog.app.desk.Desk;
+import steadycog.app.files.AskFile;
+import steadycog.app.files.Shop;
+import steadycog.app.look.Look;
+import steadycog.format.csv.BillCsv;
+import steadycog.format.file.PieceFile;
+import steadycog.format.picture.BoxPicture;
+import steadycog.format.picture.PicturePdf;
+import steadycog.format.picture.PictureSvg;
+import steadycog.gearbox.Build;
+import steadycog.gearbox.Build.Whole;
+import steadycog.piece.Piece;
+import steadycog.piece.Pieces;
+
+/** Files of a whole gearbox: what is made, its drawing pulled apart, and its bill. */
+final class BoxFiles extends VBox {
+  private final Desk desk;
+  private final AskFile ask;
+  private final Shop shop = new Shop(Platform::runLater);
+  private final MenuButton write = Look.styled(new MenuButton("Write \u2026"), "main");
+  private final Label said = Look.label("", "soft");
+  private Optional<Whole> shown = Optional.empty();
+
+  BoxFiles(Desk desk, AskFile ask) {
+    super(5);
+    this.desk = desk;
+    this.ask = ask;
+    write.setId("gearbox-write");
+    for (PieceFile kind : List.of(PieceFile.THREE_MF, PieceFile.STL, PieceFile.DXF)) {
+      offer("What is made, " + kind.ending(), kind.says(), kind.ending(), work(kind));
+    }
+    offer("Drawing, .svg", "Drawing pulled apart", ".svg", picture(true));
+    offer("Drawing, .pdf", "Drawing pulled apart", ".pdf", picture(false));
+    offer("Bill, .csv", "Bill of what is made and bought", ".csv", this::bill);
+    ProgressBar bar = new ProgressBar();
+    Button stop = new Button("Stop");
+    stop.setOnAction(e -> shop.stop());
+    HBox working = new HBox(8, bar, stop);
+    said.setId("gearbox-said");
+    said.setWrapText(true);
+    shop.progressProperty()
+        .subscribe(
+            now -> {
+              Look.show(working, now.isPresent());
+              bar.setProgress(now.orElse(0.0));
+            });
+    shop.saidProperty()
+        .subscribe(
+            now -> {
+              said.setText(now);
+              Look.show(said, !now.isEmpty());
+            });
+    getChildren().addAll(write, working, said);
+  }
+
+  void show(Whole whole) {
+    shown = Optional.of(whole);
+  }
+
+  /** Makes the bytes of a file from the gearbox in view. */
+  private interface Maker {
+    Shop.Work of(Whole whole, String title);
+  }
+
+  private void offer(String words, String says, String ending, Maker maker) {
+    MenuItem item = new MenuItem(words);
+    item.setId("gearbox-write-" + words.substring(words.lastIndexOf('.') + 1));
+    item.setOnAction(
+        e ->
+            shown.ifPresent(
+                whole -> {
+                  String title = desk.sheet().name();
+                  String name = title.replaceAll("[^A-Za-z0-9_-]+", "-") + "-gearbox";
+                  Optional<Path> file = ask.askExport(name, says, ending);
+                  file.ifPresent(to -> shop.make(to, maker.of(whole, title)));
+                }));
+    write.getItems().add(item);
+  }
+
+  private static Maker work(PieceFile kind) {
+    return (whole, title) ->
+        (cancelled, progress) -> {
+          List<Piece> made = whole.gearbox().made();
+          return kind.write(made, false, Pieces.USUAL_CHORD, title, cancelled, progress);
+        };
+  }
+
+  private static Maker picture(boolean svg) {
+    return (whole, title) ->
+        (cancelled, progress) ->
+            svg
+                ? PictureSvg.write(BoxPicture.of(whole, title)).getBytes(StandardCharsets.UTF_8)
+                : PicturePdf.write(BoxPicture.of(whole, title));
+  }
+
+  private Shop.Work bill(Whole whole, String title) {
+    return (cancelled, progress) ->
+        BillCsv.write(List.of(title), List.of(new Build(Optional.of(whole), "")))
+            .getBytes(StandardCharsets.UTF_8);
+  }
+}
