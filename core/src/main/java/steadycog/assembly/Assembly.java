@@ -177,17 +177,8 @@ public final class Assembly {
 
     Place at(FreeMotion motion, double[] choice) {
       double own = isStill(piece) ? 0 : 2 * Math.PI * motion.turns(piece.member(), choice);
-      double x = stand.x();
-      double y = stand.y();
-      Optional<Piece.Orbit> orbit = stand.orbit();
-      if (orbit.isPresent()) {
-        double round = 2 * Math.PI * motion.turns(orbit.get().carrier(), choice);
-        double rx = x - orbit.get().x();
-        double ry = y - orbit.get().y();
-        x = orbit.get().x() + rx * Math.cos(round) - ry * Math.sin(round);
-        y = orbit.get().y() + rx * Math.sin(round) + ry * Math.cos(round);
-      }
-      return new Place(x + dx, y + dy, stand.angle() + own);
+      Piece.Stand at = stand.turned(own, member -> 2 * Math.PI * motion.turns(member, choice));
+      return new Place(at.x() + dx, at.y() + dy, at.angle());
     }
 
     boolean isFlexible() {

@@ -7,6 +7,7 @@ import java.util.Optional;
 import org.locationtech.jts.geom.Geometry;
 import steadycog.gearbox.Component.Fastening;
 import steadycog.number.Figures;
+import steadycog.piece.Bores;
 import steadycog.piece.Piece;
 import steadycog.piece.Piece.Stand;
 import steadycog.piece.Pieces;
@@ -15,7 +16,6 @@ import steadycog.piece.Region.Round;
 import steadycog.piece.Slab;
 import steadycog.shape.Drives;
 import steadycog.shape.FaceLayout;
-import steadycog.shape.Outline;
 import steadycog.train.Clearance.Gap;
 import steadycog.train.Housing;
 import steadycog.train.MemberId;
@@ -66,19 +66,6 @@ abstract sealed class Box permits ParallelBox, CentralBox {
   /** Builds it; empty, or why it cannot be built. */
   abstract Optional<String> build();
 
-  static List<Slab> lowered(List<Slab> slabs, double by) {
-    return slabs.stream()
-        .map(
-            slab ->
-                new Slab(
-                    slab.name(),
-                    slab.from() - by,
-                    slab.to() - by,
-                    slab.region(),
-                    slab.windings().stream().map(winding -> winding.lowered(by)).toList()))
-        .toList();
-  }
-
   /** A piece from slabs at their true heights. */
   static Piece piece(
       MemberId member, String name, String remark, List<Slab> slabs, List<Stand> at) {
@@ -87,8 +74,8 @@ abstract sealed class Box permits ParallelBox, CentralBox {
         member,
         name,
         remark,
-        lowered(slabs, foot),
-        at.stream().map(s -> new Stand(s.x(), s.y(), s.z() + foot, s.angle(), s.orbit())).toList(),
+        slabs.stream().map(slab -> slab.lowered(foot)).toList(),
+        at.stream().map(stand -> stand.raised(foot)).toList(),
         Optional.empty(),
         List.of(),
         Optional.empty());
@@ -106,19 +93,6 @@ abstract sealed class Box permits ParallelBox, CentralBox {
       List<Stand> at,
       Optional<Fastening> fastening) {
     all.add(new Component(piece(member, name, "", slabs, at), Optional.of(size), fastening));
-  }
-
-  /** A piece of the train made in another way. */
-  static Piece changed(Piece piece, List<Slab> slabs, List<Stand> stands) {
-    return new Piece(
-        piece.member(),
-        piece.name(),
-        piece.remark(),
-        slabs,
-        stands,
-        piece.obstacle(),
-        piece.running(),
-        piece.bevel());
   }
 
   /** A piece of the train as it is. */
@@ -207,7 +181,8 @@ abstract sealed class Box permits ParallelBox, CentralBox {
                         "",
                         high,
                         high + hex.height(),
-                        hexagon(hex.across()).minus(Region.disc(screw.diameter() / 2), chord))),
+                        Bores.hexagon(hex.across() / 2)
+                            .minus(Region.disc(screw.diameter() / 2), chord))),
                 at,
                 Optional.of(into("bolt"))));
     bought(
@@ -231,17 +206,6 @@ abstract sealed class Box permits ParallelBox, CentralBox {
   /** How far a screw should go into a thread, mm. */
   static double thread(Screw screw) {
     return 1.5 * screw.diameter();
-  }
-
-  private static Region hexagon(double across) {
-    double[] px = new double[6];
-    double[] py = new double[6];
-    for (int k = 0; k < 6; k++) {
-      double radius = across / 2 / Math.cos(Math.PI / 6);
-      px[k] = radius * Math.cos(k * Math.PI / 3);
-      py[k] = radius * Math.sin(k * Math.PI / 3);
-    }
-    return new Region(List.of(new Outline(px, py)), List.of());
   }
 
   /** Where in the stack of layers a plate stands. */

@@ -181,8 +181,8 @@ abstract sealed class CentralBox extends Box permits PlanetaryBox, CycloidalBox 
         double angle = piece.stands().getFirst().angle();
         Region around = shell.ring(Region.none()).placed(0, -x, -y).placed(-angle, 0, 0);
         take(
-            changed(
-                piece,
+            piece.remade(
+                piece.name(),
                 piece.slabs().stream()
                     .map(slab -> slab.over(opened(slab.region()).within(around)))
                     .toList(),

@@ -2,7 +2,10 @@ package steadycog.gearbox;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.function.ToDoubleFunction;
+import org.jspecify.annotations.Nullable;
 import steadycog.piece.Piece;
+import steadycog.piece.Piece.Stand;
 import steadycog.piece.Slab;
 import steadycog.train.MemberId;
 
@@ -27,6 +30,29 @@ public record Component(Piece piece, Optional<String> size, Optional<Fastening> 
     public Fastening {
       tied = List.copyOf(tied);
     }
+  }
+
+  /** One line of a bill is told from another by identity: outlines are long to compare. */
+  @Override
+  public boolean equals(@Nullable Object other) {
+    return this == other;
+  }
+
+  @Override
+  public int hashCode() {
+    return System.identityHashCode(this);
+  }
+
+  /** The same where its pieces are after the crank has been turned, by how much each member. */
+  Component turned(ToDoubleFunction<MemberId> turned) {
+    double own = member().equals(Piece.FRAME) ? 0 : turned.applyAsDouble(member());
+    List<Stand> at = piece.stands().stream().map(stand -> stand.turned(own, turned)).toList();
+    return new Component(piece.remade(name(), piece.slabs(), at), size, fastening);
+  }
+
+  /** Whether it is screwed, pressed or tapped into another. */
+  boolean isIn(Component other) {
+    return fastening.filter(tie -> tie.tied().contains(other.name())).isPresent();
   }
 
   /** A piece to be made that friction does not hold. */

@@ -13,9 +13,11 @@ import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.LinearRing;
 import org.locationtech.jts.geom.Polygon;
 import org.locationtech.jts.simplify.DouglasPeuckerSimplifier;
+import steadycog.motion.FreeMotion;
 import steadycog.number.Known;
 import steadycog.piece.Piece.Stand;
 import steadycog.piece.Slab;
+import steadycog.shape.Outline;
 
 /**
  * A picture of a gearbox, closed or pulled apart along its axis, as areas and lines from back to
@@ -85,24 +87,23 @@ public record Exploded(List<Mark> marks, List<Place> places) {
   /** The upper end of what is seen of a component. */
   public record Place(Component component, double x, double y) {}
 
-  /** A line round material, which lies to its left; the last point is the first. */
-  @SuppressWarnings("ArrayRecordComponent") // Compared by isAs.
-  private record Ring(double[] x, double[] y, boolean isCovered, boolean goesOn) {
+  /** A line round material, which lies to its left; its last point is the first. */
+  private record Ring(Outline line, boolean isCovered, boolean goesOn) {
 
     Ring placed(Stand stand) {
-      double cos = Math.cos(stand.angle());
-      double sin = Math.sin(stand.angle());
-      double[] px = new double[x.length];
-      double[] py = new double[x.length];
-      for (int k = 0; k < x.length; k++) {
-        px[k] = stand.x() + x[k] * cos - y[k] * sin;
-        py[k] = stand.y() + x[k] * sin + y[k] * cos;
-      }
-      return new Ring(px, py, isCovered, goesOn);
+      return new Ring(line.placed(stand.angle(), stand.x(), stand.y()), isCovered, goesOn);
     }
 
-    boolean isAs(Ring other) {
-      return Arrays.equals(x, other.x) && Arrays.equals(y, other.y);
+    double[] x() {
+      return line.x();
+    }
+
+    double[] y() {
+      return line.y();
+    }
+
+    int sides() {
+      return line.size() - 1;
     }
   }
 
@@ -113,6 +114,7 @@ public record Exploded(List<Mark> marks, List<Place> places) {
   public static final class Model {
     private final Gearbox box;
     private final Spread spread;
+    private final FreeMotion motion;
     private final IdentityHashMap<Component, List<Slice>> slices = new IdentityHashMap<>();
 
     /**
@@ -124,6 +126,7 @@ public record Exploded(List<Mark> marks, List<Place> places) {
     public Model(Gearbox box, List<Move> order, double fine) {
       this.box = box;
       spread = Spread.of(box, order);
+      motion = box.motion();
       box.components().forEach(one -> slices.put(one, slices(one, fine)));
     }
 
@@ -134,7 +137,7 @@ public record Exploded(List<Mark> marks, List<Place> places) {
      * @param turns of the input
      */
     public Exploded draw(double apart, double turns, Axonometry view) {
-      Gearbox turned = turns == 0 ? box : box.turned(turns);
+      Gearbox turned = turns == 0 ? box : box.turned(motion, turns);
       List<Prism> prisms = new ArrayList<>();
       for (int k = 0; k < box.components().size(); k++) {
         Component component = box.components().get(k);
@@ -156,24 +159,18 @@ public record Exploded(List<Mark> marks, List<Place> places) {
 
   private static List<Slice> slices(Component component, double fine) {
     List<Slab> slabs = component.piece().slabs();
-    List<List<Ring>> all =
-        slabs.stream().map(slab -> rings(slab.region().area(fine / 2), fine)).toList();
+    List<List<Outline>> all =
+        slabs.stream().map(slab -> lines(slab.region().area(fine / 2), fine)).toList();
     List<Slice> slices = new ArrayList<>();
     for (int k = 0; k < slabs.size(); k++) {
-      List<Ring> nearer = k > 0 ? all.get(k - 1) : List.of();
-      List<Ring> farther = k + 1 < slabs.size() ? all.get(k + 1) : List.of();
+      List<Outline> nearer = k > 0 ? all.get(k - 1) : List.of();
+      List<Outline> farther = k + 1 < slabs.size() ? all.get(k + 1) : List.of();
       slices.add(
           new Slice(
               slabs.get(k).from(),
               slabs.get(k).to(),
               all.get(k).stream()
-                  .map(
-                      ring ->
-                          new Ring(
-                              ring.x,
-                              ring.y,
-                              nearer.stream().anyMatch(ring::isAs),
-                              farther.stream().anyMatch(ring::isAs)))
+                  .map(line -> new Ring(line, nearer.contains(line), farther.contains(line)))
                   .toList()));
     }
     return slices;
@@ -184,32 +181,30 @@ public record Exploded(List<Mark> marks, List<Place> places) {
   }
 
   /** Outer lines counter-clockwise, holes clockwise: material lies to the left. */
-  private static List<Ring> rings(Geometry area, double fine) {
-    List<Ring> all = new ArrayList<>();
+  private static List<Outline> lines(Geometry area, double fine) {
+    List<Outline> all = new ArrayList<>();
     // In one order, so that equal lines are found to be so.
     Geometry ordered = area.norm();
     for (int k = 0; k < ordered.getNumGeometries(); k++) {
       if (ordered.getGeometryN(k) instanceof Polygon polygon && !polygon.isEmpty()) {
-        all.add(ring(polygon.getExteriorRing(), true, fine));
+        all.add(line(polygon.getExteriorRing(), true, fine));
         for (int hole = 0; hole < polygon.getNumInteriorRing(); hole++) {
-          all.add(ring(polygon.getInteriorRingN(hole), false, fine));
+          all.add(line(polygon.getInteriorRingN(hole), false, fine));
         }
       }
     }
     return all;
   }
 
-  private static Ring ring(LinearRing line, boolean outside, double fine) {
+  private static Outline line(LinearRing line, boolean outside, double fine) {
     Geometry simpler = DouglasPeuckerSimplifier.simplify(line, fine);
     Coordinate[] points = (simpler.isEmpty() ? line : simpler).getCoordinates();
     if (Orientation.isCCW(points) != outside) {
       CoordinateArrays.reverse(points);
     }
-    return new Ring(
+    return new Outline(
         Arrays.stream(points).mapToDouble(point -> point.x).toArray(),
-        Arrays.stream(points).mapToDouble(point -> point.y).toArray(),
-        false,
-        false);
+        Arrays.stream(points).mapToDouble(point -> point.y).toArray());
   }
 
   /** A body between two heights. */
@@ -240,15 +235,15 @@ public record Exploded(List<Mark> marks, List<Place> places) {
 
     /** Whether a side faces whoever looks: its normal points to the right of its way. */
     private boolean isSeen(Ring ring, int k) {
-      double dx = ring.x[k + 1] - ring.x[k];
-      double dy = ring.y[k + 1] - ring.y[k];
+      double dx = ring.x()[k + 1] - ring.x()[k];
+      double dy = ring.y()[k + 1] - ring.y()[k];
       return view.depth(dy, -dx, 0) < 0;
     }
 
     private void walls(Prism prism, double near, double far, List<Wall> walls) {
       for (Ring ring : prism.rings) {
         boolean farEdge = prism.to == far && !ring.goesOn;
-        int sides = ring.x.length - 1;
+        int sides = ring.sides();
         for (int k = 0; k < sides; k++) {
           if (isSeen(ring, k)) {
             int before = (k + sides - 1) % sides;
@@ -262,21 +257,21 @@ public record Exploded(List<Mark> marks, List<Place> places) {
     }
 
     private static boolean isCorner(Ring ring, int first, int second) {
-      double ux = ring.x[first + 1] - ring.x[first];
-      double uy = ring.y[first + 1] - ring.y[first];
-      double vx = ring.x[second + 1] - ring.x[second];
-      double vy = ring.y[second + 1] - ring.y[second];
+      double ux = ring.x()[first + 1] - ring.x()[first];
+      double uy = ring.y()[first + 1] - ring.y()[first];
+      double vx = ring.x()[second + 1] - ring.x()[second];
+      double vy = ring.y()[second + 1] - ring.y()[second];
       return ux * vx + uy * vy < CORNER * Math.hypot(ux, uy) * Math.hypot(vx, vy);
     }
 
     /** A side of an outline, and which of its edges are drawn. */
     private record Side(Ring ring, int k, boolean begins, boolean ends, boolean farEdge) {
       double x(double share) {
-        return ring.x[k] + share * (ring.x[k + 1] - ring.x[k]);
+        return ring.x()[k] + share * (ring.x()[k + 1] - ring.x()[k]);
       }
 
       double y(double share) {
-        return ring.y[k] + share * (ring.y[k + 1] - ring.y[k]);
+        return ring.y()[k] + share * (ring.y()[k + 1] - ring.y()[k]);
       }
     }
 
@@ -329,9 +324,9 @@ public record Exploded(List<Mark> marks, List<Place> places) {
       List<double[][]> rings = new ArrayList<>();
       List<Mark> lines = new ArrayList<>();
       for (Ring ring : prism.rings) {
-        double[] z = new double[ring.x.length];
+        double[] z = new double[ring.sides() + 1];
         Arrays.fill(z, prism.from);
-        double[][] line = projected(ring.x, ring.y, z);
+        double[][] line = projected(ring.x(), ring.y(), z);
         rings.add(line);
         if (!ring.isCovered) {
           lines.add(new Stroke(prism.component, line[0], line[1]));

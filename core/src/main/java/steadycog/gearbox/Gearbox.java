@@ -2,10 +2,10 @@ package steadycog.gearbox;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.function.ToDoubleFunction;
 import steadycog.motion.FreeMotion;
 import steadycog.motion.Mechanism;
 import steadycog.piece.Piece;
-import steadycog.piece.Piece.Stand;
 import steadycog.shape.FaceLayout;
 import steadycog.train.Bevel;
 import steadycog.train.Cycloidal;
@@ -93,9 +93,18 @@ public record Gearbox(
     return components.stream().map(Component::piece).toList();
   }
 
+  /** How its members turn, what is held held. Cost: an exact solution. */
+  FreeMotion motion() {
+    return FreeMotion.held(Mechanism.of(train));
+  }
+
   /** The same with the first crank turned on: every piece where it then stands. */
   public Gearbox turned(double turns) {
-    FreeMotion motion = FreeMotion.held(Mechanism.of(train));
+    return turned(motion(), turns);
+  }
+
+  /** The same where its motion is known. */
+  Gearbox turned(FreeMotion motion, double turns) {
     double[] choice = new double[motion.choices()];
     if (choice.length == 0) {
       return this;
@@ -103,42 +112,9 @@ public record Gearbox(
     MemberId input = train.rolesInForce().drives().getFirst().member();
     double share = motion.share(input, 0);
     choice[0] = share == 0 ? turns : turns / share;
+    ToDoubleFunction<MemberId> turned = member -> 2 * Math.PI * motion.turns(member, choice);
     return new Gearbox(
-        train,
-        components.stream()
-            .map(
-                one ->
-                    new Component(
-                        Box.changed(
-                            one.piece(),
-                            one.piece().slabs(),
-                            one.piece().stands().stream()
-                                .map(stand -> turned(one.member(), stand, motion, choice))
-                                .toList()),
-                        one.size(),
-                        one.fastening()))
-            .toList(),
-        supports,
-        housing);
-  }
-
-  private static Stand turned(MemberId member, Stand stand, FreeMotion motion, double[] choice) {
-    double own = member.equals(Piece.FRAME) ? 0 : 2 * Math.PI * motion.turns(member, choice);
-    double x = stand.x();
-    double y = stand.y();
-    if (stand.orbit().isPresent()) {
-      Piece.Orbit orbit = stand.orbit().get();
-      double round = 2 * Math.PI * motion.turns(orbit.carrier(), choice);
-      x =
-          orbit.x()
-              + (stand.x() - orbit.x()) * Math.cos(round)
-              - (stand.y() - orbit.y()) * Math.sin(round);
-      y =
-          orbit.y()
-              + (stand.x() - orbit.x()) * Math.sin(round)
-              + (stand.y() - orbit.y()) * Math.cos(round);
-    }
-    return new Stand(x, y, stand.z(), stand.angle() + own, stand.orbit());
+        train, components.stream().map(one -> one.turned(turned)).toList(), supports, housing);
   }
 
   /** The component of that name; throws where there is none. */

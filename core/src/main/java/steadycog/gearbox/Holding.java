@@ -68,7 +68,9 @@ final class Holding {
     while (!open.isEmpty()) {
       Item by = open.remove();
       for (Item item : items) {
-        if (!held.contains(item) && (isTied(item, by) || isTied(by, item) || stops(item, by, up))) {
+        boolean tied =
+            item.component().isIn(by.component()) || by.component().isIn(item.component());
+        if (!held.contains(item) && (tied || stops(item, by, up))) {
           held.add(item);
           open.add(item);
         }
@@ -78,16 +80,8 @@ final class Holding {
   }
 
   private boolean isTiedToFrame(Item item) {
-    return item.component().fastening().stream()
-        .flatMap(tie -> tie.tied().stream())
-        .anyMatch(name -> items.stream().anyMatch(other -> other.isOf(name) && isFrame(other)));
-  }
-
-  private static boolean isTied(Item item, Item other) {
-    return item.component()
-        .fastening()
-        .filter(tie -> tie.tied().contains(other.component().name()))
-        .isPresent();
+    return items.stream()
+        .anyMatch(other -> isFrame(other) && item.component().isIn(other.component()));
   }
 
   private boolean stops(Item item, Item by, boolean up) {

@@ -11,6 +11,7 @@ import java.util.stream.Collectors;
 import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.util.AffineTransformation;
+import steadycog.gearbox.Component.Fastening;
 import steadycog.gearbox.Item.Layer;
 import steadycog.gearbox.Move.Way;
 import steadycog.number.Pace;
@@ -81,11 +82,8 @@ record Moves(List<Move> moves, List<String> stuck) {
 
   /** A screw or pressed pin in a body keeps it where it is. */
   private static boolean isTied(Item item, Item other) {
-    return other
-        .component()
-        .fastening()
-        .filter(tie -> tie.keeps() && tie.tied().contains(item.component().name()))
-        .isPresent();
+    return other.component().fastening().filter(Fastening::keeps).isPresent()
+        && other.component().isIn(item.component());
   }
 
   private static boolean meets(Item item, Item other, Way way, Meeting meeting) {

@@ -325,16 +325,7 @@ final class ParallelBox extends Box {
       Stand stand = at(wheel);
       angle = stand.angle() + Known.in(turned, wheel);
       Stand there = new Stand(stand.x(), stand.y(), from(wheel), angle, Optional.empty());
-      take(
-          new Piece(
-              wheel,
-              "wheel " + piece.name(),
-              piece.remark(),
-              piece.slabs(),
-              List.of(there),
-              piece.obstacle(),
-              piece.running(),
-              piece.bevel()));
+      take(piece.remade("wheel " + piece.name(), piece.slabs(), List.of(there)));
     }
     MemberId member = line.wheels.getFirst();
     Stand stand = Stand.at(line.x, line.y, 0, angle);

@@ -317,7 +317,7 @@ final class PlanetaryBox extends CentralBox {
     List<Piece> pieces = of(ring);
     for (Piece piece : pieces) {
       boolean last = piece.equals(pieces.getLast());
-      take(changed(piece, flange.ring(piece, last, thick), piece.stands()));
+      take(piece.remade(piece.name(), flange.ring(piece, last, thick), piece.stands()));
     }
     double end = flange.face() + thick;
     Block body =

@@ -10,7 +10,6 @@ import java.util.stream.Collectors;
 import steadycog.assembly.Assembly;
 import steadycog.assembly.Collision;
 import steadycog.motion.FreeMotion;
-import steadycog.motion.Mechanism;
 import steadycog.number.Figures;
 import steadycog.number.Pace;
 import steadycog.piece.Piece;
@@ -59,8 +58,10 @@ public record Proof(List<Move> order, List<String> problems) {
       Meeting meeting = new Meeting();
       moves = Moves.of(items, meeting, pace);
       problems.addAll(moves.stuck());
-      problems.addAll(new Holding(items, meeting, still(box)).loose());
-      problems.addAll(uncarried(box));
+      FreeMotion motion = box.motion();
+      Set<MemberId> still = still(box, motion);
+      problems.addAll(new Holding(items, meeting, still).loose());
+      problems.addAll(uncarried(box, motion, still));
     }
     return new Proof(
         moves.moves(), problems.size() > MOST_ALIKE ? problems.subList(0, MOST_ALIKE) : problems);
@@ -78,8 +79,7 @@ public record Proof(List<Move> order, List<String> problems) {
         + one.a().name();
   }
 
-  private static Set<MemberId> still(Gearbox box) {
-    FreeMotion motion = FreeMotion.held(Mechanism.of(box.train()));
+  private static Set<MemberId> still(Gearbox box, FreeMotion motion) {
     return box.train().members().stream()
         .map(Member::id)
         .filter(motion::isStill)
@@ -87,9 +87,7 @@ public record Proof(List<Move> order, List<String> problems) {
   }
 
   /** What turns and is carried at less than two places, none of them wide. */
-  private static List<String> uncarried(Gearbox box) {
-    FreeMotion motion = FreeMotion.held(Mechanism.of(box.train()));
-    Set<MemberId> still = still(box);
+  private static List<String> uncarried(Gearbox box, FreeMotion motion, Set<MemberId> still) {
     Map<MemberId, List<Support>> at = new LinkedHashMap<>();
     box.supports()
         .forEach(one -> at.computeIfAbsent(one.member(), n -> new ArrayList<>()).add(one));

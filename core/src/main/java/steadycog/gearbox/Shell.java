@@ -188,11 +188,6 @@ final class Shell {
     return Region.of(room);
   }
 
-  /** The room's greatest distance from the axis, mm. */
-  static Geometry disc(double radius) {
-    return disc(new double[] {0, 0}, radius);
-  }
-
   static Geometry disc(double x, double y, double radius) {
     return disc(new double[] {x, y}, radius);
   }

@@ -85,7 +85,8 @@ public final class Bores {
     };
   }
 
-  private static Region hexagon(double inner) {
+  /** A hexagon about the axis, so wide from it to each side. */
+  public static Region hexagon(double inner) {
     double[] x = new double[CORNERS];
     double[] y = new double[CORNERS];
     double outer = inner / Math.cos(Math.PI / CORNERS);

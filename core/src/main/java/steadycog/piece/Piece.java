@@ -3,6 +3,7 @@ package steadycog.piece;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.function.ToDoubleFunction;
 import java.util.stream.Collectors;
 import steadycog.train.MemberId;
 
@@ -39,8 +40,30 @@ public record Piece(
   public record Stand(double x, double y, double z, double angle, Optional<Orbit> orbit) {
 
     /** The same so much higher. */
-    Stand raised(double by) {
+    public Stand raised(double by) {
       return new Stand(x, y, z + by, angle, orbit);
+    }
+
+    /**
+     * Where it is when the crank has been turned.
+     *
+     * @param own by how much its member has turned, radians
+     * @param turned by how much any member has turned, radians: asked of what takes it round
+     */
+    public Stand turned(double own, ToDoubleFunction<MemberId> turned) {
+      if (orbit.isEmpty()) {
+        return new Stand(x, y, z, angle + own, orbit);
+      }
+      Orbit round = orbit.get();
+      double by = turned.applyAsDouble(round.carrier);
+      double dx = x - round.x;
+      double dy = y - round.y;
+      return new Stand(
+          round.x + dx * Math.cos(by) - dy * Math.sin(by),
+          round.y + dx * Math.sin(by) + dy * Math.cos(by),
+          z,
+          angle + own,
+          orbit);
     }
 
     /** One on an axis at rest. */
@@ -97,16 +120,16 @@ public record Piece(
     return List.of(half(1, 0, height), half(2, height, top));
   }
 
+  /** The same member's piece by another name, made in another way, or elsewhere. */
+  public Piece remade(String called, List<Slab> made, List<Stand> at) {
+    return new Piece(member, called, remark, made, at, obstacle, running, bevel);
+  }
+
   private Piece half(int which, double low, double high) {
-    return new Piece(
-        member,
+    return remade(
         name + " half " + which,
-        remark,
         slabs.stream().flatMap(slab -> slab.between(low, high).stream()).toList(),
-        stands.stream().map(stand -> stand.raised(low)).toList(),
-        obstacle,
-        running,
-        bevel);
+        stands.stream().map(stand -> stand.raised(low)).toList());
   }
 
   /** Whether teeth of it wind round its axis. */

@@ -26,7 +26,7 @@ public record Slab(String name, double from, double to, Region region, List<Wind
   public record Winding(Outline line, double plane, double turn, boolean doubled) {
 
     /** The same of a slab that begins {@code z} lower. */
-    public Winding lowered(double z) {
+    Winding lowered(double z) {
       return new Winding(line, plane - z, turn, doubled);
     }
 
@@ -53,15 +53,17 @@ public record Slab(String name, double from, double to, Region region, List<Wind
   Optional<Slab> between(double low, double high) {
     double foot = Math.max(from, low);
     double top = Math.min(to, high);
-    return foot < top
-        ? Optional.of(
-            new Slab(
-                name,
-                foot - low,
-                top - low,
-                region,
-                windings.stream().map(winding -> winding.lowered(low)).toList()))
-        : Optional.empty();
+    return foot < top ? Optional.of(cut(foot, top).lowered(low)) : Optional.empty();
+  }
+
+  /** The same so much lower, teeth that wind with it. */
+  public Slab lowered(double by) {
+    return new Slab(
+        name,
+        from - by,
+        to - by,
+        region,
+        windings.stream().map(winding -> winding.lowered(by)).toList());
   }
 
   /** The same between two heights inside it. */

@@ -107,7 +107,7 @@ class GearboxTest {
     Gearbox box = Boxes.of(Boxes.FILTER);
     Piece ball = box.component("front bearing of shaft").piece();
     Slab slab = ball.slabs().getFirst();
-    Piece larger = Box.changed(ball, List.of(slab.over(Box.annulus(3, 11))), ball.stands());
+    Piece larger = ball.remade(ball.name(), List.of(slab.over(Box.annulus(3, 11))), ball.stands());
     List<String> problems = Boxes.proof(Boxes.with(box, ball.name(), larger)).problems();
     assertTrue(problems.toString().contains("front bearing of shaft"), problems.toString());
     assertTrue(problems.toString().contains("in one place"), problems.toString());
@@ -123,7 +123,7 @@ class GearboxTest {
     double cut = last.to() - 5;
     slabs.add(last.cut(last.from(), cut));
     slabs.add(last.cut(cut, last.to()).over(Region.disc(60)));
-    Gearbox closed = Boxes.with(box, "shaft C", Box.changed(shaft, slabs, shaft.stands()));
+    Gearbox closed = Boxes.with(box, "shaft C", shaft.remade(shaft.name(), slabs, shaft.stands()));
     List<String> problems = Boxes.proof(closed).problems();
     assertTrue(problems.toString().contains("cannot be put in"), problems.toString());
   }
