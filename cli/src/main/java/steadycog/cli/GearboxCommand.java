@@ -1,13 +1,15 @@
 package steadycog.cli;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.Callable;
+import java.util.function.Function;
+import java.util.stream.IntStream;
 import picocli.CommandLine.ArgGroup;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import steadycog.format.csv.BillCsv;
 import steadycog.format.json.GearboxJson;
+import steadycog.format.json.StudyJson;
 import steadycog.gearbox.Bill;
 import steadycog.gearbox.Build;
 import steadycog.gearbox.Build.Whole;
@@ -15,7 +17,6 @@ import steadycog.gearbox.Move;
 import steadycog.job.Job;
 import steadycog.job.TrainText;
 import steadycog.number.Figures;
-import steadycog.number.Pace;
 import steadycog.study.NamedStudy;
 
 /** {@code gearbox}: everything round the teeth, made and bought, and how it goes together. */
@@ -39,20 +40,23 @@ final class GearboxCommand implements Callable<Integer> {
   private int print(Job job) {
     input.requires("--units", false, "what is bought comes in mm: leave it out");
     List<NamedStudy> trains = CardInput.studies(job);
-    List<Build> builds = trains.stream().map(train -> train.study().gearbox(Pace.FREE)).toList();
+    List<Build> builds = trains.stream().map(NamedStudy::gearbox).toList();
     List<String> names = trains.stream().map(NamedStudy::name).toList();
     if (output.json) {
-      input.print(GearboxJson.write(names, builds));
+      input.print(StudyJson.eachTrain(each(names, builds, GearboxJson::write)));
     } else if (output.csv) {
       input.print(BillCsv.write(names, builds));
     } else {
-      List<TrainText> texts = new ArrayList<>();
-      for (int k = 0; k < names.size(); k++) {
-        texts.add(new TrainText(names.get(k), text(builds.get(k))));
-      }
-      input.tell(Lines.headed(texts, names.size() > 1));
+      input.tell(Lines.headed(each(names, builds, GearboxCommand::text), names.size() > 1));
     }
     return builds.stream().allMatch(GearboxCommand::holds) ? Exit.DONE : Exit.DONE_WITH_ERRORS;
+  }
+
+  private static List<TrainText> each(
+      List<String> names, List<Build> builds, Function<Build, String> write) {
+    return IntStream.range(0, names.size())
+        .mapToObj(k -> new TrainText(names.get(k), write.apply(builds.get(k))))
+        .toList();
   }
 
   private static boolean holds(Build build) {

@@ -51,9 +51,14 @@ public record NamedStudy(
 
   /** The same with a whole gearbox made of it. */
   public NamedStudy assembled() {
-    List<Finding> box = GearboxFindings.of(Build.of(whole(), study.layout(), Pace.FREE));
+    List<Finding> box = GearboxFindings.of(gearbox());
     return new NamedStudy(
         name, study, plan, row, Stream.concat(collisions.stream(), box.stream()).toList());
+  }
+
+  /** A whole gearbox round the train, all its states in it. */
+  public Build gearbox() {
+    return Build.of(whole(), study.layout(), Pace.FREE);
   }
 
   public static NamedStudy of(String name, Train train) {

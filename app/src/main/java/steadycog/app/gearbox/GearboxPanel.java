@@ -145,7 +145,7 @@ public final class GearboxPanel extends HBox {
     building.work(
         0,
         pace -> {
-          Build build = study.gearbox(pace);
+          Build build = Build.of(train, study.layout(), pace);
           return new Found(
               build,
               build.box().map(whole -> new Shown(whole, model(whole, COARSE), model(whole, FINE))));

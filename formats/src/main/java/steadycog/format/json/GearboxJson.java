@@ -2,7 +2,6 @@ package steadycog.format.json;
 
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
-import java.util.List;
 import steadycog.gearbox.Bill;
 import steadycog.gearbox.Build;
 import steadycog.gearbox.Build.Whole;
@@ -13,20 +12,8 @@ import steadycog.gearbox.Support;
 public final class GearboxJson {
   private GearboxJson() {}
 
-  /** What {@code gearbox --json} prints: one object, or several under "trains". */
-  public static String write(List<String> names, List<Build> builds) {
-    if (builds.size() == 1) {
-      return PrettyJson.write(one(builds.getFirst()));
-    }
-    ObjectNode root = JobJson.MAPPER.createObjectNode();
-    ArrayNode list = root.putArray("trains");
-    for (int k = 0; k < builds.size(); k++) {
-      list.addObject().put("train", names.get(k)).setAll(one(builds.get(k)));
-    }
-    return PrettyJson.write(root);
-  }
-
-  private static ObjectNode one(Build build) {
+  /** What {@code gearbox --json} prints of one train. */
+  public static String write(Build build) {
     ObjectNode node = JobJson.MAPPER.createObjectNode();
     node.put("why", build.why().isEmpty() ? null : build.why());
     ArrayNode bill = node.putArray("bill");
@@ -43,7 +30,7 @@ public final class GearboxJson {
               whole.proof().problems().forEach(problems::add);
             });
     node.put("goesTogether", build.box().isPresent() && build.box().get().proof().holds());
-    return node;
+    return PrettyJson.write(node);
   }
 
   private static void add(ObjectNode node, Bill.Line line) {
