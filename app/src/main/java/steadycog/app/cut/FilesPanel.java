@@ -14,19 +14,18 @@ import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
-import javafx.scene.control.ProgressBar;
 import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import steadycog.app.desk.Bench;
 import steadycog.app.desk.Desk;
 import steadycog.app.files.AskFile;
 import steadycog.app.files.Printer;
 import steadycog.app.files.Shop;
+import steadycog.app.files.ShopView;
 import steadycog.app.look.Look;
 import steadycog.app.look.OneOf;
 import steadycog.check.Collisions;
@@ -95,9 +94,6 @@ final class FilesPanel extends VBox {
   private final CheckBox anyway = new CheckBox("though pieces collide");
   private final TextField chord =
       Look.field("chord", 5, "How far straight pieces may leave the true line");
-  private final Label said = Look.label("", "soft");
-  private final ProgressBar bar = new ProgressBar();
-  private final HBox working;
   private final Button save = Look.styled(new Button("Write \u2026"), "main");
   private final Label list = Look.label("", "soft");
   private List<String> names = List.of();
@@ -129,32 +125,10 @@ final class FilesPanel extends VBox {
     Button print = new Button("Print the sheet \u2026");
     print.setId("print-sheet");
     print.setOnAction(e -> print());
-    Button stop = new Button("Stop");
-    stop.setId("stop-file");
-    stop.setOnAction(e -> shop.stop());
-    HBox.setHgrow(bar, Priority.ALWAYS);
-    bar.setMaxWidth(Double.MAX_VALUE);
-    working = new HBox(8, bar, stop);
-    working.setAlignment(Pos.CENTER_LEFT);
-    said.setId("file-said");
-    said.setWrapText(true);
     list.setWrapText(true);
     HBox buttons = new HBox(8, save, print);
-    getChildren()
-        .addAll(
-            Look.label("Files and paper", "caption"), chips, choice, list, buttons, working, said);
-    shop.progressProperty()
-        .subscribe(
-            now -> {
-              Look.show(working, now.isPresent());
-              bar.setProgress(now.orElse(0.0));
-            });
-    shop.saidProperty()
-        .subscribe(
-            now -> {
-              said.setText(now);
-              Look.show(said, !now.isEmpty());
-            });
+    getChildren().addAll(Look.label("Files and paper", "caption"), chips, choice, list, buttons);
+    getChildren().addAll(ShopView.of(shop, "file").nodes());
     kinds.selectedToggleProperty().subscribe(now -> showChoice());
   }
 
@@ -260,7 +234,7 @@ final class FilesPanel extends VBox {
     if (out.pieces.isPresent() && !which.getText().equals(ALL)) {
       name += " " + which.getText();
     }
-    Optional<Path> file = ask.askExport(slug(name), out.says, out.ending);
+    Optional<Path> file = ask.askExport(Shop.fileName(name), out.says, out.ending);
     file.ifPresent(to -> shop.make(to, work(out, study, within.get())));
   }
 
@@ -306,10 +280,6 @@ final class FilesPanel extends VBox {
     return name.equals(ALL)
         ? pieces
         : pieces.stream().filter(piece -> piece.name().equals(name)).toList();
-  }
-
-  private static String slug(String name) {
-    return name.replaceAll("[^A-Za-z0-9_-]+", "-").replaceAll("^-|-$", "");
   }
 
   private void print() {

@@ -42,6 +42,11 @@ public final class Shop {
     this.onScreen = onScreen;
   }
 
+  /** A name for a file, of letters, digits and strokes alone: {@code Filter-wheel}. */
+  public static String fileName(String title) {
+    return title.replaceAll("[^A-Za-z0-9_-]+", "-").replaceAll("^-|-$", "");
+  }
+
   /** How much of the file in hand is done, 0 to 1; empty while none is. */
   public ReadOnlyObjectProperty<Optional<Double>> progressProperty() {
     return progress.getReadOnlyProperty();

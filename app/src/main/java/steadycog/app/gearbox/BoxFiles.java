@@ -5,16 +5,13 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import javafx.application.Platform;
-import javafx.scene.control.Button;
-import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
-import javafx.scene.control.ProgressBar;
-import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import steadycog.app.desk.Desk;
 import steadycog.app.files.AskFile;
 import steadycog.app.files.Shop;
+import steadycog.app.files.ShopView;
 import steadycog.app.look.Look;
 import steadycog.format.csv.BillCsv;
 import steadycog.format.file.PieceFile;
@@ -32,7 +29,6 @@ final class BoxFiles extends VBox {
   private final AskFile ask;
   private final Shop shop = new Shop(Platform::runLater);
   private final MenuButton write = Look.styled(new MenuButton("Write \u2026"), "main");
-  private final Label said = Look.label("", "soft");
   private Optional<Whole> shown = Optional.empty();
 
   BoxFiles(Desk desk, AskFile ask) {
@@ -46,25 +42,8 @@ final class BoxFiles extends VBox {
     offer("Drawing, .svg", "Drawing pulled apart", ".svg", picture(true));
     offer("Drawing, .pdf", "Drawing pulled apart", ".pdf", picture(false));
     offer("Bill, .csv", "Bill of what is made and bought", ".csv", this::bill);
-    ProgressBar bar = new ProgressBar();
-    Button stop = new Button("Stop");
-    stop.setOnAction(e -> shop.stop());
-    HBox working = new HBox(8, bar, stop);
-    said.setId("gearbox-said");
-    said.setWrapText(true);
-    shop.progressProperty()
-        .subscribe(
-            now -> {
-              Look.show(working, now.isPresent());
-              bar.setProgress(now.orElse(0.0));
-            });
-    shop.saidProperty()
-        .subscribe(
-            now -> {
-              said.setText(now);
-              Look.show(said, !now.isEmpty());
-            });
-    getChildren().addAll(write, working, said);
+    getChildren().add(write);
+    getChildren().addAll(ShopView.of(shop, "gearbox").nodes());
   }
 
   void show(Whole whole) {
@@ -84,7 +63,7 @@ final class BoxFiles extends VBox {
             shown.ifPresent(
                 whole -> {
                   String title = desk.sheet().name();
-                  String name = title.replaceAll("[^A-Za-z0-9_-]+", "-") + "-gearbox";
+                  String name = Shop.fileName(title + " gearbox");
                   Optional<Path> file = ask.askExport(name, says, ending);
                   file.ifPresent(to -> shop.make(to, maker.of(whole, title)));
                 }));
