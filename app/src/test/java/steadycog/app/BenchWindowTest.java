@@ -244,6 +244,10 @@ class BenchWindowTest extends InWindow {
     robot.interact(() -> find("#section-cut-sheet", CheckBox.class).fire());
     settle();
     assertFalse(says("Play at ring2"));
+    robot.interact(() -> find("#section-gearbox", CheckBox.class).fire());
+    settle();
+    assertTrue(says("Built, proven and drawn step by step when the file is written"));
+    robot.interact(() -> find("#section-gearbox", CheckBox.class).fire());
     Path page = folder.resolve("focuser.html");
     when(dialogs.askExport(any(), any(), any())).thenReturn(Optional.of(page));
     fire("#report-html");

@@ -374,6 +374,7 @@ final class BenchCommand implements Callable<Integer> {
         case Block.Table table -> text.append(table(table));
         // Drawings and charts are for paper.
         case Block.Drawing drawing -> {}
+        case Block.Assembly whole -> {}
         case Block.Charts charts -> {}
       }
     }

@@ -24,7 +24,6 @@ import steadycog.format.html.ReportHtml;
 import steadycog.format.pdf.ReportPdf;
 import steadycog.format.picture.BoxPicture;
 import steadycog.format.picture.LinePicture;
-import steadycog.format.picture.PicturePdf;
 import steadycog.format.picture.PictureSvg;
 import steadycog.gearbox.Build;
 import steadycog.gearbox.Build.Whole;
@@ -83,7 +82,9 @@ final class ExportCommand implements Callable<Integer> {
 
   @Option(
       names = "--gearbox",
-      description = "all that is made of a whole gearbox round the train; .svg and .pdf draw it")
+      description =
+          "all that is made of a whole gearbox round the train; .svg draws it, .pdf and .html tell"
+              + " step by step how it goes together")
   boolean gearbox;
 
   @Option(names = "--anyway", description = "also pieces that run into each other")
@@ -101,8 +102,8 @@ final class ExportCommand implements Callable<Integer> {
       paramLabel = "SECTION",
       description =
           "of a report only these: job, drawing, ratios, working, findings, cut-sheet, shift-plan,"
-              + " bench, cautions; or shop for the drawing, the cut sheet, and what errors and"
-              + " warnings (faults) there are")
+              + " gearbox, bench, cautions; or shop for the drawing, the cut sheet, and what errors"
+              + " and warnings (faults) there are")
   List<String> sections = List.of();
 
   @Option(names = "--inch", description = "lengths of a report in inches: the same as --units in")
@@ -134,17 +135,21 @@ final class ExportCommand implements Callable<Integer> {
   private int write(Job job) {
     String name = target.toString().toLowerCase(Locale.ROOT);
     Optional<PieceFile> made = PieceFile.of(target);
-    boolean drawn = gearbox && (name.endsWith(".svg") || name.endsWith(".pdf"));
+    boolean pages = name.endsWith(".pdf") || name.endsWith(".html");
+    boolean drawn = gearbox && (pages || name.endsWith(".svg"));
     fitting(name, made.isPresent() && !drawn);
     input.requires(
-        "--gearbox", made.isPresent() || drawn, "for pieces and their drawing alone: leave it out");
+        "--gearbox",
+        made.isPresent() || drawn,
+        "for pieces, their drawing and instructions alone: leave it out");
+    input.requires("--sections", !gearbox, "of a report on the train: leave out --gearbox");
     boolean one = JobFiles.isCard(target) || name.endsWith(".png") || made.isPresent() || drawn;
     if (one && job.sheets().size() > 1) {
       return refuse("it holds one train, the job has several: name one by --train");
     }
     try {
       if (drawn) {
-        return drawing(job.sheets().getFirst(), name.endsWith(".svg"));
+        return pages(job.sheets().getFirst(), name.endsWith(".html"));
       } else if (made.isPresent()) {
         return pieces(job.sheets().getFirst(), made.get());
       } else if (name.endsWith(".csv")) {
@@ -206,14 +211,17 @@ final class ExportCommand implements Callable<Integer> {
                         ? job.sheets().getFirst().card().orElseThrow().train().units()
                         : Units.USUAL);
     Units units = inch ? asked.with(Unit.IN) : asked;
-    Report report =
-        Report.of(job, chosen.isEmpty() ? Section.ALL : chosen, units, LocalDate.now().toString());
+    String date = LocalDate.now().toString();
+    write(Report.of(job, chosen.isEmpty() ? Section.ALL : chosen, units, date), html);
+    return Exit.DONE;
+  }
+
+  private void write(Report report, boolean html) throws IOException {
     if (html) {
       JobFiles.write(target, ReportHtml.write(report));
     } else {
       JobFiles.write(target, ReportPdf.write(report));
     }
-    return Exit.DONE;
   }
 
   private int pieces(Sheet sheet, PieceFile kind) throws IOException, UnmakeableException {
@@ -257,14 +265,15 @@ final class ExportCommand implements Callable<Integer> {
     return Exit.DONE;
   }
 
-  /** The gearbox pulled apart. */
-  private int drawing(Sheet sheet, boolean svg) throws IOException, UnmakeableException {
-    Whole whole = gearbox(Study.of(sheet.card().orElseThrow().train()));
-    LinePicture picture = BoxPicture.of(whole, sheet.name());
-    if (svg) {
+  /** The gearbox pulled apart, or step by step. */
+  private int pages(Sheet sheet, boolean html) throws IOException, UnmakeableException {
+    NamedStudy named = NamedStudy.of(sheet.name(), sheet.card().orElseThrow().train());
+    Whole whole = gearbox(named.study());
+    if (target.toString().toLowerCase(Locale.ROOT).endsWith(".svg")) {
+      LinePicture picture = BoxPicture.of(whole, sheet.name());
       JobFiles.write(target, PictureSvg.write(picture).getBytes(StandardCharsets.UTF_8));
     } else {
-      JobFiles.write(target, PicturePdf.write(picture));
+      write(Report.of(named, whole, LocalDate.now().toString()), html);
     }
     return Exit.DONE;
   }

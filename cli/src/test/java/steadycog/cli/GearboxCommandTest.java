@@ -13,6 +13,7 @@ import java.util.Set;
 import java.util.zip.ZipFile;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
 
 /** Whole gearboxes from the command line. */
@@ -111,9 +112,18 @@ class GearboxCommandTest extends Shell {
     Path page = folder.resolve("box.pdf");
     assertEquals(0, export(card, page, "--gearbox"), err::toString);
     try (PDDocument document = Loader.loadPDF(page.toFile())) {
-      assertEquals(1, document.getNumberOfPages());
+      assertEquals("Gearbox, box", document.getDocumentInformation().getTitle());
+      String words = new PDFTextStripper().getText(document);
+      assertTrue(words.contains("Step 1") && words.contains("When it is together"), words);
+      assertTrue(words.contains("Pinch points"), words);
     }
+    Path site = folder.resolve("box.html");
+    assertEquals(0, export(card, site, "--gearbox"), err::toString);
+    String html = Files.readString(site);
+    assertEquals(html.split("<h4>Step").length + 1, html.split("<svg").length, "one of the whole");
+    assertEquals(2, export(card, site, "--gearbox", "--sections", "job"));
     Path bevel = Files.writeString(folder.resolve("bevel.txt"), "bevel 11 ~ 43; module 2 mm");
+    assertEquals(2, export(bevel, folder.resolve("no.pdf"), "--gearbox"));
     assertEquals(2, export(bevel, folder.resolve("no.3mf"), "--gearbox"));
     assertTrue(err.toString().contains("no gearbox is made of this train"), err::toString);
     assertEquals(2, export(card, folder.resolve("no.csv"), "--gearbox"));

@@ -126,6 +126,17 @@ public record Bill(List<Line> lines) {
         .orElseThrow();
   }
 
+  /** Of everything that is made, in mm\u00b3. */
+  public double volume() {
+    return lines.stream()
+            .filter(line -> !line.isBought())
+            .mapToDouble(
+                line ->
+                    line.count * line.grams.orElseThrow() / line.material.orElseThrow().density())
+            .sum()
+        / GRAMS;
+  }
+
   /** Of everything that is made, in grams. */
   public double grams() {
     return lines.stream().mapToDouble(line -> line.count * line.grams.orElse(0.0)).sum();

@@ -2,10 +2,8 @@ package steadycog.gearbox;
 
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.Comparator;
 import java.util.IdentityHashMap;
 import java.util.List;
-import java.util.TreeSet;
 import org.locationtech.jts.algorithm.Orientation;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.CoordinateArrays;
@@ -13,6 +11,8 @@ import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.LinearRing;
 import org.locationtech.jts.geom.Polygon;
 import org.locationtech.jts.simplify.DouglasPeuckerSimplifier;
+import steadycog.gearbox.Painter.Prism;
+import steadycog.gearbox.Painter.Ring;
 import steadycog.motion.FreeMotion;
 import steadycog.number.Known;
 import steadycog.piece.Piece.Stand;
@@ -29,24 +29,7 @@ import steadycog.shape.Outline;
  * @param places where a number stands beside its component
  */
 public record Exploded(List<Mark> marks, List<Place> places) {
-  /** Walls are cut into pieces no longer than this, mm, so that their depth decides. */
-  private static final double LONGEST = 4;
-
-  /** Where an outline turns by more, an edge is drawn along the axis: the cosine. */
-  private static final double CORNER = Math.cos(Math.toRadians(35));
-
-  /** Where the light comes from, in the plane across the axes: from the upper left. */
-  private static final double LIGHT_X = 0.35;
-
-  private static final double LIGHT_Y = 0.94;
   private static final double LEVEL = 1e-6;
-
-  /** How bright faces are, and walls that no light falls on or all of it. */
-  private static final double FACE = 0.92;
-
-  private static final double WALL = 0.5;
-  private static final double SHADE = 0.3;
-  private static final double DARKEST = -0.6;
 
   /** Something drawn; coordinates run to the right and up, mm. */
   public sealed interface Mark {
@@ -87,26 +70,6 @@ public record Exploded(List<Mark> marks, List<Place> places) {
   /** The upper end of what is seen of a component. */
   public record Place(Component component, double x, double y) {}
 
-  /** A line round material, which lies to its left; its last point is the first. */
-  private record Ring(Outline line, boolean isCovered, boolean goesOn) {
-
-    Ring placed(Stand stand) {
-      return new Ring(line.placed(stand.angle(), stand.x(), stand.y()), isCovered, goesOn);
-    }
-
-    double[] x() {
-      return line.x();
-    }
-
-    double[] y() {
-      return line.y();
-    }
-
-    int sides() {
-      return line.size() - 1;
-    }
-  }
-
   /** A slab of a component, in its own frame. */
   private record Slice(double from, double to, List<Ring> rings) {}
 
@@ -125,7 +88,7 @@ public record Exploded(List<Mark> marks, List<Place> places) {
      */
     public Model(Gearbox box, List<Move> order, double fine) {
       this.box = box;
-      spread = Spread.of(box, order);
+      spread = Spread.of(box, List.of(), order);
       motion = box.motion();
       box.components().forEach(one -> slices.put(one, slices(one, fine)));
     }
@@ -142,18 +105,39 @@ public record Exploded(List<Mark> marks, List<Place> places) {
       for (int k = 0; k < box.components().size(); k++) {
         Component component = box.components().get(k);
         double by = apart * spread.of(component);
-        for (Stand stand : turned.components().get(k).piece().stands()) {
-          for (Slice slice : Known.in(slices, component)) {
-            prisms.add(
-                new Prism(
-                    component,
-                    round(stand.z() + slice.from + by),
-                    round(stand.z() + slice.to + by),
-                    slice.rings.stream().map(ring -> ring.placed(stand)).toList()));
-          }
-        }
+        turned.components().get(k).piece().stands().forEach(s -> add(prisms, component, s, by));
       }
-      return new Exploded(new Painter(prisms, view).paint(), List.of()).placed();
+      return drawn(prisms, view);
+    }
+
+    /** Draws what is there at a step of putting it together, what goes in held off its place. */
+    public Exploded draw(Step step, Axonometry view) {
+      Spread off = Spread.of(box, step.before(), step.moves());
+      List<Prism> prisms = new ArrayList<>();
+      step.before()
+          .forEach(move -> move.stands().forEach(s -> add(prisms, move.component(), s, 0)));
+      for (Move move : step.moves()) {
+        double by = off.of(move.component());
+        move.stands().forEach(s -> add(prisms, move.component(), s, by));
+      }
+      return drawn(prisms, view);
+    }
+
+    private void add(List<Prism> prisms, Component component, Stand stand, double by) {
+      for (Slice slice : Known.in(slices, component)) {
+        prisms.add(
+            new Prism(
+                component,
+                round(stand.z() + slice.from + by),
+                round(stand.z() + slice.to + by),
+                slice.rings.stream().map(ring -> ring.placed(stand)).toList()));
+      }
+    }
+
+    private static Exploded drawn(List<Prism> prisms, Axonometry view) {
+      List<Prism> towards =
+          view.isTurnedOver() ? prisms.stream().map(Prism::turnedOver).toList() : prisms;
+      return new Exploded(new Painter(towards, view).paint(), List.of()).placed();
     }
   }
 
@@ -205,136 +189,6 @@ public record Exploded(List<Mark> marks, List<Place> places) {
     return new Outline(
         Arrays.stream(points).mapToDouble(point -> point.x).toArray(),
         Arrays.stream(points).mapToDouble(point -> point.y).toArray());
-  }
-
-  /** A body between two heights. */
-  private record Prism(Component component, double from, double to, List<Ring> rings) {}
-
-  /** What is drawn, with how far away it is. */
-  private record Wall(double depth, List<Mark> marks) {}
-
-  private record Painter(List<Prism> prisms, Axonometry view) {
-
-    List<Mark> paint() {
-      TreeSet<Double> cuts = new TreeSet<>();
-      prisms.forEach(prism -> cuts.addAll(List.of(prism.from, prism.to)));
-      List<Double> levels = List.copyOf(cuts.descendingSet());
-      List<Mark> marks = new ArrayList<>();
-      for (int k = 0; k + 1 < levels.size(); k++) {
-        double far = levels.get(k);
-        double near = levels.get(k + 1);
-        List<Prism> here = prisms.stream().filter(p -> p.from <= near && p.to >= far).toList();
-        List<Wall> walls = new ArrayList<>();
-        here.forEach(prism -> walls(prism, near, far, walls));
-        walls.sort(Comparator.comparingDouble(Wall::depth).reversed());
-        walls.forEach(wall -> marks.addAll(wall.marks));
-        here.stream().filter(prism -> prism.from == near).forEach(prism -> face(prism, marks));
-      }
-      return marks;
-    }
-
-    /** Whether a side faces whoever looks: its normal points to the right of its way. */
-    private boolean isSeen(Ring ring, int k) {
-      double dx = ring.x()[k + 1] - ring.x()[k];
-      double dy = ring.y()[k + 1] - ring.y()[k];
-      return view.depth(dy, -dx, 0) < 0;
-    }
-
-    private void walls(Prism prism, double near, double far, List<Wall> walls) {
-      for (Ring ring : prism.rings) {
-        boolean farEdge = prism.to == far && !ring.goesOn;
-        int sides = ring.sides();
-        for (int k = 0; k < sides; k++) {
-          if (isSeen(ring, k)) {
-            int before = (k + sides - 1) % sides;
-            int after = (k + 1) % sides;
-            boolean begins = !isSeen(ring, before) || isCorner(ring, before, k);
-            boolean ends = !isSeen(ring, after) || isCorner(ring, k, after);
-            wall(prism, new Side(ring, k, begins, ends, farEdge), near, far, walls);
-          }
-        }
-      }
-    }
-
-    private static boolean isCorner(Ring ring, int first, int second) {
-      double ux = ring.x()[first + 1] - ring.x()[first];
-      double uy = ring.y()[first + 1] - ring.y()[first];
-      double vx = ring.x()[second + 1] - ring.x()[second];
-      double vy = ring.y()[second + 1] - ring.y()[second];
-      return ux * vx + uy * vy < CORNER * Math.hypot(ux, uy) * Math.hypot(vx, vy);
-    }
-
-    /** A side of an outline, and which of its edges are drawn. */
-    private record Side(Ring ring, int k, boolean begins, boolean ends, boolean farEdge) {
-      double x(double share) {
-        return ring.x()[k] + share * (ring.x()[k + 1] - ring.x()[k]);
-      }
-
-      double y(double share) {
-        return ring.y()[k] + share * (ring.y()[k + 1] - ring.y()[k]);
-      }
-    }
-
-    private void wall(Prism prism, Side side, double near, double far, List<Wall> walls) {
-      double dx = side.x(1) - side.x(0);
-      double dy = side.y(1) - side.y(0);
-      double length = Math.hypot(dx, dy);
-      int parts = Math.max(1, (int) Math.ceil(length / LONGEST));
-      double bright = Math.max(DARKEST, (-dy * LIGHT_X - dx * LIGHT_Y) / length);
-      for (int k = 0; k < parts; k++) {
-        double from = (double) k / parts;
-        double to = (double) (k + 1) / parts;
-        double[] x = {side.x(from), side.x(to), side.x(to), side.x(from)};
-        double[] y = {side.y(from), side.y(to), side.y(to), side.y(from)};
-        double depth = view.depth((x[0] + x[1]) / 2, (y[0] + y[1]) / 2, 0);
-        double[][] seen = projected(x, y, new double[] {near, near, far, far});
-        List<Mark> marks = new ArrayList<>();
-        marks.add(new Area(prism.component, List.<double[][]>of(seen), WALL + SHADE * bright));
-        if (side.begins && k == 0) {
-          marks.add(stroke(prism.component, seen, 0, 3));
-        }
-        if (side.ends && k == parts - 1) {
-          marks.add(stroke(prism.component, seen, 1, 2));
-        }
-        if (side.farEdge) {
-          marks.add(stroke(prism.component, seen, 3, 2));
-        }
-        walls.add(new Wall(depth, marks));
-      }
-    }
-
-    private double[][] projected(double[] x, double[] y, double[] z) {
-      double[] right = new double[x.length];
-      double[] up = new double[x.length];
-      for (int k = 0; k < x.length; k++) {
-        right[k] = view.right(x[k], y[k], z[k]);
-        up[k] = view.up(x[k], y[k], z[k]);
-      }
-      return new double[][] {right, up};
-    }
-
-    private static Stroke stroke(Component component, double[][] seen, int from, int to) {
-      return new Stroke(
-          component,
-          new double[] {seen[0][from], seen[0][to]},
-          new double[] {seen[1][from], seen[1][to]});
-    }
-
-    private void face(Prism prism, List<Mark> marks) {
-      List<double[][]> rings = new ArrayList<>();
-      List<Mark> lines = new ArrayList<>();
-      for (Ring ring : prism.rings) {
-        double[] z = new double[ring.sides() + 1];
-        Arrays.fill(z, prism.from);
-        double[][] line = projected(ring.x(), ring.y(), z);
-        rings.add(line);
-        if (!ring.isCovered) {
-          lines.add(new Stroke(prism.component, line[0], line[1]));
-        }
-      }
-      marks.add(new Area(prism.component, rings, FACE));
-      marks.addAll(lines);
-    }
   }
 
   /** With the place of every component's number. */

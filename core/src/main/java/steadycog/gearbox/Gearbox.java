@@ -30,6 +30,9 @@ import steadycog.train.Train;
 public record Gearbox(
     Train train, List<Component> components, List<Support> supports, Housing housing) {
 
+  /** Play along the axes of what turns, mm. */
+  public static final double AXIAL_PLAY = Box.PLAY;
+
   private static final String KINDS = "it is made for parallel, planetary and cycloidal trains";
 
   public Gearbox {

@@ -2,6 +2,7 @@ package steadycog.gearbox;
 
 import java.util.List;
 import java.util.Locale;
+import steadycog.piece.Piece.Stand;
 
 /**
  * One step of putting a gearbox together: bodies of one component pushed to their places.
@@ -31,13 +32,22 @@ public record Move(Component component, List<Integer> copies, Way way) {
     copies = List.copyOf(copies);
   }
 
+  /** Where they stand in the end. */
+  List<Stand> stands() {
+    return copies.stream().map(component.piece().stands()::get).toList();
+  }
+
   /** {@code 3 × planet (5) from the far end}: with the number on the bill. */
   public String says(Bill bill) {
+    return what(bill) + " " + way.says();
+  }
+
+  /** {@code 3 × planet (5)}. */
+  public String what(Bill bill) {
     return (copies.size() > 1 ? copies.size() + " \u00d7 " : "")
         + component.name()
         + " ("
         + bill.of(component).number()
-        + ") "
-        + way.says();
+        + ")";
   }
 }

@@ -1,5 +1,6 @@
 package steadycog.gearbox;
 
+import java.util.ArrayList;
 import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Optional;
@@ -30,11 +31,13 @@ final class Spread {
   }
 
   /**
+   * @param before what is in its place and stays there
    * @param order in which it goes together; what is not in it stays where it is
    */
-  static Spread of(Gearbox box, List<Move> order) {
+  static Spread of(Gearbox box, List<Move> before, List<Move> order) {
     Spread spread = new Spread();
-    IdentityHashMap<Component, Span> there = new IdentityHashMap<>();
+    List<Span> there = new ArrayList<>();
+    before.forEach(move -> there.add(span(move.component())));
     double[] whole =
         new Region(
                 box.pieces().stream().flatMap(p -> placed(p).lines().stream()).toList(),
@@ -43,13 +46,13 @@ final class Spread {
     double gap = GAP * Math.max(whole[2] - whole[0], whole[3] - whole[1]);
     for (Move move : order) {
       Component next = move.component();
-      if (there.containsKey(next)) {
+      if (spread.by.containsKey(next)) {
         continue;
       }
       boolean up = move.way() != Way.FROM_THE_DRIVE_END;
       Span own = span(next);
       Optional<Double> face =
-          there.values().stream()
+          there.stream()
               .filter(other -> !other.isBeside(own))
               .map(other -> up ? other.high : -other.low)
               .max(Double::compare);
@@ -57,7 +60,7 @@ final class Spread {
           face.map(f -> up ? Math.max(0, f + gap - own.low) : Math.min(0, -(f + gap) - own.high))
               .orElse(0.0);
       spread.by.put(next, moved);
-      there.put(next, new Span(own.low + moved, own.high + moved, own.box));
+      there.add(new Span(own.low + moved, own.high + moved, own.box));
     }
     return spread;
   }

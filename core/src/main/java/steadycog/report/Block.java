@@ -1,7 +1,11 @@
 package steadycog.report;
 
 import java.util.List;
+import java.util.Set;
 import steadycog.bench.Chart;
+import steadycog.gearbox.Bill;
+import steadycog.gearbox.Component;
+import steadycog.gearbox.Exploded;
 import steadycog.piece.Region;
 
 /** A piece of a report. */
@@ -78,6 +82,20 @@ public sealed interface Block {
 
   /** A name in a drawing, about the point x, y, mm. */
   record Name(String text, double x, double y) {}
+
+  /**
+   * A gearbox in parallel projection.
+   *
+   * @param bill by which it is numbered
+   * @param fresh what is tinted
+   * @param words what it shows
+   */
+  record Assembly(Exploded drawing, Bill bill, Set<Component> fresh, String words)
+      implements Block {
+    public Assembly {
+      fresh = Set.copyOf(fresh);
+    }
+  }
 
   /** Charts beside each other. */
   record Charts(List<Chart> charts) implements Block {

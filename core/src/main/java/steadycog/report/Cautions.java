@@ -13,6 +13,12 @@ public final class Cautions {
           + " holds by itself to hold a load over people: use a brake. Local codes and licensed"
           + " practice decide.";
 
+  /** Said before a gearbox is put together. */
+  public static final String ASSEMBLING =
+      "Eye protection for pressing pins and bearings and for what springs; fresh edges cut. First"
+          + " turn it by hand, unloaded, the motor off and unplugged; cover what turns before it"
+          + " runs. Local codes and licensed practice decide.";
+
   /** Said before a build is loaded. */
   public static final String LOADING =
       "Loads store energy and throw parts: shield it, stand clear, raise in steps, hands away until"

@@ -63,6 +63,7 @@ final class Chapters {
       case FAULTS -> new FindingBlocks(sheet, named, units).faults();
       case CUT_SHEET -> cutSheet();
       case SHIFT_PLAN -> sheets.plan();
+      case GEARBOX -> new GearboxBlocks(named).gearbox();
       case BENCH -> bench();
       case CAUTIONS -> cautions();
     };

@@ -2,9 +2,11 @@ package steadycog.report;
 
 import java.util.List;
 import java.util.Set;
+import steadycog.gearbox.Build.Whole;
 import steadycog.job.Job;
 import steadycog.job.Sheet;
 import steadycog.number.Units;
+import steadycog.study.NamedStudy;
 
 /**
  * A report on one or more trains.
@@ -52,5 +54,18 @@ public record Report(String title, String footer, List<Chapter> chapters) {
         sheets.stream()
             .map(sheet -> new Chapter(sheet.name(), new Chapters(sheet, units, sections).parts()))
             .toList());
+  }
+
+  /** The pages by which a gearbox made of a train is put together. */
+  public static Report of(NamedStudy named, Whole whole, String date) {
+    String title = "Gearbox, " + named.name();
+    List<Part> parts =
+        List.of(
+            new Part(Section.GEARBOX, new GearboxBlocks(named).of(whole)),
+            new Part(Section.CAUTIONS, List.of(new Block.Caution(Cautions.RUNNING))));
+    return new Report(
+        title,
+        title + (date.isEmpty() ? "" : ", " + date),
+        List.of(new Chapter(named.name(), parts)));
   }
 }

@@ -16,14 +16,18 @@ public enum Section {
   FAULTS("Errors and warnings"),
   CUT_SHEET("Cut sheet"),
   SHIFT_PLAN("Shift plan"),
+  GEARBOX("Gearbox, step by step"),
   BENCH("Bench"),
   CAUTIONS("Cautions");
 
   /** What a cut sheet for the shop holds. */
   public static final Set<Section> SHOP = EnumSet.of(DRAWING, FAULTS, CUT_SHEET, CAUTIONS);
 
-  /** Everything; errors and warnings are among the findings. */
-  public static final Set<Section> ALL = EnumSet.complementOf(EnumSet.of(FAULTS));
+  /**
+   * What a report on a train holds. Errors and warnings are among the findings; a gearbox takes
+   * seconds and pages, and is asked for.
+   */
+  public static final Set<Section> ALL = EnumSet.complementOf(EnumSet.of(FAULTS, GEARBOX));
 
   private final String title;
 

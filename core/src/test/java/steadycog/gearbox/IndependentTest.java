@@ -107,7 +107,11 @@ class IndependentTest {
   @FieldSource("steadycog.gearbox.Boxes#CENTRAL")
   void whatIsSeenIsWhatIsNearest(String card) throws CardException {
     Gearbox box = Boxes.of(card);
-    Axonometry view = Axonometry.USUAL;
+    seenIsNearest(box, Axonometry.USUAL);
+    seenIsNearest(box, Axonometry.BENCH);
+  }
+
+  private void seenIsNearest(Gearbox box, Axonometry view) throws CardException {
     double turns = 0.37;
     Exploded drawn = new Exploded.Model(box, Boxes.proof(box).order(), 0.01).draw(0, turns, view);
     double[] bounds = drawn.bounds();
@@ -150,11 +154,16 @@ class IndependentTest {
       for (Item.Layer layer : item.layers()) {
         for (double z = layer.from(); z <= layer.to(); z += (layer.to() - layer.from()) / 25) {
           // The point of that height that is seen there: two equations in x and y.
-          double turn = view.turn();
-          double x = (right - z * Math.cos(turn)) / Math.sin(turn);
-          double away = z * Math.sin(turn) - x * Math.cos(turn);
-          double y = (up - away * Math.sin(view.tilt())) / Math.cos(view.tilt());
-          double depth = away * Math.cos(view.tilt()) - y * Math.sin(view.tilt());
+          double over = view.isTurnedOver() ? -1 : 1;
+          double r = right - over * z * view.right().z();
+          double u = up - over * z * view.up().z();
+          double a = over * view.right().x();
+          double b = view.right().y();
+          double c = over * view.up().x();
+          double d = view.up().y();
+          double x = (r * d - b * u) / (a * d - b * c);
+          double y = (a * u - c * r) / (a * d - b * c);
+          double depth = view.depth(over * x, y, over * z);
           if (depth < nearest && within(layer).locate(new Coordinate(x, y)) != Location.EXTERIOR) {
             nearest = depth;
             name = item.component().name();

@@ -64,6 +64,7 @@ class ReportTest {
                           Stream.concat(Stream.of(table.caption()), table.heads().stream()),
                           table.rows().stream().flatMap(List::stream));
                   case Block.Drawing drawing -> Stream.of(drawing.words());
+                  case Block.Assembly whole -> Stream.of(whole.words());
                   case Block.Lines lines -> Stream.<String>empty();
                   case Block.Charts charts -> Stream.<String>empty();
                 })

@@ -49,6 +49,7 @@ final class BlocksView extends VBox {
       case Block.Finding finding -> finding(finding);
       case Block.Table table -> table(table);
       case Block.Drawing drawing -> drawing(drawing);
+      case Block.Assembly whole -> paragraph(whole.words(), "soft");
       case Block.Charts charts -> charts(charts.charts());
     };
   }

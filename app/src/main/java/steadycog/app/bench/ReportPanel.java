@@ -60,7 +60,7 @@ final class ReportPanel extends VBox {
     for (Section section : Section.values()) {
       CheckBox box = new CheckBox(section.title());
       box.setId("section-" + section.key());
-      box.setSelected(true);
+      box.setSelected(section != Section.GEARBOX);
       box.setOnAction(e -> show());
       sections.put(section, box);
       choice.getChildren().add(box);
@@ -106,10 +106,19 @@ final class ReportPanel extends VBox {
     List<Block> blocks = new ArrayList<>();
     if (desk.bench().isPresent()) {
       Job job = new Job(desk.job().title(), List.of(desk.sheet()));
-      Report report = Report.of(job, chosen(), desk.preferences().units(), "");
+      Set<Section> seen = chosen();
+      boolean box = seen.remove(Section.GEARBOX);
+      Report report = Report.of(job, seen, desk.preferences().units(), "");
       for (Report.Part part : report.chapters().getFirst().parts()) {
         blocks.add(new Block.Heading(part.section().title()));
         blocks.addAll(part.blocks());
+      }
+      if (box) {
+        blocks.add(new Block.Heading(Section.GEARBOX.title()));
+        blocks.add(
+            new Block.Remark(
+                "Built, proven and drawn step by step when the file is written; it stands on the"
+                    + " cut sheet under Gearbox."));
       }
     } else {
       blocks.add(new Block.Remark("Put a train on the bench first."));

@@ -2,6 +2,7 @@ package steadycog.app.gearbox;
 
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import javafx.application.Platform;
@@ -15,13 +16,15 @@ import steadycog.app.files.ShopView;
 import steadycog.app.look.Look;
 import steadycog.format.csv.BillCsv;
 import steadycog.format.file.PieceFile;
+import steadycog.format.pdf.ReportPdf;
 import steadycog.format.picture.BoxPicture;
-import steadycog.format.picture.PicturePdf;
 import steadycog.format.picture.PictureSvg;
 import steadycog.gearbox.Build;
 import steadycog.gearbox.Build.Whole;
 import steadycog.piece.Piece;
 import steadycog.piece.Pieces;
+import steadycog.report.Report;
+import steadycog.study.NamedStudy;
 
 /** Files of a whole gearbox: what is made, its drawing pulled apart, and its bill. */
 final class BoxFiles extends VBox {
@@ -39,8 +42,8 @@ final class BoxFiles extends VBox {
     for (PieceFile kind : List.of(PieceFile.THREE_MF, PieceFile.STL, PieceFile.DXF)) {
       offer("What is made, " + kind.ending(), kind.says(), kind.ending(), work(kind));
     }
-    offer("Drawing, .svg", "Drawing pulled apart", ".svg", picture(true));
-    offer("Drawing, .pdf", "Drawing pulled apart", ".pdf", picture(false));
+    offer("Step by step, .pdf", "Bill and how it goes together", ".pdf", BoxFiles::pages);
+    offer("Drawing, .svg", "Drawing pulled apart", ".svg", BoxFiles::picture);
     offer("Bill, .csv", "Bill of what is made and bought", ".csv", this::bill);
     getChildren().add(write);
     getChildren().addAll(ShopView.of(shop, "gearbox").nodes());
@@ -78,12 +81,17 @@ final class BoxFiles extends VBox {
         };
   }
 
-  private static Maker picture(boolean svg) {
-    return (whole, title) ->
-        (cancelled, progress) ->
-            svg
-                ? PictureSvg.write(BoxPicture.of(whole, title)).getBytes(StandardCharsets.UTF_8)
-                : PicturePdf.write(BoxPicture.of(whole, title));
+  private static Shop.Work picture(Whole whole, String title) {
+    return (cancelled, progress) ->
+        PictureSvg.write(BoxPicture.of(whole, title)).getBytes(StandardCharsets.UTF_8);
+  }
+
+  private static Shop.Work pages(Whole whole, String title) {
+    String date = LocalDate.now().toString();
+    return (cancelled, progress) -> {
+      NamedStudy named = NamedStudy.of(title, whole.gearbox().train());
+      return ReportPdf.write(Report.of(named, whole, date));
+    };
   }
 
   private Shop.Work bill(Whole whole, String title) {

@@ -7,6 +7,8 @@ import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Objects;
 import steadycog.bench.Chart;
+import steadycog.format.picture.BoxPicture;
+import steadycog.format.picture.PictureSvg;
 import steadycog.number.Figures;
 import steadycog.number.Printable;
 import steadycog.piece.Region;
@@ -122,6 +124,11 @@ public final class ReportHtml {
         page.append("</div>\n");
       }
       case Block.Drawing drawing -> drawing(drawing);
+      case Block.Assembly whole -> {
+        page.append("<div class=\"assembly\">");
+        page.append(PictureSvg.inline(BoxPicture.of(whole, BoxPicture.PAGE, BoxPicture.PAGE)));
+        page.append("</div>\n");
+      }
     }
   }
 

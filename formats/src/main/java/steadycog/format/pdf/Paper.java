@@ -11,6 +11,8 @@ import org.apache.pdfbox.pdmodel.interactive.documentnavigation.destination.PDPa
 import org.apache.pdfbox.pdmodel.interactive.documentnavigation.outline.PDDocumentOutline;
 import org.apache.pdfbox.pdmodel.interactive.documentnavigation.outline.PDOutlineItem;
 import steadycog.bench.Chart;
+import steadycog.format.picture.LinePicture;
+import steadycog.format.picture.PicturePdf;
 import steadycog.number.Printable;
 import steadycog.report.Block;
 
@@ -331,6 +333,25 @@ final class Paper implements AutoCloseable {
     y -= height;
     tags.figure(
         sheet, page, drawing.words(), () -> new PaperDrawing(this, page).draw(drawing, scale));
+  }
+
+  /** How high a picture stands. */
+  static float height(LinePicture picture) {
+    return (float) picture.height() * PicturePdf.POINTS;
+  }
+
+  /**
+   * A picture as large as it is, in the middle.
+   *
+   * @param after height of what must stand on the same page below it
+   */
+  void picture(LinePicture picture, float after) throws IOException {
+    need(height(picture) + after);
+    float x = MARGIN + (width() - (float) picture.width() * PicturePdf.POINTS) / 2;
+    float top = y;
+    tags.figure(
+        sheet, page, picture.title(), () -> PicturePdf.draw(document, page, picture, x, top));
+    y -= height(picture);
   }
 
   /** A table; too many columns go into further tables below. */

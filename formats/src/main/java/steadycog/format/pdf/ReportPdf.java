@@ -4,6 +4,8 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.List;
+import steadycog.format.picture.BoxPicture;
+import steadycog.format.picture.LinePicture;
 import steadycog.number.Figures;
 import steadycog.report.Block;
 import steadycog.report.Report;
@@ -13,6 +15,15 @@ import steadycog.report.Section;
 public final class ReportPdf {
   private static final double[] SCALES = {10, 5, 2, 1, 0.5, 0.2, 0.1, 0.05, 0.02, 0.01};
   private static final double MOST_HEIGHT = 105;
+
+  /** Of pictures of a gearbox, in their pixels. */
+  private static final double WHOLE = 660;
+
+  private static final double STEP_WIDTH = 560;
+  private static final double STEP_HEIGHT = 320;
+
+  /** What must stand on the same page below one: a few lines. */
+  private static final float AFTER = 5 * Paper.BODY * Paper.LINE;
 
   private ReportPdf() {}
 
@@ -62,6 +73,7 @@ public final class ReportPdf {
     return switch (block) {
       case Block.Charts charts -> Paper.CHART_HEIGHT + 20;
       case Block.Drawing drawing -> (float) (MOST_HEIGHT * Paper.MM);
+      case Block.Assembly whole -> Paper.height(assembly(whole)) + AFTER;
       case Block.Table table -> 5 * Paper.ROW;
       case Block.Heading heading -> 3 * Paper.ROW;
       default -> 0;
@@ -83,7 +95,15 @@ public final class ReportPdf {
       case Block.Table table -> paper.table(table);
       case Block.Charts charts -> paper.charts(charts.charts());
       case Block.Drawing drawing -> drawing(paper, drawing);
+      case Block.Assembly whole -> paper.picture(assembly(whole), AFTER);
     }
+  }
+
+  /** The whole fills the page across; a step leaves room for another below it. */
+  private static LinePicture assembly(Block.Assembly whole) {
+    return whole.fresh().isEmpty()
+        ? BoxPicture.of(whole, WHOLE, WHOLE)
+        : BoxPicture.of(whole, STEP_WIDTH, STEP_HEIGHT);
   }
 
   private static void drawing(Paper paper, Block.Drawing drawing) throws IOException {

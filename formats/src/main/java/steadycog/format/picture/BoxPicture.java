@@ -17,17 +17,27 @@ import steadycog.format.picture.LinePicture.Pen;
 import steadycog.format.picture.LinePicture.Piece;
 import steadycog.format.picture.LinePicture.Step;
 import steadycog.gearbox.Axonometry;
+import steadycog.gearbox.Bill;
 import steadycog.gearbox.Build.Whole;
+import steadycog.gearbox.Component;
 import steadycog.gearbox.Exploded;
 import steadycog.gearbox.Exploded.Area;
 import steadycog.gearbox.Exploded.Mark;
 import steadycog.gearbox.Exploded.Place;
 import steadycog.gearbox.Exploded.Stroke;
+import steadycog.report.Block.Assembly;
 
 /** A gearbox pulled apart as lines and areas on white, with the numbers of its bill. */
 public final class BoxPicture {
-  private static final double WIDTH = 1000;
-  private static final double EDGE = 40;
+  /** As wide as a page. */
+  public static final double PAGE = 1000;
+
+  private static final double HIGHEST = 3000;
+  private static final double EDGE = 24;
+
+  /** How much of each colour of the light what is tinted gives back. */
+  private static final double[] TINT = {1, 0.86, 0.58};
+
   private static final double FINE = 0.03;
   private static final Ink BLACK = new Ink(0x20262a, 1);
   private static final Pen HAIR = new Pen(0.5, Join.ROUND, Cap.ROUND, List.of());
@@ -37,6 +47,9 @@ public final class BoxPicture {
   private static final double DIGIT = 2.2;
 
   private static final double CIRCLE = 10;
+
+  /** Room for numbers above what is drawn. */
+  private static final double HEAD = 60;
 
   /** The strokes of each digit on a grid of 4 by 6, y down. */
   private static final String[] DIGITS = {
@@ -57,10 +70,12 @@ public final class BoxPicture {
   private final double left;
   private final double top;
 
-  private BoxPicture(double[] box) {
-    scale = (WIDTH - 2 * EDGE) / (box[2] - box[0]);
+  private BoxPicture(double[] box, double width, double height) {
+    scale =
+        Math.min(
+            (width - 2 * EDGE) / (box[2] - box[0]), (height - HEAD - EDGE) / (box[3] - box[1]));
     left = EDGE - scale * box[0];
-    top = 2 * EDGE + scale * box[3];
+    top = HEAD + scale * box[3];
   }
 
   /** Draws it, pulled apart all the way. */
@@ -68,20 +83,40 @@ public final class BoxPicture {
     Exploded drawing =
         new Exploded.Model(whole.gearbox(), whole.proof().order(), FINE)
             .draw(1, 0, Axonometry.USUAL);
-    double[] box = drawing.bounds();
-    BoxPicture picture = new BoxPicture(box);
-    for (Mark mark : drawing.marks()) {
-      picture.add(mark);
-    }
-    picture.numbers(whole, drawing.places());
-    double height = picture.scale * (box[3] - box[1]) + 3 * EDGE;
-    return new LinePicture(WIDTH, height, title + ", pulled apart", picture.pieces);
+    return of(
+        new Assembly(drawing, whole.bill(), Set.of(), title + ", pulled apart"), PAGE, HIGHEST);
   }
 
-  private void add(Mark mark) {
+  /**
+   * A drawing with its numbers; where some of it is tinted, with their numbers alone.
+   *
+   * @param width that it fills at the most
+   * @param height that it fills at the most
+   */
+  public static LinePicture of(Assembly whole, double width, double height) {
+    Exploded drawing = whole.drawing();
+    Set<Component> fresh = whole.fresh();
+    double[] box = drawing.bounds();
+    BoxPicture picture = new BoxPicture(box, width, height);
+    for (Mark mark : drawing.marks()) {
+      picture.add(mark, fresh.contains(mark.component()));
+    }
+    picture.numbers(
+        whole.bill(),
+        drawing.places().stream()
+            .filter(place -> fresh.isEmpty() || fresh.contains(place.component()))
+            .toList());
+    return new LinePicture(
+        picture.scale * (box[2] - box[0]) + 2 * EDGE,
+        picture.scale * (box[3] - box[1]) + HEAD + EDGE,
+        whole.words(),
+        picture.pieces);
+  }
+
+  private void add(Mark mark, boolean tinted) {
     switch (mark) {
       case Area area -> {
-        Ink ink = grey(area.light());
+        Ink ink = lit(area.light(), tinted);
         List<Step> steps = new ArrayList<>();
         area.rings().forEach(ring -> line(steps, ring[0], ring[1], true));
         boolean wall = area.rings().size() == 1;
@@ -97,9 +132,13 @@ public final class BoxPicture {
     }
   }
 
-  private static Ink grey(double light) {
-    int level = (int) Math.round(255 * Math.min(1, 0.08 + light));
-    return new Ink(level << 16 | level << 8 | level, 1);
+  private static Ink lit(double light, boolean tinted) {
+    double level = 255 * Math.min(1, 0.08 + light);
+    int rgb = 0;
+    for (double share : TINT) {
+      rgb = rgb << 8 | (int) Math.round(tinted ? share * level : level);
+    }
+    return new Ink(rgb, 1);
   }
 
   private void line(List<Step> steps, double[] x, double[] y, boolean closed) {
@@ -113,11 +152,11 @@ public final class BoxPicture {
     }
   }
 
-  private void numbers(Whole whole, List<Place> places) {
+  private void numbers(Bill bill, List<Place> places) {
     List<double[]> taken = new ArrayList<>();
     Set<Integer> said = new HashSet<>();
     for (Place place : places.stream().sorted(Comparator.comparingDouble(Place::x)).toList()) {
-      int number = whole.bill().of(place.component()).number();
+      int number = bill.of(place.component()).number();
       if (said.add(number)) {
         double x = left + scale * place.x();
         double y = top - scale * place.y();

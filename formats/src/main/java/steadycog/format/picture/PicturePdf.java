@@ -31,7 +31,7 @@ import steadycog.format.picture.LinePicture.Step;
 /** A drawing as a page of PDF, as large as it is. */
 public final class PicturePdf {
   /** Points of 1/72 inch in a pixel of 1/96. */
-  private static final float POINTS = 0.75f;
+  public static final float POINTS = 0.75f;
 
   private final PDDocument document;
   private final PDRectangle all;
@@ -59,6 +59,21 @@ public final class PicturePdf {
     } catch (IOException never) {
       throw new IllegalStateException("written to memory", never);
     }
+  }
+
+  /**
+   * Draws it on a page that holds other things as well.
+   *
+   * @param x of its left end, points from the left
+   * @param y of its upper end, points from below
+   */
+  public static void draw(
+      PDDocument document, PDPageContentStream page, LinePicture picture, float x, float y)
+      throws IOException {
+    page.saveGraphicsState();
+    page.transform(new Matrix(POINTS, 0, 0, -POINTS, x, y));
+    new PicturePdf(document, picture).add(page, picture.pieces());
+    page.restoreGraphicsState();
   }
 
   private void add(PDPageContentStream page, List<Piece> pieces) throws IOException {

@@ -32,10 +32,23 @@ public final class PictureSvg {
   }
 
   public static String write(LinePicture picture) {
+    return write(picture, true);
+  }
+
+  /** The same to stand within a page. */
+  public static String inline(LinePicture picture) {
+    return write(picture, false);
+  }
+
+  private static String write(LinePicture picture, boolean alone) {
     try {
       StringWriter text = new StringWriter();
       XMLStreamWriter xml = XMLOutputFactory.newDefaultFactory().createXMLStreamWriter(text);
+      if (alone) {
+        xml.writeStartDocument("UTF-8", "1.0");
+      }
       new PictureSvg(xml).document(picture);
+      xml.writeEndDocument();
       xml.close();
       return text.toString();
     } catch (XMLStreamException never) {
@@ -44,7 +57,6 @@ public final class PictureSvg {
   }
 
   private void document(LinePicture picture) throws XMLStreamException {
-    xml.writeStartDocument("UTF-8", "1.0");
     xml.writeStartElement("svg");
     xml.writeDefaultNamespace(NAMESPACE);
     put("width", picture.width());
@@ -56,7 +68,6 @@ public final class PictureSvg {
     xml.writeEndElement();
     pieces(picture.pieces());
     xml.writeEndElement();
-    xml.writeEndDocument();
   }
 
   private void pieces(List<Piece> pieces) throws XMLStreamException {
