@@ -75,10 +75,7 @@ final class CardInput {
   int with(ToIntFunction<Job> use) {
     String file = source.equals("-") ? "<stdin>" : source;
     try {
-      Job job = read();
-      Job chosen = train.isPresent() ? only(job, train.get()) : job;
-      requireCards(chosen);
-      return use.applyAsInt(chosen);
+      return use.applyAsInt(chosen(read()));
     } catch (UnreadableException unreadable) {
       return refuse(unreadable.at(file));
     } catch (NoSuchFileException missing) {
@@ -90,6 +87,13 @@ final class CardInput {
     } catch (InvalidPathException noPath) {
       return refuse(file + ":1:1: is no name of a file: " + noPath.getReason());
     }
+  }
+
+  /** The train asked for, or all; each has a card. */
+  Job chosen(Job job) throws UnreadableException {
+    Job chosen = train.isPresent() ? only(job, train.get()) : job;
+    requireCards(chosen);
+    return chosen;
   }
 
   /** As {@link #with}, for commands that take one train: of several, one must be named. */

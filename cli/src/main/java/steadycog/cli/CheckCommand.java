@@ -34,7 +34,7 @@ final class CheckCommand extends ReportCommand {
   }
 
   @Override
-  String json(List<NamedStudy> studies) {
-    return StudyJson.check(studies);
+  String json(List<NamedStudy> studies, boolean cures) {
+    return StudyJson.check(studies, cures);
   }
 }

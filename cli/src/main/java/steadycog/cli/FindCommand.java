@@ -12,6 +12,7 @@ import java.util.Optional;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.ArgGroup;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Model.OptionSpec;
 import picocli.CommandLine.Option;
@@ -80,8 +81,12 @@ final class FindCommand implements Callable<Integer> {
   @Option(
       names = "--near",
       paramLabel = "CARD",
-      description = "change as little of this train as possible, to the target or to no errors")
-  Optional<String> near = Optional.empty();
+      description =
+          "change as little of this train as possible, to the target or to no errors; with --lines"
+              + " given as often as you like")
+  List<String> near = List.of();
+
+  @Mixin ManyCards many;
 
   @ArgGroup(exclusive = true)
   Output output = new Output();
@@ -104,7 +109,7 @@ final class FindCommand implements Callable<Integer> {
   @Override
   public Integer call() {
     try {
-      return near.isPresent() ? near(near.get()) : find();
+      return many.lines ? lines() : near.isEmpty() ? find() : near(near);
     } catch (IllegalArgumentException refused) {
       return refuse("find: " + where(refused) + refused.getMessage());
     }
@@ -145,20 +150,37 @@ final class FindCommand implements Callable<Integer> {
     return new Wanted(texts);
   }
 
-  private int near(String source) {
-    if (output.csv) {
+  private int lines() {
+    if (near.isEmpty() || output.json || output.csv) {
       throw new IllegalArgumentException(
-          "--csv: with --near there is a table or JSON: leave it out");
+          "--lines: for cards that --near names, without --json and --csv");
     }
+    return ManyCards.run(
+        near,
+        spec.commandLine().getOut(),
+        job -> new ManyCards.Answer(Exit.DONE, FoundJson.write(changes(job))));
+  }
+
+  private Nearby.Changes changes(Job job) throws UnreadableException {
+    Optional<Card> card = job.sheets().getFirst().card();
+    if (job.sheets().size() != 1 || card.isEmpty()) {
+      throw new UnreadableException(1, 1, "expected one train with a card");
+    }
+    return Nearby.of(card.get().train(), wanted(), Watch.NONE);
+  }
+
+  private int near(List<String> sources) {
+    if (output.csv || sources.size() > 1) {
+      throw new IllegalArgumentException(
+          output.csv
+              ? "--csv: with --near there is a table or JSON: leave it out"
+              : "--near: several cards: add --lines, for a line of JSON each");
+    }
+    String source = sources.getFirst();
     try {
       Job job =
           source.equals("-") ? JobFiles.read(System.in, "train") : JobFiles.open(Path.of(source));
-      Optional<Card> card = job.sheets().getFirst().card();
-      if (job.sheets().size() != 1 || card.isEmpty()) {
-        return refuse(source + ":1:1: expected one train with a card");
-      }
-      Wanted wanted = wanted();
-      Nearby.Changes changes = Nearby.of(card.get().train(), wanted, Watch.NONE);
+      Nearby.Changes changes = changes(job);
       PrintWriter out = spec.commandLine().getOut();
       out.print(output.json ? FoundJson.write(changes) : Lines.wrapped(table(changes)));
       out.flush();

@@ -29,11 +29,12 @@ final class SolveCommand extends ReportCommand {
   @Override
   void check() {
     super.check();
-    input.requires("--working", !json, "it is for reading, not in JSON: leave one of them out");
+    input.requires(
+        "--working", !json && !many.lines, "it is for reading, not in JSON: leave one of them out");
   }
 
   @Override
-  String json(List<NamedStudy> studies) {
-    return StudyJson.solve(studies);
+  String json(List<NamedStudy> studies, boolean cures) {
+    return StudyJson.solve(studies, cures);
   }
 }

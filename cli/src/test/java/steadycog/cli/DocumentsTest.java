@@ -250,6 +250,16 @@ class DocumentsTest extends Shell {
       assertTrue(more > 5, other[0]);
       fields += more;
     }
+    for (String command : List.of("solve", "check")) {
+      assertEquals(2, run(card + "---\nparallel 3 x\n", command, "-", "--lines", "--cures"));
+      for (String line : out.toString().split("\n")) {
+        JsonNode answer = new ObjectMapper().readTree(line);
+        fields += check(schemas.get("--lines"), answer, "$");
+        if (!answer.get("result").isNull()) {
+          fields += check(schemas.get(command), answer.get("result"), "$");
+        }
+      }
+    }
     assertTrue(fields > 5_000, fields + " fields");
   }
 

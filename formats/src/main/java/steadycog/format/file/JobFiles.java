@@ -52,8 +52,12 @@ public final class JobFiles {
   }
 
   /** A job starts with a brace, a card never does. */
-  private static Job parse(String text, String name) throws UnreadableException {
-    if (text.stripLeading().startsWith("{")) {
+  static boolean isJob(String text) {
+    return text.stripLeading().startsWith("{");
+  }
+
+  static Job parse(String text, String name) throws UnreadableException {
+    if (isJob(text)) {
       return JobJson.read(text);
     }
     try {
@@ -64,7 +68,7 @@ public final class JobFiles {
     }
   }
 
-  private static String text(InputStream in) throws IOException, UnreadableException {
+  static String text(InputStream in) throws IOException, UnreadableException {
     byte[] bytes = in.readNBytes(MOST_BYTES + 1);
     if (bytes.length > MOST_BYTES) {
       throw new UnreadableException(

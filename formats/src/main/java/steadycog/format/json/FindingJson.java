@@ -4,6 +4,7 @@ import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import steadycog.check.Finding;
 import steadycog.cure.Advice;
 import steadycog.cure.Cure;
@@ -19,20 +20,28 @@ public final class FindingJson {
   static void addFindings(ObjectNode node, List<Advice> all) {
     ArrayNode list = node.putArray("findings");
     for (Advice advice : all) {
-      Finding finding = advice.finding();
-      ObjectNode each = list.addObject();
-      each.put("code", finding.code()).put("severity", finding.severity().word());
-      ArrayNode members = each.putArray("members");
-      finding.members().forEach(member -> members.add(member.toString()));
-      each.put("message", finding.message());
-      ObjectNode values = each.putObject("values");
-      for (Map.Entry<String, String> value : finding.values().entrySet()) {
-        JsonValues.putValue(values, value.getKey(), value.getValue());
-      }
-      each.put("fix", advice.fix().orElse(null));
-      ArrayNode cures = each.putArray("cures");
+      ArrayNode cures = add(list, advice.finding(), advice.fix()).putArray("cures");
       advice.cures().forEach(cure -> addCure(cures.addObject(), cure));
     }
+  }
+
+  /** The same where no cures have been looked for. */
+  static void addUncured(ObjectNode node, List<Finding> all) {
+    ArrayNode list = node.putArray("findings");
+    all.forEach(finding -> add(list, finding, finding.remedy()).putNull("cures"));
+  }
+
+  private static ObjectNode add(ArrayNode list, Finding finding, Optional<String> fix) {
+    ObjectNode each = list.addObject();
+    each.put("code", finding.code()).put("severity", finding.severity().word());
+    ArrayNode members = each.putArray("members");
+    finding.members().forEach(member -> members.add(member.toString()));
+    each.put("message", finding.message());
+    ObjectNode values = each.putObject("values");
+    for (Map.Entry<String, String> value : finding.values().entrySet()) {
+      JsonValues.putValue(values, value.getKey(), value.getValue());
+    }
+    return each.put("fix", fix.orElse(null));
   }
 
   private static void addCure(ObjectNode node, Cure cure) {

@@ -45,17 +45,30 @@ public final class StudyJson {
    * train with states an object for each under "states", and what is to be said of them together.
    */
   public static String solve(List<NamedStudy> trains) {
-    return PrettyJson.write(each(trains, StudyJson::study));
+    return solve(trains, true);
+  }
+
+  /**
+   * The same with or without a look for cures, which costs far more than all else.
+   *
+   * @param cures else they are null
+   */
+  public static String solve(List<NamedStudy> trains, boolean cures) {
+    return PrettyJson.write(each(trains, named -> study(named, cures)));
   }
 
   /** What {@code check --json} prints: the findings alone, in the same frame. */
-  public static String check(List<NamedStudy> trains) {
-    return PrettyJson.write(each(trains, StudyJson::findingsAlone));
+  public static String check(List<NamedStudy> trains, boolean cures) {
+    return PrettyJson.write(
+        each(trains, named -> findings(JobJson.MAPPER.createObjectNode(), named, cures)));
   }
 
-  private static ObjectNode findingsAlone(NamedStudy named) {
-    ObjectNode node = JobJson.MAPPER.createObjectNode();
-    FindingJson.addFindings(node, named.advice());
+  private static ObjectNode findings(ObjectNode node, NamedStudy named, boolean cures) {
+    if (cures) {
+      FindingJson.addFindings(node, named.advice());
+    } else {
+      FindingJson.addUncured(node, named.findings());
+    }
     return node;
   }
 
@@ -179,7 +192,7 @@ public final class StudyJson {
     return PrettyJson.write(root);
   }
 
-  private static ObjectNode study(NamedStudy named) {
+  private static ObjectNode study(NamedStudy named, boolean cures) {
     Study study = named.study();
     ObjectNode node = JobJson.MAPPER.createObjectNode();
     Motion motion = study.motion();
@@ -213,8 +226,7 @@ public final class StudyJson {
         .forEach(member -> floating.add(member.toString()));
     ArrayNode conflict = node.putArray("conflict");
     motion.conflict().forEach(cause -> conflict.add(cause.toString()));
-    FindingJson.addFindings(node, named.advice());
-    return node;
+    return findings(node, named, cures);
   }
 
   private static Unit speedUnit(Motion motion) {
