@@ -35,7 +35,7 @@ final class Head extends Pane {
   private final Button redo = plain("Redo", "Ctrl+Shift+Z");
   private final Menu recent = new Menu("Recent");
 
-  Head(Desk desk, JobKeeper keeper, Acts acts, Region stations, Runnable showKeys) {
+  Head(Desk desk, JobKeeper keeper, Acts acts, Region stations, MainWindow window) {
     this.desk = desk;
     this.acts = acts;
     this.keeper = keeper;
@@ -47,8 +47,8 @@ final class Head extends Pane {
     redo.setOnAction(e -> desk.redo());
     tools.getChildren().addAll(undo, redo);
     add(plain("Save", "Ctrl+S"), keeper::save);
-    tools.getChildren().addAll(fileMenu(), new ViewMenu(desk));
-    add(plain("Keys", "?"), showKeys);
+    tools.getChildren().addAll(fileMenu(), new ViewMenu(desk, window::about));
+    add(plain("Keys", "?"), window::showKeys);
     getChildren().addAll(title, stations, tools);
     desk.pageProperty().addListener(o -> refresh());
     desk.file().pathProperty().addListener(o -> refresh());

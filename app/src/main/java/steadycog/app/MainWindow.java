@@ -80,7 +80,7 @@ public final class MainWindow extends StackPane {
         new GearTable(desk, tools, new CrankBar(desk), new WaysIn(desk, keeper, this::stations));
     rail = new JobRail(desk, this::toggleRail, this::compare);
     acts = new WindowActs(desk, keeper, rail, side.line(), this).all();
-    head = new Head(desk, keeper, acts, new StationBar(desk), this::showKeys);
+    head = new Head(desk, keeper, acts, new StationBar(desk), this);
     HBox.setHgrow(gearTable, Priority.ALWAYS);
     HBox middle = new HBox(GAP, gearTable, side.column());
     stations = new Stations(desk, dialogs, middle);
@@ -129,15 +129,25 @@ public final class MainWindow extends StackPane {
   /** The guide over the figures, open at what the station is about; once more takes it away. */
   void toggleGuide() {
     if (!getChildren().removeIf(GuidePane.class::isInstance)) {
-      GuidePane guide = new GuidePane(this::tryCard, this::toggleGuide);
-      guide.setMaxWidth(Math.min(getWidth(), side.column().getMaxWidth() + GAP));
-      setAlignment(guide, Pos.TOP_RIGHT);
-      setMargin(guide, new Insets(head.getHeight(), 0, 0, 0));
-      getChildren().add(guide);
-      guide.openAt(desk.stationProperty().get());
+      guide().openAt(desk.stationProperty().get());
     } else {
       stations.takeKeys();
     }
+  }
+
+  /** Which version this is, and the licences of what is inside, in the guide. */
+  void about() {
+    getChildren().removeIf(GuidePane.class::isInstance);
+    guide().openAbout();
+  }
+
+  private GuidePane guide() {
+    GuidePane guide = new GuidePane(this::tryCard, this::toggleGuide);
+    guide.setMaxWidth(Math.min(getWidth(), side.column().getMaxWidth() + GAP));
+    setAlignment(guide, Pos.TOP_RIGHT);
+    setMargin(guide, new Insets(head.getHeight(), 0, 0, 0));
+    getChildren().add(guide);
+    return guide;
   }
 
   private void tryCard(String card) {

@@ -19,7 +19,7 @@ final class ViewMenu extends MenuButton {
 
   private final Desk desk;
 
-  ViewMenu(Desk desk) {
+  ViewMenu(Desk desk, Runnable about) {
     super("View");
     this.desk = desk;
     setId("view-menu");
@@ -52,7 +52,16 @@ final class ViewMenu extends MenuButton {
             new SeparatorMenuItem(),
             action("Larger text", p -> p.sized(p.textSize() + TEXT_STEP)),
             action("Smaller text", p -> p.sized(p.textSize() - TEXT_STEP)),
-            action("Usual text", p -> p.sized(Preferences.NORMAL_TEXT)));
+            action("Usual text", p -> p.sized(Preferences.NORMAL_TEXT)),
+            new SeparatorMenuItem(),
+            about(about));
+  }
+
+  private static MenuItem about(Runnable show) {
+    MenuItem item = new MenuItem("About Steady Cog");
+    item.setId("about");
+    item.setOnAction(e -> show.run());
+    return item;
   }
 
   private Menu units(String title, Unit.Dimension dimension) {

@@ -89,7 +89,8 @@ final class WindowActs {
         .key(Group.VIEW, "Do anything by its name", "K", window::findAct, KeyCode.K)
         .add(Group.VIEW, "Present: drawing and ratio, large", "F11", window::togglePresenting)
         .add(Group.VIEW, "The guide", "F1", window::toggleGuide)
-        .add(Group.VIEW, "All keys", "?", window::showKeys);
+        .add(Group.VIEW, "All keys", "?", window::showKeys)
+        .add(Group.VIEW, "About Steady Cog, and licences", "", window::about);
     for (Station station : Station.values()) {
       String number = String.valueOf(station.ordinal() + 1);
       all.key(

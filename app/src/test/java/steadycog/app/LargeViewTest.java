@@ -10,6 +10,8 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
@@ -74,6 +76,23 @@ class LargeViewTest extends InWindow {
     assertTrue(opened.desk().bench().isPresent(), "what it shows is a train");
     press(KeyCode.F1);
     assertTrue(robot.lookup("#guide").tryQuery().isEmpty());
+  }
+
+  @Test
+  void theProgramTellsItsVersionAndWhatIsInside() {
+    MenuItem about =
+        find("#view-menu", MenuButton.class).getItems().stream()
+            .filter(item -> "about".equals(item.getId()))
+            .findFirst()
+            .orElseThrow();
+    robot.interact(about::fire);
+    settle();
+    assertTrue(isShown(title("About Steady Cog")));
+    robot.interact(() -> find("#guide-wish", TextField.class).setText("pdfbox apache"));
+    assertTrue(isShown(title("Licences of what is inside")));
+    assertFalse(isShown(title("1. Count and type")));
+    robot.interact(about::fire);
+    assertEquals(1, robot.lookup("#guide").queryAll().size());
   }
 
   @Test

@@ -23,7 +23,7 @@ import steadycog.number.Known;
 @Command(
     name = "steady-cog",
     mixinStandardHelpOptions = true,
-    version = SteadyCog.VERSION,
+    versionProvider = Version.class,
     description = {
       "Lays out gear trains, checks them, and works out speeds and torques.",
       "Without a command the window opens."
@@ -55,7 +55,6 @@ public final class SteadyCog implements Callable<Integer> {
   private static final String LAUNCHER = "steadycog.launcher";
 
   private static final int MARKED = 64;
-  static final String VERSION = "Steady Cog 0.1.0";
 
   @Spec CommandSpec spec;
 
@@ -97,7 +96,7 @@ public final class SteadyCog implements Callable<Integer> {
 
   /** Every command tells of which version it is, and none is kept from the list. */
   private static void helpful(CommandLine command) {
-    command.getCommandSpec().version(VERSION);
+    command.getCommandSpec().versionProvider(new Version());
     command.getCommandSpec().usageMessage().hidden(false);
   }
 

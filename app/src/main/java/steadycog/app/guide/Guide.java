@@ -14,6 +14,7 @@ import org.commonmark.node.Heading;
 import org.commonmark.node.Node;
 import org.commonmark.parser.Parser;
 import org.commonmark.renderer.text.TextContentRenderer;
+import steadycog.cli.Version;
 
 /** The designer's guide, a section a heading. */
 record Guide(List<Section> sections) {
@@ -33,11 +34,18 @@ record Guide(List<Section> sections) {
     }
   }
 
-  /** The guide that ships with the program. */
+  /** The chapter on the program itself. */
+  static final String ABOUT = "About Steady Cog";
+
+  /** The guide that ships with the program, and what is said of the program. */
   static Guide load() {
-    try (InputStream text =
-        Objects.requireNonNull(Guide.class.getResourceAsStream("guide.md"), "guide.md")) {
-      return of(new String(text.readAllBytes(), StandardCharsets.UTF_8));
+    String about = text("licences.md").replace("%version%", Version.text());
+    return of(text("guide.md") + "\n" + about.replace("\n## ", "\n### ").replaceFirst("# ", "## "));
+  }
+
+  private static String text(String file) {
+    try (InputStream text = Objects.requireNonNull(Guide.class.getResourceAsStream(file), file)) {
+      return new String(text.readAllBytes(), StandardCharsets.UTF_8);
     } catch (IOException broken) {
       throw new UncheckedIOException("the guide that ships with the program", broken);
     }

@@ -55,11 +55,20 @@ public final class GuidePane extends VBox {
 
   /** Shows what is about {@code station}, and gives the keys to the field that finds. */
   public void openAt(Station station) {
+    openAt(chapter(station));
+  }
+
+  /** Shows what is said of the program and of what is inside. */
+  public void openAbout() {
+    openAt(Guide.ABOUT);
+  }
+
+  private void openAt(String chapter) {
     wish.clear();
     wish.requestFocus();
     sections.forEach(
         (section, shown) -> {
-          if (section.title().equals(chapter(station))) {
+          if (section.title().equals(chapter)) {
             Platform.runLater(() -> scrollTo(shown));
           }
         });

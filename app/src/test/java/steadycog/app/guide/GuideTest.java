@@ -10,6 +10,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 import steadycog.app.desk.Station;
 import steadycog.app.guide.Guide.Section;
+import steadycog.cli.Version;
 
 class GuideTest {
   private static final Guide GUIDE = Guide.load();
@@ -33,6 +34,18 @@ class GuideTest {
             .findFirst()
             .orElseThrow();
     assertFalse(chapter.blocks().isEmpty());
+  }
+
+  @Test
+  void itTellsWhichVersionThisIs() {
+    Section about =
+        GUIDE.sections().stream()
+            .filter(s -> s.title().equals(Guide.ABOUT))
+            .findFirst()
+            .orElseThrow();
+    assertEquals(2, about.level());
+    assertTrue(about.answers(Version.text()));
+    assertTrue(Version.text().matches("Steady Cog \\d+\\.\\d+\\.\\d+( \\([0-9a-f]{7,}\\))?"));
   }
 
   @Test

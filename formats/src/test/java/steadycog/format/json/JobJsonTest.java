@@ -5,9 +5,11 @@ import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import com.fasterxml.jackson.databind.JsonNode;
 import com.networknt.schema.JsonSchema;
 import com.networknt.schema.JsonSchemaFactory;
 import com.networknt.schema.SpecVersion;
+import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -17,6 +19,7 @@ import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import steadycog.bench.BenchBook;
 import steadycog.bench.BenchTest;
 import steadycog.bench.Build;
@@ -29,6 +32,7 @@ import steadycog.bench.Rigging;
 import steadycog.bench.TestHead;
 import steadycog.bench.TurnTest;
 import steadycog.format.demo.TernRock;
+import steadycog.format.file.JobFiles;
 import steadycog.job.Job;
 import steadycog.job.Sheet;
 import steadycog.notation.Card;
@@ -50,6 +54,29 @@ class JobJsonTest {
     Job job = JobJson.read(old);
     assertEquals("parallel 18 ~ 72\n", job.sheets().getFirst().text());
     assertTrue(JobJson.write(job).contains("\"version\": 8"), JobJson.write(job));
+    assertEquals(job, JobJson.read(JobJson.write(job)));
+  }
+
+  /** Jobs that every version of the format has written: nothing in them is lost by a save. */
+  @ParameterizedTest
+  @ValueSource(ints = {1, 2, 3, 4, 5, 6, 7, 8})
+  void jobsOfEveryVersionOpenWithAllThatIsInThem(int version) throws Exception {
+    Path file = Path.of("src/test/resources/jobs/version-" + version + ".cog.json");
+    JsonNode written = JobJson.MAPPER.readTree(file.toFile());
+    assertEquals(version, written.get("version").asInt());
+    assertEquals(JobJson.VERSION, 8, "a new version needs a file of its own here");
+    Job job = JobFiles.open(file);
+    assertEquals(written.get("trains").size(), job.sheets().size());
+    for (int k = 0; k < job.sheets().size(); k++) {
+      JsonNode train = written.get("trains").get(k);
+      Sheet sheet = job.sheets().get(k);
+      assertEquals(train.get("name").asText(), sheet.name());
+      List<String> lines = new ArrayList<>();
+      train.get("card").forEach(line -> lines.add(line.asText()));
+      assertEquals(String.join("\n", lines).strip(), sheet.text().strip());
+      assertTrue(sheet.card().isPresent(), "its card can still be read");
+      assertEquals(train.at("/bench/builds").size(), sheet.book().builds().size());
+    }
     assertEquals(job, JobJson.read(JobJson.write(job)));
   }
 
