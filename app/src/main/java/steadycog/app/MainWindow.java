@@ -354,6 +354,10 @@ public final class MainWindow extends StackPane {
     new PictureWork(desk, dialogs, gearTable, this::ask, this::tell).begin();
   }
 
+  void writeWorkbook() {
+    new WorkbookWork(desk, dialogs, this::tell).begin();
+  }
+
   private void onKey(KeyEvent event) {
     if (event.getCode() == KeyCode.ESCAPE && isTyping()) {
       stations.takeKeys();

@@ -32,6 +32,7 @@ final class WindowActs {
         .key(Group.FILE, "Save", "S", keeper::save, KeyCode.S)
         .shifted(Group.FILE, "Save as \u2026", "S", keeper::saveAs, KeyCode.S)
         .add(Group.FILE, "Picture of the drawing \u2026", "", window::writePicture)
+        .add(Group.FILE, "Workbook that computes \u2026", "", window::writeWorkbook)
         .add(
             Group.FILE,
             "Pieces for the shop \u2026",

@@ -2,6 +2,7 @@ package steadycog.app;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertNotNull;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 import static org.mockito.ArgumentMatchers.anyString;
 import static org.mockito.Mockito.when;
@@ -13,6 +14,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.zip.ZipFile;
 import javafx.scene.control.Label;
 import javafx.scene.image.WritableImage;
 import javafx.scene.layout.Region;
@@ -145,6 +147,20 @@ class PictureTest extends InWindow {
       BufferedImage picture = ImageIO.read(file.toFile());
       double times = picture.getWidth() / find("#gear-table", Region.class).getWidth();
       assertEquals(how.startsWith("Many") ? 5 : 2, times, 0.05);
+    }
+  }
+
+  @Test
+  void theJobIsWrittenAsAWorkbookThatComputes() throws Exception {
+    Path file = folder.resolve("set.xlsx");
+    when(dialogs.askExport(anyString(), anyString(), anyString())).thenReturn(Optional.of(file));
+    robot.interact(() -> opened.window().writeWorkbook());
+    assertFalse(Files.exists(file), "nothing to compute yet");
+    putDown("planetary sun 24 planet 15 x3 ring 54; drive sun; hold ring; take carrier");
+    robot.interact(() -> opened.window().writeWorkbook());
+    waitUntil(() -> says("set.xlsx"));
+    try (ZipFile zip = new ZipFile(file.toFile())) {
+      assertNotNull(zip.getEntry("xl/worksheets/sheet1.xml"));
     }
   }
 }

@@ -25,6 +25,7 @@ import steadycog.format.pdf.ReportPdf;
 import steadycog.format.picture.BoxPicture;
 import steadycog.format.picture.LinePicture;
 import steadycog.format.picture.PictureSvg;
+import steadycog.format.xlsx.Books;
 import steadycog.gearbox.Build;
 import steadycog.gearbox.Build.Whole;
 import steadycog.job.Job;
@@ -47,11 +48,12 @@ import steadycog.study.Study;
     mixinStandardHelpOptions = true,
     description =
         "Writes the job in another format, by the ending: .json a job, .txt a card, .csv the"
-            + " members, .png the drawing, .pdf and .html a report; of one train .dxf and .svg"
-            + " outlines as they stand together, .stl and .3mf solids laid out apart, all in mm.")
+            + " members, .xlsx a workbook that works out anew what is changed in it, .png the"
+            + " drawing, .pdf and .html a report; of one train .dxf and .svg outlines as they stand"
+            + " together, .stl and .3mf solids laid out apart, all in mm.")
 final class ExportCommand implements Callable<Integer> {
   private static final String ENDINGS =
-      ".cog.json, .json, .txt, .csv, .png, .pdf, .html, " + PieceFile.endings();
+      ".cog.json, .json, .txt, .csv, .xlsx, .png, .pdf, .html, " + PieceFile.endings();
 
   @Spec CommandSpec spec;
   @Mixin CardInput input;
@@ -155,6 +157,9 @@ final class ExportCommand implements Callable<Integer> {
       } else if (name.endsWith(".csv")) {
         JobFiles.write(
             target, StudyCsv.write(CardInput.studies(job), input.asked().orElse(Units.USUAL)));
+      } else if (name.endsWith(".xlsx")) {
+        Units units = input.asked().orElse(Units.USUAL);
+        JobFiles.write(target, Books.write(CardInput.studies(job), units, Version.number()));
       } else if (name.endsWith(".png")) {
         return picture(job.sheets().getFirst());
       } else if (name.endsWith(".pdf") || name.endsWith(".html")) {
@@ -184,7 +189,9 @@ final class ExportCommand implements Callable<Integer> {
       input.requires(option, report, "for reports alone: leave it out");
     }
     input.requires(
-        "--units", report || name.endsWith(".csv"), "for reports and tables alone: leave it out");
+        "--units",
+        report || name.endsWith(".csv") || name.endsWith(".xlsx"),
+        "for reports and tables alone: leave it out");
     input.requires("--only", !coupon, "a test piece is of no member: leave it out");
     input.requires("--gearbox", !coupon, "a test piece is of no gearbox: leave it out");
   }

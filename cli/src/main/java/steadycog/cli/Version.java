@@ -13,17 +13,26 @@ public final class Version implements IVersionProvider {
 
   /** {@code Steady Cog 1.0.0 (ab12cd3)}: with the commit where it was built from one. */
   public static String text() {
+    String commit = known().getProperty("commit", "");
+    // What the build could not fill in stands there as it was.
+    return "Steady Cog "
+        + known().getProperty("version", "")
+        + (commit.matches("[0-9a-f]+") ? " (" + commit + ")" : "");
+  }
+
+  /** {@code 1.0}: what changes of it is what files may have to know. */
+  public static String number() {
+    return known().getProperty("version", "").replaceFirst("^(\\d+\\.\\d+).*", "$1");
+  }
+
+  private static Properties known() {
     Properties known = new Properties();
     try (InputStream in = Objects.requireNonNull(Version.class.getResourceAsStream(FILE), FILE)) {
       known.load(in);
+      return known;
     } catch (IOException broken) {
       throw new UncheckedIOException("a file of the program itself", broken);
     }
-    String commit = known.getProperty("commit", "");
-    // What the build could not fill in stands there as it was.
-    return "Steady Cog "
-        + known.getProperty("version", "")
-        + (commit.matches("[0-9a-f]+") ? " (" + commit + ")" : "");
   }
 
   @Override

@@ -5,8 +5,10 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.zip.ZipFile;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import steadycog.format.demo.TernRock;
@@ -364,6 +366,16 @@ class CommandLineTest extends Shell {
             .startsWith(
                 "dome,-128,-128,1,-0.0078125,F,take,136,false,-0.0078125,-1,128,-11.71875,48.93"));
     assertTrue(lines.getLast().contains(",51.2,"), lines.getLast());
+    Path book = folder.resolve("dome.xlsx");
+    assertEquals(0, run("", "export", card.toString(), "--to", book.toString()));
+    try (ZipFile zip = new ZipFile(book.toFile())) {
+      String members =
+          new String(
+              zip.getInputStream(zip.getEntry("xl/worksheets/sheet1.xml")).readAllBytes(),
+              StandardCharsets.UTF_8);
+      assertTrue(members.contains("<f>SUMPRODUCT("), members);
+    }
+    assertEquals(2, run("", "export", card.toString(), "--to", book.toString(), "--inch"));
   }
 
   @Test

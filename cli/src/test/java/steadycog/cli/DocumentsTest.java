@@ -353,6 +353,6 @@ class DocumentsTest extends Shell {
     assertEquals(0, run("", command, "--help"));
     assertTrue(out.toString().contains("Usage: steady-cog"));
     assertEquals(0, run("", command, "--version"));
-    assertTrue(out.toString().contains(SteadyCog.VERSION));
+    assertTrue(out.toString().contains(Version.text()));
   }
 }

@@ -51,7 +51,7 @@ record Painter(List<Prism> prisms, Axonometry view) {
         x[k] = -line.x()[line.size() - 1 - k];
         y[k] = line.y()[line.size() - 1 - k];
       }
-      return new Ring(new Outline(x, y), goesOn, isCovered);
+      return new Ring(new Outline(x, y), /* isCovered= */ goesOn, /* goesOn= */ isCovered);
     }
 
     double[] x() {

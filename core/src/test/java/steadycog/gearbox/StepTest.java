@@ -67,7 +67,7 @@ class StepTest {
     List<Axonometry.Way> ways = List.of(view.right(), view.up(), view.depth());
     for (Axonometry.Way a : ways) {
       for (Axonometry.Way b : ways) {
-        assertEquals(a == b ? 1 : 0, a.of(b.x(), b.y(), b.z()), 1e-12);
+        assertEquals(a.equals(b) ? 1 : 0, a.of(b.x(), b.y(), b.z()), 1e-12);
       }
     }
   }

@@ -94,7 +94,7 @@ public record CardSource(String file, int number, int line, String name, String 
     try {
       return JobFiles.parse(text, name);
     } catch (UnreadableException bad) {
-      throw new UnreadableException(bad.line() + line - 1, bad.column(), bad.getMessage());
+      throw new UnreadableException(bad.line() + line - 1, bad.column(), bad.what());
     }
   }
 }

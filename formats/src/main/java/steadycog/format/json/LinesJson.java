@@ -36,7 +36,7 @@ public final class LinesJson {
     root.putObject("error")
         .put("line", bad.line())
         .put("column", bad.column())
-        .put("message", bad.getMessage());
+        .put("message", bad.what());
     root.putNull("result");
     return root + "\n";
   }

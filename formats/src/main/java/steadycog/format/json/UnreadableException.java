@@ -13,6 +13,11 @@ public final class UnreadableException extends Exception {
     this.column = Math.max(1, column);
   }
 
+  /** What is wrong, without its place. */
+  public String what() {
+    return String.valueOf(getMessage());
+  }
+
   public int line() {
     return line;
   }

@@ -1,0 +1,139 @@
+package steadycog.format.xlsx;
+
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.math.BigDecimal;
+import java.util.List;
+import java.util.Optional;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVParser;
+import org.apache.commons.csv.CSVRecord;
+import org.dhatim.fastexcel.PaperSize;
+import org.dhatim.fastexcel.Workbook;
+import org.dhatim.fastexcel.Worksheet;
+import steadycog.format.csv.BoardCsv;
+import steadycog.format.csv.EachTrain;
+import steadycog.format.csv.PlanCsv;
+import steadycog.format.csv.SheetCsv;
+import steadycog.format.csv.StudyCsv;
+import steadycog.job.TrainText;
+import steadycog.number.Units;
+import steadycog.study.ConfigurationBoard;
+import steadycog.study.NamedStudy;
+
+/** Workbooks, {@code .xlsx} (ISO/IEC 29500): a sheet a subject, numbers as numbers. */
+public final class Books {
+  private static final int WIDEST = 44;
+
+  /** Longer names of sheets are not allowed. */
+  private static final int MOST_LETTERS = 20;
+
+  private Books() {}
+
+  /**
+   * A workbook of trains: each as formulas that follow a changed tooth count, then as tables all
+   * members, the ratio board, the states and the cut sheet.
+   *
+   * @param version of the program, as {@code 1.0}
+   */
+  public static byte[] write(List<NamedStudy> trains, Units units, String version) {
+    ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+    try (Workbook book = new Workbook(bytes, "Steady Cog", version)) {
+      for (int k = 0; k < trains.size(); k++) {
+        LiveSheets.add(book, trains.get(k), trains.size() == 1 ? "" : suffix(k, trains.get(k)));
+      }
+      table(book, "Figures", StudyCsv.write(trains, units));
+      table(
+          book,
+          "Board",
+          EachTrain.of(
+              trains.stream()
+                  .map(
+                      one ->
+                          new TrainText(
+                              one.name(),
+                              BoardCsv.write(ConfigurationBoard.of(one.study().train()))))
+                  .toList()));
+      List<TrainText> plans =
+          trains.stream()
+              .flatMap(
+                  one ->
+                      one.plan().stream()
+                          .map(plan -> new TrainText(one.name(), PlanCsv.write(plan, units))))
+              .toList();
+      if (!plans.isEmpty()) {
+        table(book, "Plan", EachTrain.of(plans));
+      }
+      table(book, "Cut sheet", SheetCsv.write(trains, any -> units));
+    } catch (IOException never) {
+      throw new UncheckedIOException("written to memory", never);
+    }
+    return bytes.toByteArray();
+  }
+
+  /** A part of a sheet's name that no other train has. */
+  private static String suffix(int k, NamedStudy train) {
+    String plain = train.name().replaceAll("[\\[\\]:*?/\\\\']", " ");
+    String kept = plain.substring(0, Math.min(plain.length(), MOST_LETTERS - 4)).strip();
+    return " " + (k + 1) + " " + kept;
+  }
+
+  /** A table as it is written as CSV; what reads as a number is one. */
+  private static void table(Workbook book, String name, String csv) throws IOException {
+    Worksheet sheet = book.newWorksheet(name);
+    List<CSVRecord> records;
+    try (CSVParser parser = CSVParser.parse(csv, CSVFormat.RFC4180)) {
+      records = parser.getRecords();
+    }
+    int columns = records.getFirst().size();
+    int[] widths = new int[columns];
+    for (int r = 0; r < records.size(); r++) {
+      for (int c = 0; c < records.get(r).size(); c++) {
+        String text = records.get(r).get(c);
+        widths[c] = Math.max(widths[c], text.length());
+        Optional<BigDecimal> number = r == 0 ? Optional.empty() : number(text);
+        if (number.isPresent()) {
+          sheet.value(r, c, number.get());
+        } else if (!text.isEmpty()) {
+          sheet.value(r, c, text);
+        }
+      }
+    }
+    sheet.range(0, 0, 0, columns - 1).style().bold().wrapText(true).borderStyle("thin").set();
+    for (int c = 0; c < columns; c++) {
+      sheet.width(c, Math.min(WIDEST, 3 + widths[c]));
+    }
+    sheet.freezePane(1, 1);
+    print(sheet, 0);
+  }
+
+  private static Optional<BigDecimal> number(String text) {
+    return text.matches("-?\\d+(\\.\\d+)?([eE]-?\\d+)?")
+        ? Optional.of(new BigDecimal(text))
+        : Optional.empty();
+  }
+
+  /** On A4 across, as wide as a page, the heads on each. */
+  static void print(Worksheet sheet, int heads) {
+    sheet.pageOrientation("landscape");
+    sheet.paperSize(PaperSize.A4_PAPER);
+    sheet.setFitToPage(true);
+    sheet.fitToWidth((short) 1);
+    sheet.fitToHeight((short) 0);
+    sheet.repeatRows(0, heads);
+  }
+
+  /** {@code $B$3}: rows and columns from 0. */
+  static String cell(int row, int column) {
+    StringBuilder letters = new StringBuilder();
+    for (int c = column + 1; c > 0; c = (c - 1) / 26) {
+      letters.insert(0, (char) ('A' + (c - 1) % 26));
+    }
+    return "$" + letters + "$" + (row + 1);
+  }
+
+  static String range(int top, int left, int bottom, int right) {
+    return cell(top, left) + ":" + cell(bottom, right);
+  }
+}

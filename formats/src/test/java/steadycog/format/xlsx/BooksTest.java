@@ -1,0 +1,146 @@
+package steadycog.format.xlsx;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.IntStream;
+import org.apache.commons.numbers.fraction.BigFraction;
+import org.apache.poi.ss.usermodel.Cell;
+import org.apache.poi.ss.usermodel.CellType;
+import org.apache.poi.ss.usermodel.Row;
+import org.apache.poi.ss.usermodel.Sheet;
+import org.apache.poi.ss.usermodel.Workbook;
+import org.apache.poi.xssf.usermodel.XSSFWorkbook;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import steadycog.format.demo.TernRock;
+import steadycog.notation.Card;
+import steadycog.notation.CardException;
+import steadycog.number.AngularSpeed;
+import steadycog.number.Units;
+import steadycog.study.NamedStudy;
+import steadycog.study.Study;
+import steadycog.train.MemberId;
+
+/** What a spreadsheet works out from the formulas is what the program says, also after a change. */
+class BooksTest {
+  private static NamedStudy study(String card) throws CardException {
+    return NamedStudy.of("Train", Card.read(card.replace(';', '\n')).train());
+  }
+
+  private static Workbook opened(NamedStudy... studies) throws IOException {
+    byte[] bytes = Books.write(List.of(studies), Units.USUAL, "1.0");
+    return new XSSFWorkbook(new ByteArrayInputStream(bytes));
+  }
+
+  private static Optional<Row> row(Sheet sheet, String member) {
+    return IntStream.rangeClosed(6, sheet.getLastRowNum())
+        .mapToObj(sheet::getRow)
+        .filter(row -> row != null && row.getCell(0).getStringCellValue().equals(member))
+        .findFirst();
+  }
+
+  private static void agrees(Workbook book, Study study) {
+    book.getCreationHelper().createFormulaEvaluator().evaluateAll();
+    Sheet sheet = book.getSheet("Members");
+    for (MemberId id : study.motion().mechanism().bodies()) {
+      Row row = row(sheet, id.toString()).orElseThrow();
+      double speed = study.motion().speed(id).map(AngularSpeed::inRpm).orElseThrow();
+      assertEquals(
+          speed, row.getCell(4).getNumericCellValue(), 1e-7 * (1 + Math.abs(speed)), id::toString);
+      Cell torque = row.getCell(6);
+      if (torque != null && torque.getCellType() != CellType.BLANK) {
+        double known =
+            study.loading().ideal().external(id).map(BigFraction::doubleValue).orElseThrow();
+        assertEquals(
+            known, torque.getNumericCellValue(), 1e-7 * (1 + Math.abs(known)), id::toString);
+      }
+    }
+    study
+        .ratio()
+        .ifPresent(
+            ratio ->
+                assertEquals(
+                    ratio.reduction().doubleValue(),
+                    sheet.getRow(3).getCell(1).getNumericCellValue(),
+                    1e-7 * (1 + ratio.reduction().abs().doubleValue())));
+  }
+
+  /** A count changed in the workbook gives what the program gives for a card with that count. */
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      textBlock =
+          """
+          parallel 18 ~ 72 = 20 ~ 80 = 17 ~ 136; drive A 1500 rpm 0.4 Nm; take F | C | 20 ~ 80 | 23 ~ 80 | 23
+          parallel 18 ~ 40 ~ 72; drive A 100 rpm 1 Nm; take C                    | B | 40      | 31      | 31
+          planetary sun 20/- planet 25=23 x3 ring 70/68; drive sun 900 rpm 1 Nm; hold ring1; take ring2 | planet2 | =23 | =21 | 21
+          planetary sun 24 planet 15 x3 ring 54; drive carrier 100 rpm 2 Nm; hold sun; take ring | ring | 54 | 57 | 57
+          a: planetary sun 24 planet 15 x3 ring 54; b: planetary sun 12 planet 24 x3 ring 60; join a.carrier = b.sun; hold a.ring; hold b.ring; drive a.sun 60 rpm 1 Nm; take b.carrier | b.ring | ring 60 | ring 63 | 63
+          cycloidal lobes 29 pins 30; drive eccentric 300 rpm 1 Nm; hold ring; take disc | ring | pins 30 | pins 31 | 31
+          strainwave flex 200 circular 202; drive wave 100 rpm 1 Nm; hold circular; take flex | circular | 202 | 204 | 204
+          bevel 20 ~ 43; drive pinion 100 rpm 1 Nm; take crown                      | crown | 43 | 41 | 41
+          """)
+  void changedCountsFollow(String card, String member, String from, String to, int teeth)
+      throws Exception {
+    NamedStudy before = study(card);
+    try (Workbook book = opened(before)) {
+      agrees(book, before.study());
+      row(book.getSheet("Members"), member).orElseThrow().getCell(1).setCellValue(teeth);
+      agrees(book, study(card.replace(from, to)).study());
+    }
+  }
+
+  /** Numbers are numbers, no table is lost, and every sheet prints across with its heads. */
+  @Test
+  void theDemoIsAWorkbookOfTables() throws IOException {
+    NamedStudy[] trains =
+        TernRock.job().sheets().stream()
+            .filter(sheet -> sheet.card().isPresent())
+            .map(sheet -> NamedStudy.of(sheet.name(), sheet.card().orElseThrow().train()))
+            .toArray(NamedStudy[]::new);
+    try (Workbook book = opened(trains)) {
+      List<String> tables = List.of("Figures", "Board", "Plan", "Cut sheet");
+      int numbers = 0;
+      for (String name : tables) {
+        for (Row row : book.getSheet(name)) {
+          for (Cell cell : row) {
+            numbers += cell.getCellType() == CellType.NUMERIC ? 1 : 0;
+            boolean text = cell.getCellType() == CellType.STRING;
+            assertTrue(!text || !cell.getStringCellValue().matches("-?\\d+(\\.\\d+)?"), name);
+          }
+        }
+      }
+      assertTrue(numbers > 2_000, numbers + " numbers");
+      book.getCreationHelper().createFormulaEvaluator().evaluateAll();
+      int formulas = 0;
+      for (Sheet sheet : book) {
+        assertTrue(
+            sheet.getPrintSetup().getLandscape() && sheet.getFitToPage(), sheet.getSheetName());
+        for (Row row : sheet) {
+          for (Cell cell : row) {
+            if (cell.getCellType() == CellType.FORMULA) {
+              formulas++;
+              assertTrue(
+                  cell.getCachedFormulaResultType() != CellType.ERROR,
+                  sheet.getSheetName() + cell.getAddress());
+            }
+          }
+        }
+      }
+      assertTrue(formulas > 500, formulas + " formulas");
+    }
+  }
+
+  @Test
+  void aTrainWhoseSpeedsAreNotSettledHasTablesAlone() throws Exception {
+    try (Workbook book = opened(study("planetary sun 24 planet 15 x3 ring 54; drive sun 60 rpm"))) {
+      assertEquals("Figures", book.getSheetAt(0).getSheetName());
+    }
+  }
+}
