@@ -8,7 +8,7 @@ set "jdk="
 for %%J in ("%JAVA_HOME%") do call :try "%%~J"
 for /d %%J in ("%ProgramFiles%\Eclipse Adoptium\*" "%ProgramFiles%\Java\*" "%ProgramFiles%\Microsoft\jdk*" "%ProgramFiles%\Zulu\*" "%USERPROFILE%\.jdks\*") do call :try "%%~J"
 if not defined jdk (
-  echo steady-cog: no JDK 25 or newer found: install one ^(any vendor's^) or set JAVA_HOME to it 1>&2
+  echo steady-cog: no JDK 25 or newer found: winget install EclipseAdoptium.Temurin.25.JDK, or set JAVA_HOME to one 1>&2
   exit /b 2
 )
 
