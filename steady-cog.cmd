@@ -42,7 +42,7 @@ if "%window%"=="no" if "%~2"=="" if exist "%~1" (
 )
 
 if "%window%"=="yes" (
-  "%jdk%\bin\java" -Xmx1g -XX:+UseSerialGC --module-path "%dist%\lib\window" --add-modules javafx.controls --enable-native-access=javafx.graphics -cp "%dist%\lib\*;%dist%\lib\app\*" steadycog.cli.SteadyCog %first% %*
+  "%jdk%\bin\java" -Xmx1g -XX:+UseSerialGC --module-path "%dist%\lib\window" --add-modules javafx.controls --enable-native-access=javafx.graphics -Xms32m -Xmn24m -XX:MinHeapFreeRatio=15 -XX:MaxHeapFreeRatio=30 -cp "%dist%\lib\*;%dist%\lib\app\*" steadycog.cli.SteadyCog %first% %*
 ) else (
   "%jdk%\bin\java" -Xmx1g -XX:+UseSerialGC -XX:TieredStopAtLevel=1 -cp "%dist%\lib\*" steadycog.cli.SteadyCog %*
 )

@@ -109,6 +109,10 @@ final class Image {
   private static List<String> options() {
     return List.of(
         "-Xmx1g",
+        "-Xms32m",
+        "-Xmn24m",
+        "-XX:MinHeapFreeRatio=15",
+        "-XX:MaxHeapFreeRatio=30",
         "-XX:+UseSerialGC",
         "--module-path",
         "$APPDIR/window",
