@@ -78,6 +78,14 @@ final class ExportCommand implements Callable<Integer> {
   boolean each;
 
   @Option(
+      names = "--plate",
+      paramLabel = "WxD",
+      description =
+          "laid out on plates of that many mm, as 220x220, a file a plate; outlines by thickness,"
+              + " since a sheet has one; solids with the larger end down")
+  Optional<String> plate = Optional.empty();
+
+  @Option(
       names = "--coupon",
       description = "instead of the train a test for the printer: sectors at several clearances")
   boolean coupon;
@@ -181,7 +189,7 @@ final class ExportCommand implements Callable<Integer> {
   private void fitting(String name, boolean pieces) {
     String cut = "for outlines and solids alone: leave it out";
     for (String option :
-        List.of("--only", "--apart", "--each", "--coupon", "--anyway", "--chord")) {
+        List.of("--only", "--apart", "--each", "--plate", "--coupon", "--anyway", "--chord")) {
       input.requires(option, pieces, cut);
     }
     boolean report = name.endsWith(".pdf") || name.endsWith(".html");
@@ -193,6 +201,7 @@ final class ExportCommand implements Callable<Integer> {
         report || name.endsWith(".csv") || name.endsWith(".xlsx"),
         "for reports and tables alone: leave it out");
     input.requires("--only", !coupon, "a test piece is of no member: leave it out");
+    input.requires("--plate", !each && !apart, "one way of laying out: leave the others out");
     input.requires("--gearbox", !coupon, "a test piece is of no gearbox: leave it out");
   }
 
@@ -257,6 +266,9 @@ final class ExportCommand implements Callable<Integer> {
     UnmakeableException.check(chosen, chord);
     if (!coupon && !anyway && !gearbox) {
       study.requireAssembled(chosen);
+    }
+    if (plate.isPresent()) {
+      return new PlateFiles(plate.get(), target, kind, chord).write(chosen, sheet.name(), input);
     }
     boolean together = !apart && !coupon && !gearbox;
     if (!each) {

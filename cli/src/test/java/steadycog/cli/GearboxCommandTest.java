@@ -130,6 +130,40 @@ class GearboxCommandTest extends Shell {
     assertEquals(2, export(card, folder.resolve("no.stl"), "--gearbox", "--coupon"));
   }
 
+  @Test
+  void platesAreFilledAFileEach() throws Exception {
+    Path card = Files.writeString(folder.resolve("box.txt"), FILTER);
+    assertEquals(0, export(card, folder.resolve("p.3mf"), "--gearbox", "--plate", "150 x 120"));
+    int items = 0;
+    int plates = 0;
+    for (; Files.exists(folder.resolve("p-plate-" + (plates + 1) + ".3mf")); plates++) {
+      try (ZipFile file =
+          new ZipFile(folder.resolve("p-plate-" + (plates + 1) + ".3mf").toFile())) {
+        byte[] model = file.getInputStream(file.getEntry("3D/3dmodel.model")).readAllBytes();
+        items += new String(model, StandardCharsets.UTF_8).split("<item ").length - 1;
+      }
+    }
+    assertTrue(plates > 1, "more than one plate");
+    assertEquals(plates, err.toString().lines().count(), err::toString);
+    assertEquals(0, run(FILTER, "gearbox", "-", "--json"));
+    int made = 0;
+    for (JsonNode line : json().get("bill")) {
+      made += line.get("bought").asBoolean() ? 0 : line.get("count").asInt();
+    }
+    assertEquals(made, items);
+    assertEquals(0, export(card, folder.resolve("s.dxf"), "--gearbox", "--plate", "600x300"));
+    assertTrue(Files.exists(folder.resolve("s-5mm.dxf")), err::toString);
+    assertTrue(err.toString().contains("not cut from one sheet, so left out: front plate"));
+    assertEquals(0, export(card, folder.resolve("one.stl"), "--plate", "600x300"));
+    assertTrue(Files.exists(folder.resolve("one.stl")), "one plate needs no number");
+    for (String size : new String[] {"20x20", "220", "0x0", "axb"}) {
+      assertEquals(2, export(card, folder.resolve("no.stl"), "--plate", size), size);
+      assertEquals(1, err.toString().lines().count(), err::toString);
+    }
+    assertEquals(2, export(card, folder.resolve("no.stl"), "--plate", "220x220", "--each"));
+    assertEquals(2, export(card, folder.resolve("no.pdf"), "--plate", "220x220"));
+  }
+
   /** All trains of the demo: each is told of, and what is made of it goes together. */
   @Test
   void everyTrainOfTheDemoIsToldOf() throws Exception {

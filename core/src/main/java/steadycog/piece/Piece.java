@@ -1,5 +1,6 @@
 package steadycog.piece;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -123,6 +124,28 @@ public record Piece(
   /** The same member's piece by another name, made in another way, or elsewhere. */
   public Piece remade(String called, List<Slab> made, List<Stand> at) {
     return new Piece(member, called, remark, made, at, obstacle, running, bevel);
+  }
+
+  /**
+   * The same lying on its larger end, for a printer. What winds or is a cone stays as it is.
+   *
+   * @param chord how far polygons may leave circles, mm
+   */
+  public Piece bedded(double chord) {
+    Region foot = slabs.getFirst().region();
+    Region top = slabs.getLast().region();
+    boolean stays = isWound() || bevel.isPresent() || slabs.size() == 1;
+    if (stays || foot.area(chord).getArea() >= top.area(chord).getArea()) {
+      return this;
+    }
+    double height = slabs.getLast().to();
+    List<Slab> over = new ArrayList<>();
+    for (Slab slab : slabs.reversed()) {
+      over.add(
+          new Slab(
+              slab.name(), height - slab.to(), height - slab.from(), slab.region().turnedOver()));
+    }
+    return remade(name, over, stands);
   }
 
   private Piece half(int which, double low, double high) {

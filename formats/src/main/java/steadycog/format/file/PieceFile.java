@@ -80,14 +80,26 @@ public enum PieceFile {
       BooleanSupplier cancelled,
       DoubleConsumer progress)
       throws UnmakeableException {
-    UnmakeableException.check(pieces, chord);
-    if (solid) {
-      UnmakeableException.checkSolids(pieces, chord);
-    }
     Arrangement laid =
         solid
             ? Arrangement.solids(pieces)
             : together ? Arrangement.together(pieces) : Arrangement.apart(pieces);
+    return write(laid, chord, title, cancelled, progress);
+  }
+
+  /** The same of pieces that have been laid out. */
+  public byte[] write(
+      Arrangement laid,
+      double chord,
+      String title,
+      BooleanSupplier cancelled,
+      DoubleConsumer progress)
+      throws UnmakeableException {
+    List<Piece> pieces = laid.laid().stream().map(Arrangement.Laid::piece).distinct().toList();
+    UnmakeableException.check(pieces, chord);
+    if (solid) {
+      UnmakeableException.checkSolids(pieces, chord);
+    }
     return switch (this) {
       case DXF -> Dxf.write(laid).getBytes(StandardCharsets.US_ASCII);
       case SVG -> Svg.write(laid, title).getBytes(StandardCharsets.UTF_8);
