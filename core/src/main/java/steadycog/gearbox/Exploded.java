@@ -88,7 +88,7 @@ public record Exploded(List<Mark> marks, List<Place> places) {
      */
     public Model(Gearbox box, List<Move> order, double fine) {
       this.box = box;
-      spread = Spread.of(box, List.of(), order);
+      spread = Spread.of(box, order);
       motion = box.motion();
       box.components().forEach(one -> slices.put(one, slices(one, fine)));
     }
@@ -112,7 +112,7 @@ public record Exploded(List<Mark> marks, List<Place> places) {
 
     /** Draws what is there at a step of putting it together, what goes in held off its place. */
     public Exploded draw(Step step, Axonometry view) {
-      Spread off = Spread.of(box, step.before(), step.moves());
+      Spread off = Spread.of(box, step);
       List<Prism> prisms = new ArrayList<>();
       step.before()
           .forEach(move -> move.stands().forEach(s -> add(prisms, move.component(), s, 0)));

@@ -18,6 +18,9 @@ final class Spread {
   /** Between pieces that are pulled apart, as a share of the width of the whole. */
   private static final double GAP = 0.16;
 
+  /** The same at a step, which is looked down on: else what is pushed on last hides the rest. */
+  private static final double STEP_GAP = 0.34;
+
   private final IdentityHashMap<Component, Double> by = new IdentityHashMap<>();
 
   @SuppressWarnings("ArrayRecordComponent") // Never compared.
@@ -31,10 +34,18 @@ final class Spread {
   }
 
   /**
-   * @param before what is in its place and stays there
    * @param order in which it goes together; what is not in it stays where it is
    */
-  static Spread of(Gearbox box, List<Move> before, List<Move> order) {
+  static Spread of(Gearbox box, List<Move> order) {
+    return of(box, List.of(), order, GAP);
+  }
+
+  /** What goes in at a step off its place; what is there stays. */
+  static Spread of(Gearbox box, Step step) {
+    return of(box, step.before(), step.moves(), STEP_GAP);
+  }
+
+  private static Spread of(Gearbox box, List<Move> before, List<Move> order, double share) {
     Spread spread = new Spread();
     List<Span> there = new ArrayList<>();
     before.forEach(move -> there.add(span(move.component())));
@@ -43,7 +54,7 @@ final class Spread {
                 box.pieces().stream().flatMap(p -> placed(p).lines().stream()).toList(),
                 box.pieces().stream().flatMap(p -> placed(p).circles().stream()).toList())
             .bounds();
-    double gap = GAP * Math.max(whole[2] - whole[0], whole[3] - whole[1]);
+    double gap = share * Math.max(whole[2] - whole[0], whole[3] - whole[1]);
     for (Move move : order) {
       Component next = move.component();
       if (spread.by.containsKey(next)) {

@@ -228,7 +228,7 @@ class DetailsTest {
   @FieldSource("steadycog.gearbox.Boxes#ALL")
   void pulledApartPiecesClearEachOther(String card) throws CardException {
     Gearbox box = Boxes.of(card);
-    Spread spread = Spread.of(box, List.of(), Boxes.proof(box).order());
+    Spread spread = Spread.of(box, Boxes.proof(box).order());
     List<Item> items = Item.all(box, 0.05);
     for (Item one : items) {
       for (Item other : items) {

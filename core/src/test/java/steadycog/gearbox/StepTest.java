@@ -52,7 +52,7 @@ class StepTest {
       assertEquals(there, seen);
       assertEquals(there.size(), drawn.places().size());
       if (step.number() > 1) {
-        Spread off = Spread.of(box, step.before(), step.moves());
+        Spread off = Spread.of(box, step);
         for (Component one : step.fresh()) {
           assertTrue(step.isFromBelow() ? off.of(one) < 0 : off.of(one) > 0, one.name());
         }
