@@ -1,5 +1,4 @@
 import java.io.IOException;
-import java.nio.file.FileVisitOption;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
@@ -251,7 +250,7 @@ final class Image {
 
   private static void delete(Path path) throws IOException {
     if (Files.exists(path)) {
-      try (Stream<Path> all = Files.walk(path, new FileVisitOption[0])) {
+      try (Stream<Path> all = Files.walk(path)) {
         for (Path one : all.sorted(Comparator.reverseOrder()).toList()) {
           Files.delete(one);
         }

@@ -159,7 +159,7 @@ final class ExportCommand implements Callable<Integer> {
     }
     try {
       if (drawn) {
-        return pages(job.sheets().getFirst(), name.endsWith(".html"));
+        return pages(job.sheets().getFirst(), name);
       } else if (made.isPresent()) {
         return pieces(job.sheets().getFirst(), made.get());
       } else if (name.endsWith(".csv")) {
@@ -285,14 +285,14 @@ final class ExportCommand implements Callable<Integer> {
   }
 
   /** The gearbox pulled apart, or step by step. */
-  private int pages(Sheet sheet, boolean html) throws IOException, UnmakeableException {
+  private int pages(Sheet sheet, String name) throws IOException, UnmakeableException {
     NamedStudy named = NamedStudy.of(sheet.name(), sheet.card().orElseThrow().train());
     Whole whole = gearbox(named.study());
-    if (target.toString().toLowerCase(Locale.ROOT).endsWith(".svg")) {
+    if (name.endsWith(".svg")) {
       LinePicture picture = BoxPicture.of(whole, sheet.name());
       JobFiles.write(target, PictureSvg.write(picture).getBytes(StandardCharsets.UTF_8));
     } else {
-      write(Report.of(named, whole, LocalDate.now().toString()), html);
+      write(Report.of(named, whole, LocalDate.now().toString()), name.endsWith(".html"));
     }
     return Exit.DONE;
   }

@@ -13,10 +13,11 @@ public final class Version implements IVersionProvider {
 
   /** {@code Steady Cog 1.0.0 (ab12cd3)}: with the commit where it was built from one. */
   public static String text() {
-    String commit = known().getProperty("commit", "");
+    Properties known = known();
+    String commit = known.getProperty("commit", "");
     // What the build could not fill in stands there as it was.
     return "Steady Cog "
-        + known().getProperty("version", "")
+        + known.getProperty("version", "")
         + (commit.matches("[0-9a-f]+") ? " (" + commit + ")" : "");
   }
 

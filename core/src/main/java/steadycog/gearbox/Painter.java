@@ -45,13 +45,7 @@ record Painter(List<Prism> prisms, Axonometry view) {
 
     /** Half a turn about the axis that points up. */
     Ring turnedOver() {
-      double[] x = new double[line.size()];
-      double[] y = new double[line.size()];
-      for (int k = 0; k < line.size(); k++) {
-        x[k] = -line.x()[line.size() - 1 - k];
-        y[k] = line.y()[line.size() - 1 - k];
-      }
-      return new Ring(new Outline(x, y), /* isCovered= */ goesOn, /* goesOn= */ isCovered);
+      return new Ring(line.turnedOver(), /* isCovered= */ goesOn, /* goesOn= */ isCovered);
     }
 
     double[] x() {

@@ -57,12 +57,4 @@ public record Step(int number, List<Move> before, List<Move> moves) {
     moves.forEach(move -> fresh.add(move.component()));
     return fresh;
   }
-
-  /** Names of all that is in its place afterwards. */
-  public Set<String> there() {
-    Set<String> names = new HashSet<>();
-    before.forEach(move -> names.add(move.component().name()));
-    moves.forEach(move -> names.add(move.component().name()));
-    return names;
-  }
 }

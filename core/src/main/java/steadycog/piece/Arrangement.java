@@ -15,7 +15,7 @@ import steadycog.number.Known;
  */
 public record Arrangement(List<Laid> laid) {
   /** Room between pieces that are laid out apart, mm. */
-  private static final double GAP = 4;
+  static final double GAP = 4;
 
   /**
    * One piece where it lies.

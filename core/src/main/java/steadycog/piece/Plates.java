@@ -15,7 +15,7 @@ import steadycog.piece.Arrangement.Laid;
  */
 public record Plates(List<Arrangement> all) {
   /** Room between pieces and at the edge, mm. */
-  public static final double ROOM = 4;
+  public static final double ROOM = Arrangement.GAP;
 
   private static final double LEVEL = 1e-3;
 

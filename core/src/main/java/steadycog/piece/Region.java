@@ -122,20 +122,8 @@ public record Region(List<Outline> lines, List<Round> circles) {
   /** The same turned over about the y axis: what was to the right is to the left. */
   Region turnedOver() {
     return new Region(
-        lines.stream().map(Region::turnedOver).toList(),
+        lines.stream().map(Outline::turnedOver).toList(),
         circles.stream().map(c -> new Round(-c.x, c.y, c.radius)).toList());
-  }
-
-  /** Backwards, so that it still goes round what it went round. */
-  private static Outline turnedOver(Outline line) {
-    int last = line.size() - 1;
-    double[] x = new double[line.size()];
-    double[] y = new double[line.size()];
-    for (int k = 0; k <= last; k++) {
-      x[k] = -line.x()[last - k];
-      y[k] = line.y()[last - k];
-    }
-    return new Outline(x, y);
   }
 
   /** Every line as a polygon, circles within {@code chord}. */

@@ -51,4 +51,19 @@ public record Outline(double[] x, double[] y) {
     }
     return new Outline(px, py);
   }
+
+  /**
+   * The same turned over about the y axis, what was to the right to the left, and gone round
+   * backwards: what lay to the left of its way still does.
+   */
+  public Outline turnedOver() {
+    int last = size() - 1;
+    double[] px = new double[size()];
+    double[] py = new double[size()];
+    for (int k = 0; k <= last; k++) {
+      px[k] = -x[last - k];
+      py[k] = y[last - k];
+    }
+    return new Outline(px, py);
+  }
 }

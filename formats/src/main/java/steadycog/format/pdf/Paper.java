@@ -11,8 +11,6 @@ import org.apache.pdfbox.pdmodel.interactive.documentnavigation.destination.PDPa
 import org.apache.pdfbox.pdmodel.interactive.documentnavigation.outline.PDDocumentOutline;
 import org.apache.pdfbox.pdmodel.interactive.documentnavigation.outline.PDOutlineItem;
 import steadycog.bench.Chart;
-import steadycog.format.picture.LinePicture;
-import steadycog.format.picture.PicturePdf;
 import steadycog.number.Printable;
 import steadycog.report.Block;
 
@@ -321,37 +319,21 @@ final class Paper implements AutoCloseable {
         });
   }
 
-  /**
-   * Regions drawn with material grey and lines in ink.
-   *
-   * @param scale on paper over true size
-   */
-  void draw(Block.Drawing drawing, double scale) throws IOException {
-    double[] box = drawing.bounds();
-    float height = (float) ((box[3] - box[1]) * scale * MM);
-    need(height);
-    y -= height;
-    tags.figure(
-        sheet, page, drawing.words(), () -> new PaperDrawing(this, page).draw(drawing, scale));
-  }
-
-  /** How high a picture stands. */
-  static float height(LinePicture picture) {
-    return (float) picture.height() * PicturePdf.POINTS;
+  /** Draws on a page of a document. */
+  interface Figure {
+    void draw(PDDocument document, PDPageContentStream page) throws IOException;
   }
 
   /**
-   * A picture as large as it is, in the middle.
+   * A figure below what stands there; while it is drawn {@link #at} is its lower end.
    *
    * @param after height of what must stand on the same page below it
+   * @param words what it shows
    */
-  void picture(LinePicture picture, float after) throws IOException {
-    need(height(picture) + after);
-    float x = MARGIN + (width() - (float) picture.width() * PicturePdf.POINTS) / 2;
-    float top = y;
-    tags.figure(
-        sheet, page, picture.title(), () -> PicturePdf.draw(document, page, picture, x, top));
-    y -= height(picture);
+  void figure(float height, float after, String words, Figure figure) throws IOException {
+    need(height + after);
+    y -= height;
+    tags.figure(sheet, page, words, () -> figure.draw(document, page));
   }
 
   /** A table; too many columns go into further tables below. */

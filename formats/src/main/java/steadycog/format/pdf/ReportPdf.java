@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.List;
 import steadycog.format.picture.BoxPicture;
 import steadycog.format.picture.LinePicture;
+import steadycog.format.picture.PicturePdf;
 import steadycog.number.Figures;
 import steadycog.report.Block;
 import steadycog.report.Report;
@@ -73,7 +74,8 @@ public final class ReportPdf {
     return switch (block) {
       case Block.Charts charts -> Paper.CHART_HEIGHT + 20;
       case Block.Drawing drawing -> (float) (MOST_HEIGHT * Paper.MM);
-      case Block.Assembly whole -> Paper.height(assembly(whole)) + AFTER;
+      case Block.Assembly whole ->
+          points(BoxPicture.height(whole, room(whole), high(whole))) + AFTER;
       case Block.Table table -> 5 * Paper.ROW;
       case Block.Heading heading -> 3 * Paper.ROW;
       default -> 0;
@@ -95,21 +97,43 @@ public final class ReportPdf {
       case Block.Table table -> paper.table(table);
       case Block.Charts charts -> paper.charts(charts.charts());
       case Block.Drawing drawing -> drawing(paper, drawing);
-      case Block.Assembly whole -> paper.picture(assembly(whole), AFTER);
+      case Block.Assembly whole -> assembly(paper, whole);
     }
   }
 
+  private static void assembly(Paper paper, Block.Assembly whole) throws IOException {
+    LinePicture picture = BoxPicture.of(whole, room(whole), high(whole));
+    float height = points(picture.height());
+    float x = Paper.MARGIN + (Paper.width() - points(picture.width())) / 2;
+    paper.figure(
+        height,
+        AFTER,
+        picture.title(),
+        (document, page) -> PicturePdf.draw(document, page, picture, x, paper.at() + height));
+  }
+
   /** The whole fills the page across; a step leaves room for another below it. */
-  private static LinePicture assembly(Block.Assembly whole) {
-    return whole.fresh().isEmpty()
-        ? BoxPicture.of(whole, WHOLE, WHOLE)
-        : BoxPicture.of(whole, STEP_WIDTH, STEP_HEIGHT);
+  private static double room(Block.Assembly whole) {
+    return whole.fresh().isEmpty() ? WHOLE : STEP_WIDTH;
+  }
+
+  private static double high(Block.Assembly whole) {
+    return whole.fresh().isEmpty() ? WHOLE : STEP_HEIGHT;
+  }
+
+  private static float points(double pixels) {
+    return (float) pixels * PicturePdf.POINTS;
   }
 
   private static void drawing(Paper paper, Block.Drawing drawing) throws IOException {
     double scale = scale(drawing.bounds());
     paper.space(6);
-    paper.draw(drawing, scale);
+    double[] box = drawing.bounds();
+    paper.figure(
+        (float) ((box[3] - box[1]) * scale * Paper.MM),
+        0,
+        drawing.words(),
+        (document, page) -> new PaperDrawing(paper, page).draw(drawing, scale));
     paper.space(2);
     String words = scale >= 1 ? trimmed(scale) + " : 1" : "1 : " + trimmed(1 / scale);
     paper.remark("Scale " + words + ", seen from the drive end.");

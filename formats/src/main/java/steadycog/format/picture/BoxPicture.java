@@ -108,9 +108,19 @@ public final class BoxPicture {
             .toList());
     return new LinePicture(
         picture.scale * (box[2] - box[0]) + 2 * EDGE,
-        picture.scale * (box[3] - box[1]) + HEAD + EDGE,
+        picture.high(box),
         whole.words(),
         picture.pieces);
+  }
+
+  /** How high such a drawing is, without drawing it. */
+  public static double height(Assembly whole, double width, double height) {
+    double[] box = whole.drawing().bounds();
+    return new BoxPicture(box, width, height).high(box);
+  }
+
+  private double high(double[] box) {
+    return scale * (box[3] - box[1]) + HEAD + EDGE;
   }
 
   private void add(Mark mark, boolean tinted) {
