@@ -180,10 +180,6 @@ public final class Assembly {
       Piece.Stand at = stand.turned(own, member -> 2 * Math.PI * motion.turns(member, choice));
       return new Place(at.x() + dx, at.y() + dy, at.angle());
     }
-
-    boolean isFlexible() {
-      return !piece.running().isEmpty();
-    }
   }
 
   private static boolean isStill(Piece piece) {
@@ -313,11 +309,10 @@ public final class Assembly {
   }
 
   private Shape shape(Body body, int slab, double[] choice) {
-    boolean toothed = slab == body.piece.slabs().size() - 1;
-    return body.isFlexible() && toothed
+    Slab one = body.piece.slabs().get(slab);
+    return body.piece.isBent(one)
         ? new Shape(bent(body.piece.member(), choice), chord, step)
-        : shapes.computeIfAbsent(
-            body.piece.slabs().get(slab).region(), region -> new Shape(region, chord, step));
+        : shapes.computeIfAbsent(one.region(), region -> new Shape(region, chord, step));
   }
 
   private Region bent(MemberId flex, double[] choice) {

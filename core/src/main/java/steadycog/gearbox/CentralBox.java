@@ -25,7 +25,7 @@ import steadycog.train.Train;
  * goes out at the far end, which turns on two bearings in the rear plate. What is held is a layer
  * of the housing.
  */
-abstract sealed class CentralBox extends Box permits PlanetaryBox, CycloidalBox {
+abstract sealed class CentralBox extends Box permits PlanetaryBox, CycloidalBox, StrainWaveBox {
   /** Between the pilot bearing's pocket and the far side of its plate, mm. */
   private static final double FLOOR = 1;
 
@@ -58,6 +58,14 @@ abstract sealed class CentralBox extends Box permits PlanetaryBox, CycloidalBox 
   final boolean isTaken(MemberId member) {
     return train.rolesInForce().take().map(Take::member).filter(member::equals).isPresent()
         || train.rolesInForce().drives().stream().anyMatch(one -> one.member().equals(member));
+  }
+
+  /** The train's first piece of a member; throws where there is none. */
+  final Piece find(MemberId member) {
+    return pieces.all().stream()
+        .filter(piece -> piece.member().equals(member))
+        .findFirst()
+        .orElseThrow();
   }
 
   final boolean isHeld(MemberId member) {

@@ -113,11 +113,4 @@ final class CycloidalBox extends CentralBox {
     clamp(shell, foot, face + rear(out));
     return Optional.empty();
   }
-
-  private Piece find(MemberId member) {
-    return pieces.all().stream()
-        .filter(piece -> piece.member().equals(member))
-        .findFirst()
-        .orElseThrow();
-  }
 }

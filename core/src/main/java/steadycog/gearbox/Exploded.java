@@ -78,6 +78,7 @@ public record Exploded(List<Mark> marks, List<Place> places) {
     private final Gearbox box;
     private final Spread spread;
     private final FreeMotion motion;
+    private final double fine;
     private final IdentityHashMap<Component, List<Slice>> slices = new IdentityHashMap<>();
 
     /**
@@ -88,6 +89,7 @@ public record Exploded(List<Mark> marks, List<Place> places) {
      */
     public Model(Gearbox box, List<Move> order, double fine) {
       this.box = box;
+      this.fine = fine;
       spread = Spread.of(box, order);
       motion = box.motion();
       box.components().forEach(one -> slices.put(one, slices(one, fine)));
@@ -105,7 +107,9 @@ public record Exploded(List<Mark> marks, List<Place> places) {
       for (int k = 0; k < box.components().size(); k++) {
         Component component = box.components().get(k);
         double by = apart * spread.of(component);
-        turned.components().get(k).piece().stands().forEach(s -> add(prisms, component, s, by));
+        Component now = turned.components().get(k);
+        List<Slice> at = now.piece().isFlexible() ? slices(now, fine) : Known.in(slices, component);
+        now.piece().stands().forEach(s -> add(prisms, component, at, s, by));
       }
       return drawn(prisms, view);
     }
@@ -114,17 +118,21 @@ public record Exploded(List<Mark> marks, List<Place> places) {
     public Exploded draw(Step step, Axonometry view) {
       Spread off = Spread.of(box, step);
       List<Prism> prisms = new ArrayList<>();
-      step.before()
-          .forEach(move -> move.stands().forEach(s -> add(prisms, move.component(), s, 0)));
+      step.before().forEach(move -> add(prisms, move, 0));
       for (Move move : step.moves()) {
-        double by = off.of(move.component());
-        move.stands().forEach(s -> add(prisms, move.component(), s, by));
+        add(prisms, move, off.of(move.component()));
       }
       return drawn(prisms, view);
     }
 
-    private void add(List<Prism> prisms, Component component, Stand stand, double by) {
-      for (Slice slice : Known.in(slices, component)) {
+    private void add(List<Prism> prisms, Move move, double by) {
+      List<Slice> at = Known.in(slices, move.component());
+      move.stands().forEach(stand -> add(prisms, move.component(), at, stand, by));
+    }
+
+    private static void add(
+        List<Prism> prisms, Component component, List<Slice> at, Stand stand, double by) {
+      for (Slice slice : at) {
         prisms.add(
             new Prism(
                 component,
@@ -142,7 +150,7 @@ public record Exploded(List<Mark> marks, List<Place> places) {
   }
 
   private static List<Slice> slices(Component component, double fine) {
-    List<Slab> slabs = component.piece().slabs();
+    List<Slab> slabs = component.piece().slabsInTrain();
     List<List<Outline>> all =
         slabs.stream().map(slab -> lines(slab.region().area(fine / 2), fine)).toList();
     List<Slice> slices = new ArrayList<>();

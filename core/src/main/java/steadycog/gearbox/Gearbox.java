@@ -3,9 +3,12 @@ package steadycog.gearbox;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.ToDoubleFunction;
+import steadycog.assembly.Assembly;
 import steadycog.motion.FreeMotion;
 import steadycog.motion.Mechanism;
+import steadycog.piece.Flexing;
 import steadycog.piece.Piece;
+import steadycog.piece.Region;
 import steadycog.shape.FaceLayout;
 import steadycog.train.Bevel;
 import steadycog.train.Cycloidal;
@@ -33,7 +36,8 @@ public record Gearbox(
   /** Play along the axes of what turns, mm. */
   public static final double AXIAL_PLAY = Box.PLAY;
 
-  private static final String KINDS = "it is made for parallel, planetary and cycloidal trains";
+  private static final String KINDS =
+      "it is made for parallel, planetary, cycloidal and strain wave trains";
 
   public Gearbox {
     components = List.copyOf(components);
@@ -66,7 +70,7 @@ public record Gearbox(
       case Parallel chain -> built(train, new ParallelBox(train, layout, chord, chain));
       case Planetary set -> built(train, new PlanetaryBox(train, layout, chord, set));
       case Cycloidal drive -> built(train, new CycloidalBox(train, layout, chord, drive));
-      case StrainWave drive -> none(KINDS);
+      case StrainWave drive -> built(train, new StrainWaveBox(train, layout, chord, drive));
       case Bevel pair -> none(KINDS);
       case Differential sides -> none(KINDS);
       case Shaft shaft -> none(KINDS);
@@ -117,7 +121,24 @@ public record Gearbox(
     choice[0] = share == 0 ? turns : turns / share;
     ToDoubleFunction<MemberId> turned = member -> 2 * Math.PI * motion.turns(member, choice);
     return new Gearbox(
-        train, components.stream().map(one -> one.turned(turned)).toList(), supports, housing);
+        train,
+        components.stream().map(one -> one.turned(turned)).map(one -> bent(one, turned)).toList(),
+        supports,
+        housing);
+  }
+
+  /** A flexspline as its generator bends it where both then are. */
+  private Component bent(Component one, ToDoubleFunction<MemberId> turned) {
+    if (!one.piece().isFlexible()) {
+      return one;
+    }
+    Flexing flexing = Flexing.of(train, one.member());
+    Region now =
+        flexing.bent(
+            turned.applyAsDouble(flexing.generator()),
+            turned.applyAsDouble(one.member()),
+            Assembly.chord(train));
+    return new Component(one.piece().bent(now), one.size(), one.fastening());
   }
 
   /** The component of that name; throws where there is none. */

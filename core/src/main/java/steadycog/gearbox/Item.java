@@ -47,13 +47,13 @@ record Item(Component component, int copy, Stand stand, List<Layer> layers) {
   static List<Item> all(Gearbox box, double chord) {
     List<Item> all = new ArrayList<>();
     for (Component component : box.components()) {
-      List<Geometry> areas =
-          component.piece().slabs().stream().map(slab -> slab.region().area(chord)).toList();
+      List<Slab> slabs = component.piece().slabsInTrain();
+      List<Geometry> areas = slabs.stream().map(slab -> slab.region().area(chord)).toList();
       for (int copy = 0; copy < component.count(); copy++) {
         Stand stand = component.piece().stands().get(copy);
         List<Layer> layers = new ArrayList<>();
         for (int k = 0; k < areas.size(); k++) {
-          Slab slab = component.piece().slabs().get(k);
+          Slab slab = slabs.get(k);
           Geometry area =
               AffineTransformation.rotationInstance(stand.angle())
                   .translate(stand.x(), stand.y())

@@ -34,7 +34,7 @@ public record Arrangement(List<Laid> laid) {
 
     /** What the region of that index is, for a layer: {@code planet-row-2}. */
     public String layer(int region) {
-      boolean own = !together || piece.running().isEmpty();
+      boolean own = !together || !piece.isFlexible();
       String part = own ? piece.slabs().get(region).name().replace(' ', '-') : "running";
       return piece.slug() + (part.isEmpty() ? "" : "-" + part);
     }

@@ -48,7 +48,16 @@ public final class Flexing {
         new Region(List.of(geometry.flexInMesh(lobe, 1, thinning).scaled(moduleMm)), List.of()));
   }
 
-  int points(double chord) {
+  /**
+   * The line {@code depth} modules inside its pitch line with the marks at twelve, as of a
+   * generator.
+   */
+  public Region inside(double depth, double chord) {
+    return new Region(
+        List.of(geometry.inside(Math.PI / 2, 1, depth, points(chord)).scaled(moduleMm)), List.of());
+  }
+
+  private int points(double chord) {
     return Math.max(FEWEST_POINTS, Region.corners(geometry.circularRadius() * moduleMm, chord));
   }
 }

@@ -76,6 +76,9 @@ public record Piece(
   /** What stands still whatever turns: no member of any train. */
   public static final MemberId FRAME = new MemberId("", "frame");
 
+  /** The slab of a flexspline that its generator bends. */
+  static final String TEETH = "teeth";
+
   /** A member whose axis is at x, y, mm. */
   public record Orbit(MemberId carrier, double x, double y) {}
 
@@ -178,6 +181,28 @@ public record Piece(
   /** The same of what is made of it as a solid. */
   double[] solidBounds() {
     return bevel.map(body -> Region.disc(body.radius()).bounds()).orElseGet(this::bounds);
+  }
+
+  /** Whether it runs in another shape than that in which it is made. */
+  public boolean isFlexible() {
+    return !running.isEmpty();
+  }
+
+  /** Whether a slab of it does. */
+  public boolean isBent(Slab slab) {
+    return isFlexible() && slab.name().equals(TEETH);
+  }
+
+  /** Its slabs as they stand in the train, bent where they are. */
+  public List<Slab> slabsInTrain() {
+    return isFlexible()
+        ? slabs.stream().map(slab -> isBent(slab) ? slab.over(running.getFirst()) : slab).toList()
+        : slabs;
+  }
+
+  /** The same bent in another way. */
+  public Piece bent(Region now) {
+    return new Piece(member, name, remark, slabs, stands, obstacle, List.of(now), bevel);
   }
 
   /** Its regions as it runs in the train, about its axis. */

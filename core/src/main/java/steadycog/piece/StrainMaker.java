@@ -28,8 +28,7 @@ final class StrainMaker extends Maker {
     double width = width(drive.circularId());
     double m = train.moduleMm(drive.flexId());
     double inside = Drives.generatorDepth(geometry, geometry.boreDepth(m));
-    Outline cam = geometry.inside(Math.PI / 2, 1, inside, flexing.points(chord));
-    Region generator = new Region(List.of(cam.scaled(m)), List.of());
+    Region generator = flexing.inside(inside, chord);
     add(
         drive.waveId(),
         name(drive.waveId()),
@@ -83,7 +82,7 @@ final class StrainMaker extends Maker {
             List.of(
                 new Slab(cup ? "bottom" : "flange", 0, floor, closed),
                 new Slab("tube", floor, neck, inside.within(outside)),
-                new Slab("teeth", neck, neck + width, teeth)),
+                new Slab(Piece.TEETH, neck, neck + width, teeth)),
             List.of(Stand.at(stand.x(), stand.y(), stand.z() - neck, 0)),
             Optional.empty(),
             List.of(Flexing.of(train, drive.flexId()).bent(0, 0, chord)),

@@ -60,6 +60,11 @@ final class GearboxBlocks {
           new Check(
               "spacer",
               "Spacers slip on; they keep pieces apart and touch nothing that turns otherwise."),
+          new Check(
+              "slide",
+              "Grease the slide ring and push it in evenly, the flexspline bends to it. Look before"
+                  + " you turn: teeth must stand in mesh alike at every lobe, or it comes out"
+                  + " again."),
           new Check("planet", TEETH),
           new Check("disc", TEETH));
 

@@ -32,9 +32,17 @@ final class Boxes {
   static final String TIGHT =
       "parallel 14 ~ 60 = 14 ~ 26 = 22 ~ 46; module 2 mm; clearance laser; bore 6 mm key";
 
-  static final List<String> ALL = List.of(WINCH, FILTER, FOCUSER, AZIMUTH, TIGHT);
+  static final String ALTITUDE =
+      "strainwave flex 100 circular 102 wall 0.5 mm; module 0.4 mm; width 8 mm; clearance machined;"
+          + " bore wave 6 mm flat 5.5 mm; drive wave; hold circular; take flex";
 
-  static final List<String> CENTRAL = List.of(FILTER, FOCUSER, AZIMUTH);
+  static final String HAT =
+      "strainwave nominal 30 hat; module 0.5 mm; clearance printed; drive wave; hold circular;"
+          + " take flex";
+
+  static final List<String> ALL = List.of(WINCH, FILTER, FOCUSER, AZIMUTH, TIGHT, ALTITUDE, HAT);
+
+  static final List<String> CENTRAL = List.of(FILTER, FOCUSER, AZIMUTH, ALTITUDE);
 
   private Boxes() {}
 
@@ -77,7 +85,7 @@ final class Boxes {
     if (random.nextInt(3) == 0) {
       sizes += "; motor face " + List.of(35, 42, 57).get(random.nextInt(3)) + " mm";
     }
-    return switch (random.nextInt(4)) {
+    return switch (random.nextInt(5)) {
       case 0 -> {
         StringBuilder chain = new StringBuilder("parallel ");
         int stages = 1 + random.nextInt(3);
@@ -117,6 +125,12 @@ final class Boxes {
             + sizes
             + "; drive sun; hold ring1; take ring2";
       }
+      case 3 ->
+          "strainwave nominal "
+              + (25 + random.nextInt(60))
+              + (random.nextBoolean() ? " cup" : " hat")
+              + sizes
+              + "; drive wave; hold circular; take flex";
       default ->
           "cycloidal lobes "
               + (8 + random.nextInt(25))

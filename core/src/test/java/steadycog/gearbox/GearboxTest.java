@@ -158,8 +158,9 @@ class GearboxTest {
       delimiter = '|',
       value = {
         "a: parallel 20 ~ 30; b: parallel 20 ~ 30; join a.B = b.A | trains of one part",
-        "bevel 11 ~ 43 | parallel, planetary and cycloidal",
-        "strainwave nominal 80; drive wave; hold circular; take flex | parallel, planetary and",
+        "bevel 11 ~ 43 | parallel, planetary, cycloidal and strain wave",
+        "strainwave nominal 80; drive wave; hold flex; take circular | circular spline is not held",
+        "strainwave nominal 30; module 0.1 mm; drive wave; hold circular; take flex | no room for",
         "parallel 20 ~ 60i | internal",
         "parallel 20 ~ 40 = 24 ~ 36; coaxial A = D | lie in line",
         "planetary sun 24 planet 15 x3 ring 54; drive sun; hold carrier; take ring | held ring",

@@ -1,0 +1,236 @@
+package steadycog.gearbox;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.IntStream;
+import steadycog.gearbox.Spindle.End;
+import steadycog.gearbox.Spindle.Seat;
+import steadycog.piece.Blank;
+import steadycog.piece.Bores;
+import steadycog.piece.FlexTube;
+import steadycog.piece.Flexing;
+import steadycog.piece.Piece;
+import steadycog.piece.Piece.Stand;
+import steadycog.piece.Region;
+import steadycog.piece.Region.Round;
+import steadycog.piece.Shafts;
+import steadycog.piece.Slab;
+import steadycog.shape.Drives;
+import steadycog.shape.FaceLayout;
+import steadycog.shape.StrainGeometry;
+import steadycog.train.BallBearing;
+import steadycog.train.Bore;
+import steadycog.train.Screw;
+import steadycog.train.StrainWave;
+import steadycog.train.StrainWave.Mount;
+import steadycog.train.Train;
+
+/**
+ * A generator on a shaft in a flexspline whose back is screwed to the output. The flexspline stands
+ * with its open end towards the drive, so that shaft and generator go in from there.
+ */
+final class StrainWaveBox extends CentralBox {
+  /** The shaft's collar between the front bearing and the generator, mm. */
+  private static final double COLLAR = 2;
+
+  /** The shaft as a share of the flexspline's bore, where nothing is said. */
+  private static final double SHAFT_SHARE = 0.15;
+
+  private static final int SCREWS = 6;
+
+  /** Between a screw's head and what is round it, mm. */
+  private static final double BESIDE = 0.5;
+
+  /** Behind the tip of a screw in the output, mm. */
+  private static final double BEHIND = 0.5;
+
+  private final StrainWave drive;
+  private final StrainGeometry geometry;
+  private final FlexTube tube;
+  private final double m;
+
+  StrainWaveBox(Train train, FaceLayout layout, double chord, StrainWave drive) {
+    super(train, layout, chord);
+    this.drive = drive;
+    geometry = new StrainGeometry(drive);
+    tube = FlexTube.of(train, drive);
+    m = train.moduleMm(drive.flexId());
+  }
+
+  /** Where the flexspline's back is screwed on. */
+  private record Circle(Screw screw, double radius, List<double[]> places) {
+    static Circle of(Screw screw, double radius) {
+      return new Circle(
+          screw,
+          radius,
+          IntStream.range(0, SCREWS)
+              .mapToObj(k -> 2 * Math.PI * k / SCREWS)
+              .map(angle -> new double[] {radius * Math.cos(angle), radius * Math.sin(angle)})
+              .toList());
+    }
+
+    /** How far its heads reach in from the circle and out of it, mm. */
+    double reach() {
+      return screw.head() / 2 + BESIDE;
+    }
+
+    Region holes(double diameter) {
+      return new Region(
+          List.of(), places.stream().map(at -> new Round(at[0], at[1], diameter / 2)).toList());
+    }
+  }
+
+  private boolean isCup() {
+    return drive.sizes().mount() == Mount.CUP;
+  }
+
+  /**
+   * In the bottom of a cup, in the flange of a hat: past the teeth as they are bent, so that the
+   * screws can be put in beside them.
+   */
+  private Circle circle() {
+    Screw screw =
+        Screw.usual().stream()
+            .filter(one -> one.diameter() >= 0.08 * tube.bore())
+            .findFirst()
+            .orElse(Screw.usual().getLast());
+    double beside = screw.head() / 2 + BESIDE;
+    return Circle.of(
+        screw,
+        isCup()
+            ? tube.bore() - geometry.deflection() * m - beside
+            : geometry.circularRoot() * m + beside);
+  }
+
+  @Override
+  Optional<String> build() {
+    if (!isHeld(drive.circularId())) {
+      return Optional.of("its circular spline is not held: hold circular, and take off at flex");
+    }
+    Piece ring = find(drive.circularId());
+    Piece flex = find(drive.flexId());
+    Stand stand = ring.stands().getFirst();
+    x = stand.x();
+    y = stand.y();
+    double from = stand.z();
+    double to = from + ring.slabs().getLast().to();
+    Circle circle = circle();
+    Bore bore = bore();
+    Spindle spindle =
+        new Spindle(this, drive.waveId(), middle(), List.of(new Seat("generator", from, to, bore)));
+    double thin = spindle.thin();
+    double open = isCup() ? circle.radius - circle.reach() : tube.bore();
+    if (open < spindle.collar() + BESIDE) {
+      return Optional.of(
+          "the bottom of its flexspline has no room for screws round the shaft: a larger module, or"
+              + " hat");
+    }
+    Optional<BallBearing> pilot = pilot(thin, open);
+    int length = Screw.lengthFrom(tube.floor() + thread(circle.screw));
+    double plate = Math.max(thick(plateMm(drive.flexId()), pilot), length - tube.floor() + BEHIND);
+    double back = isCup() ? tube.bore() + tube.wall() : circle.radius + circle.reach() + BESIDE;
+    double teeth = geometry.circularRoot() * m;
+    double radius = Math.max(teeth, back) + AIR;
+    Shell shell = Shell.round(room(radius), 2 * teeth, train.sizes().housing());
+    Optional<BallBearing> bearing =
+        Spindle.bearing(this, List.of(drive.waveId()), thin, outside -> outside / 2 + LIP < radius);
+    double seat = from - COLLAR;
+    Block front = front(shell, bearing, thin, spindle.collar(), seat, from);
+    double low = seat - thickness(shell, bearing);
+    made(
+        Piece.FRAME,
+        "front plate",
+        "",
+        front.hole(x, y, teeth, from - PLAY, from).slabs(),
+        Stand.at(0, 0, 0, 0));
+    double foot = motor(shell, low, x, y);
+    layer(shell, drive.circularId());
+    generator(bore, stand);
+    double near = to + tube.tube();
+    double far = near + tube.floor();
+    double hole = pilot.map(one -> (double) one.outside()).orElse(thin + room) / 2;
+    flexspline(flex, stand, to - from, circle, back, hole);
+    screws(
+        drive.flexId(),
+        "flexspline screw",
+        circle.screw,
+        near,
+        true,
+        tube.floor(),
+        length,
+        on(circle.places, drive.flexId(), x, y),
+        Optional.of(into("output")));
+    double face = far + plate + AIR;
+    Outgoing out = outgoing(drive.flexId(), thin, 2 * tube.bore());
+    wall(shell, "rear wall", to, face);
+    Block body =
+        new Block(far, far + plate, Region.disc(back))
+            .through(circle.places, circle.screw.core() / 2);
+    List<Slab> output = new ArrayList<>(piloted(body, pilot, thin, far, far + plate).slabs());
+    output.addAll(goOut(drive.flexId(), out, shell, far + plate, face));
+    made(drive.flexId(), "output", "screwed to the flexspline", output, middle());
+    spindle.build(
+        "shaft",
+        new End(seat, bearing, shell.wall(), Piece.FRAME),
+        far(far, plate, pilot, drive.flexId()),
+        LIP,
+        0);
+    clamp(shell, foot, face + rear(out));
+    return Optional.empty();
+  }
+
+  private Bore bore() {
+    return Optional.of(Shafts.hole(train, drive.waveId()))
+        .filter(Shafts.Hole::stated)
+        .flatMap(Shafts.Hole::bore)
+        .orElseGet(
+            () -> new Bore.Round(Shafts.usualFrom(SHAFT_SHARE * 2 * tube.bore()).getFirst()));
+  }
+
+  /** The cam, and the ring on it that slides in the flexspline. */
+  private void generator(Bore bore, Stand stand) {
+    double width = Blank.widthMm(train, drive.circularId());
+    double depth = geometry.boreDepth(m);
+    Flexing flexing = Flexing.of(train, drive.flexId());
+    Region cam = flexing.inside(Drives.generatorDepth(geometry, depth), chord);
+    made(
+        drive.waveId(),
+        "generator",
+        "",
+        List.of(new Slab("", 0, width, cam.minus(Bores.hole(bore, room, chord), chord))),
+        stand);
+    Region outside = flexing.inside(depth + room / 2 / m, chord);
+    all.add(
+        new Component(
+            piece(
+                drive.waveId(),
+                "slide ring",
+                "pressed on the generator, slides in the flexspline",
+                List.of(new Slab("", 0, width, cam.within(outside))),
+                List.of(stand)),
+            Optional.empty(),
+            Optional.of(into("generator"))));
+  }
+
+  /** Turned over, its teeth in front, with the holes in its back. */
+  private void flexspline(
+      Piece flex, Stand stand, double width, Circle circle, double back, double hole) {
+    Region open = Region.disc(isCup() ? hole : tube.bore());
+    Slab teeth = flex.slabs().getLast();
+    Slab wall = flex.slabs().get(1);
+    double near = width + tube.tube();
+    take(
+        flex.remade(
+            flex.name(),
+            List.of(
+                new Slab(teeth.name(), 0, width, teeth.region()),
+                new Slab(wall.name(), width, near, wall.region()),
+                new Slab(
+                    flex.slabs().getFirst().name(),
+                    near,
+                    near + tube.floor(),
+                    open.within(circle.holes(circle.screw.hole())).within(Region.disc(back)))),
+            List.of(stand)));
+  }
+}
