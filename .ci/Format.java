@@ -9,7 +9,8 @@ class Format {
     boolean write = args.length == 1 && args[0].equals("write");
     var formatter = new Formatter();
     var off = new ArrayList<Path>();
-    for (String room : new String[] {"core", "formats", "cli", "app", "benchmarks", ".ci"}) {
+    for (String room :
+        new String[] {"core", "formats", "cli", "app", "site", "benchmarks", ".ci"}) {
       try (var files = Files.walk(Path.of(room))) {
         for (Path file : (Iterable<Path>) files.filter(Format::isSource)::iterator) {
           String before = Files.readString(file);
