@@ -17,6 +17,12 @@ interface FileDialogs extends AskFile {
   /** A file to open, or empty if the person changed their mind. */
   Optional<Path> askOpen();
 
+  /** What can be opened, and what can be saved. */
+  ExtensionFilter READ =
+      new ExtensionFilter("Job, card or table", "*.cog.json", "*.json", "*.txt", "*.csv", "*.xlsx");
+
+  ExtensionFilter WRITTEN = new ExtensionFilter("Job or card", "*.cog.json", "*.json", "*.txt");
+
   /** A file to save in, with an ending that says the format. */
   Optional<Path> askSave(String suggestedName);
 
@@ -25,13 +31,13 @@ interface FileDialogs extends AskFile {
     return new FileDialogs() {
       @Override
       public Optional<Path> askOpen() {
-        return Optional.ofNullable(chooser("Open a job or card").showOpenDialog(owner))
+        return Optional.ofNullable(chooser("Open a job, card or table", READ).showOpenDialog(owner))
             .map(File::toPath);
       }
 
       @Override
       public Optional<Path> askSave(String suggestedName) {
-        FileChooser chooser = chooser("Save the job");
+        FileChooser chooser = chooser("Save the job", WRITTEN);
         chooser.setInitialFileName(suggestedName + JobFiles.JOB_ENDING);
         return Optional.ofNullable(chooser.showSaveDialog(owner))
             .map(File::toPath)
@@ -71,15 +77,13 @@ interface FileDialogs extends AskFile {
     };
   }
 
-  private static FileChooser chooser(String title) {
+  private static FileChooser chooser(String title, ExtensionFilter all) {
     FileChooser chooser = new FileChooser();
     chooser.setTitle(title);
     chooser
         .getExtensionFilters()
         .addAll(
-            new ExtensionFilter("Job or card", "*.cog.json", "*.json", "*.txt"),
-            new ExtensionFilter("Job", "*.cog.json"),
-            new ExtensionFilter("Card", "*.txt"));
+            all, new ExtensionFilter("Job", "*.cog.json"), new ExtensionFilter("Card", "*.txt"));
     return chooser;
   }
 

@@ -59,7 +59,7 @@ final class Stations extends StackPane {
   private Optional<HBox> make(Station station) {
     return switch (station) {
       case LAY_OUT, DRIVE_AND_HOLD -> Optional.empty();
-      case FIND_TEETH -> Optional.of(new FindStation(desk));
+      case FIND_TEETH -> Optional.of(new FindStation(desk, dialogs));
       case SHIFT_PLAN -> Optional.of(new ShiftStation(desk));
       case CUT_SHEET -> Optional.of(new CutStation(desk, dialogs));
       case BENCH_BOOK -> Optional.of(new BenchStation(desk, dialogs));

@@ -3,8 +3,13 @@ package steadycog.app;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
+import static org.mockito.ArgumentMatchers.any;
+import static org.mockito.Mockito.when;
 
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.List;
+import java.util.Optional;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
@@ -19,6 +24,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
 import steadycog.app.desk.Station;
+import steadycog.job.Sheet;
 import steadycog.search.Candidate;
 import steadycog.search.Rank;
 import steadycog.search.Wanted.Field;
@@ -274,5 +280,38 @@ class FindFormTest extends InWindow {
   private String mark() {
     Node mark = robot.lookup("#find-station .preview .wheel-mark").query();
     return mark.getLocalToSceneTransform().toString();
+  }
+
+  @Test
+  void wheelsThatAreOwnedComeFromATable() throws Exception {
+    find("parallel 20 ~ 60; drive A; take B");
+    Path table = folder.resolve("own.csv");
+    Files.writeString(table, "teeth,pieces\n20,1\n60,1\n30,2\n");
+    when(dialogs.askRead(any(), any())).thenReturn(Optional.of(table));
+    robot.interact(find("#stock-table", Button.class)::fire);
+    proven();
+    assertEquals("20x1, 60x1, 30x2", find("#want-stock", TextField.class).getText());
+    assertTrue(listed().stream().allMatch(one -> one.card().matches("parallel [2360 ~=]+.*")));
+    Files.writeString(table, "teeth,pieces\nfew,1\n");
+    robot.interact(find("#stock-table", Button.class)::fire);
+    settle();
+    assertTrue(text("#bad-stock").startsWith("own.csv:2:1: 'few 1'"), text("#bad-stock"));
+    assertEquals("20x1, 60x1, 30x2", find("#want-stock", TextField.class).getText());
+  }
+
+  /** A table makes a job of its own, which is saved as a job and not over the table. */
+  @Test
+  void aTableOfCountsOpensAsTrains() throws Exception {
+    Path table = folder.resolve("sets.csv");
+    Files.writeString(table, "name,sun,planet,ring\nlight,24,15,54\nstout,24,18,60\n");
+    robot.interact(() -> opened.window().keeper().open(table));
+    settle();
+    assertEquals(
+        List.of("light", "stout"), opened.desk().job().sheets().stream().map(Sheet::name).toList());
+    assertEquals(Optional.empty(), opened.desk().file().pathProperty().get());
+    Files.writeString(table, "name,sun,planet,ring\nlight,24,x,54\n");
+    robot.interact(() -> opened.window().keeper().open(table));
+    settle();
+    assertEquals(2, opened.desk().job().sheets().size(), "what is open stays");
   }
 }

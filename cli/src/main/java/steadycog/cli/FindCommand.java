@@ -23,6 +23,7 @@ import steadycog.format.file.JobFiles;
 import steadycog.format.file.Trouble;
 import steadycog.format.json.FoundJson;
 import steadycog.format.json.UnreadableException;
+import steadycog.format.table.CountTable;
 import steadycog.job.Job;
 import steadycog.notation.Card;
 import steadycog.number.Exact;
@@ -134,6 +135,21 @@ final class FindCommand implements Callable<Integer> {
     return Exit.DONE;
   }
 
+  /** What an option says; a stock list may stand in a table. */
+  private static String text(Field field, String value) {
+    if (field != Field.STOCK || !value.contains(".") || !CountTable.isTable(Path.of(value))) {
+      return value;
+    }
+    try {
+      return CountTable.stock(Path.of(value));
+    } catch (UnreadableException bad) {
+      throw new IllegalArgumentException(bad.at(value), bad);
+    } catch (IOException broken) {
+      throw new IllegalArgumentException(
+          "--stock: " + value + " cannot be read: " + Trouble.words(broken), broken);
+    }
+  }
+
   private Wanted wanted() {
     if (same && opposite) {
       throw new IllegalArgumentException("--same and --opposite exclude each other: leave one out");
@@ -144,7 +160,7 @@ final class FindCommand implements Callable<Integer> {
     for (Field field : Field.values()) {
       if (said.hasMatchedOption("--" + field.key())) {
         Object value = said.matchedOption("--" + field.key()).getValue();
-        texts.put(field, field.isChoice() ? Wanted.YES : value.toString());
+        texts.put(field, field.isChoice() ? Wanted.YES : text(field, value.toString()));
       }
     }
     return new Wanted(texts);

@@ -30,7 +30,8 @@ import steadycog.number.Known;
     },
     footer = {
       "",
-      "CARD is a card (.txt) or a job (.cog.json), or - for standard input.",
+      "CARD is a card (.txt), a job (.cog.json), a table of tooth counts (.csv, .xlsx), or - for",
+      "standard input.",
       "Exit codes: 0 done, 1 done and a finding is an error, 2 the input could not be read."
     },
     subcommands = {

@@ -4,6 +4,8 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import com.fasterxml.jackson.databind.JsonNode;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -86,5 +88,23 @@ class FindOptionsTest extends Shell {
   private static String[] with(List<String> ask, String... more) {
     return java.util.stream.Stream.concat(ask.stream(), java.util.Arrays.stream(more))
         .toArray(String[]::new);
+  }
+
+  @Test
+  void stockMayStandInATable() throws Exception {
+    Path table = folder.resolve("own.csv");
+    Files.writeString(table, "teeth,pieces\n24,1\n36,2\n72,1\n");
+    String[] asked = {"find", "--target", "3", "--kind", "parallel", "--stock", "24, 36x2, 72"};
+    assertEquals(0, run("", asked), err::toString);
+    String listed = out.toString();
+    asked[6] = table.toString();
+    assertEquals(0, run("", asked), err::toString);
+    assertEquals(listed, out.toString());
+    Files.writeString(table, "teeth,pieces\n24,none\n");
+    assertEquals(2, run("", asked));
+    assertTrue(err.toString().contains("own.csv:2:1: '24 none'"), err.toString());
+    asked[6] = folder.resolve("no.xlsx").toString();
+    assertEquals(2, run("", asked));
+    assertTrue(err.toString().contains("no such file"), err.toString());
   }
 }

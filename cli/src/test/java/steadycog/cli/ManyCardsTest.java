@@ -126,4 +126,21 @@ class ManyCardsTest extends Shell {
     assertEquals("", out.toString());
     assertEquals(1, err.toString().lines().count(), err::toString);
   }
+
+  /** A row that cannot be read leaves the others as they are. */
+  @Test
+  void everyRowOfATableIsJudgedAsItsCard() throws IOException {
+    Path table = folder.resolve("t.csv");
+    Files.writeString(
+        table, "sun,planet,ring,hold\n24,15,54,ring\n24,15,60,ring\nx,15,54,\n24,15,x,\n");
+    assertEquals(2, run("", "check", table.toString(), "--lines"));
+    List<JsonNode> lines = lines();
+    assertEquals(
+        List.of(0, 1, 2, 2), lines.stream().map(line -> line.get("exit").asInt()).toList());
+    assertEquals(5, lines.get(3).at("/error/line").asInt());
+    assertTrue(lines.get(1).get("result").toString().contains("\"pitch-fit\""));
+    Files.writeString(table, "sun,planet,ring\n24,15,54\n24,15,60\n");
+    assertEquals(1, run("", "check", table.toString()));
+    assertTrue(out.toString().contains("== t 2 =="), out.toString());
+  }
 }

@@ -9,6 +9,7 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 import steadycog.format.file.JobFiles;
 import steadycog.format.file.Stamp;
 import steadycog.format.json.UnreadableException;
+import steadycog.format.table.CountTable;
 import steadycog.job.Job;
 
 /** The file that the job was opened from or saved in, and what of the job is not in it yet. */
@@ -49,12 +50,16 @@ public final class FileWork {
   }
 
   /**
-   * Opens a job or card.
+   * Opens a job or card; or the trains of a table, as a job that has no file of its own yet.
    *
    * @throws UnreadableException if it makes no job; the desk is left as it was
    * @throws IOException if it cannot be read; the desk is left as it was
    */
   public void open(Path path) throws IOException, UnreadableException {
+    if (CountTable.isTable(path)) {
+      putDown(JobFiles.open(path));
+      return;
+    }
     Stamp found = Stamp.of(path);
     putDown(JobFiles.open(path), Optional.of(path));
     stamp = found;

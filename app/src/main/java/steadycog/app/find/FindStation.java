@@ -22,6 +22,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import steadycog.app.desk.Desk;
 import steadycog.app.desk.Station;
+import steadycog.app.files.AskFile;
 import steadycog.app.geartable.Preview;
 import steadycog.app.look.Later;
 import steadycog.app.look.Look;
@@ -56,13 +57,13 @@ public final class FindStation extends HBox {
   private final Preview preview = new Preview();
   private final CandidateTable table;
 
-  public FindStation(Desk desk) {
+  public FindStation(Desk desk, AskFile dialogs) {
     this.desk = desk;
     finder = new Finder(desk, Platform::runLater);
     table = new CandidateTable(finder);
     setId("find-station");
     setSpacing(8);
-    ScrollPane form = new ScrollPane(new WantedForm(desk, finder));
+    ScrollPane form = new ScrollPane(new WantedForm(desk, finder, dialogs));
     form.setFitToWidth(true);
     form.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
     form.getStyleClass().add("side-scroll");

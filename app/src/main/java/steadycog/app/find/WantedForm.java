@@ -1,5 +1,7 @@
 package steadycog.app.find;
 
+import java.io.IOException;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.EnumMap;
@@ -22,14 +24,20 @@ import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import steadycog.app.desk.Desk;
+import steadycog.app.files.AskFile;
 import steadycog.app.look.Flow;
 import steadycog.app.look.Icon;
 import steadycog.app.look.IconView;
 import steadycog.app.look.Look;
 import steadycog.app.look.OneOf;
+import steadycog.format.file.Trouble;
+import steadycog.format.json.UnreadableException;
+import steadycog.format.table.CountTable;
 import steadycog.number.Known;
 import steadycog.search.Kind;
 import steadycog.search.Limits.Direction;
@@ -51,6 +59,7 @@ final class WantedForm extends VBox {
   private static final PseudoClass LONG = PseudoClass.getPseudoClass("long");
 
   private final Finder finder;
+  private final AskFile dialogs;
   private final Map<Field, TextField> fields = new EnumMap<>(Field.class);
   private final Map<Field, Label> errors = new EnumMap<>(Field.class);
   private final Map<Field, CheckBox> checks = new EnumMap<>(Field.class);
@@ -62,8 +71,9 @@ final class WantedForm extends VBox {
   private final Label together = Look.label("", "bad-word");
   private boolean showing;
 
-  WantedForm(Desk desk, Finder finder) {
+  WantedForm(Desk desk, Finder finder, AskFile dialogs) {
     this.finder = finder;
+    this.dialogs = dialogs;
     getStyleClass().addAll("panel", "wanted");
     setId("wanted");
     together.setWrapText(true);
@@ -157,7 +167,7 @@ final class WantedForm extends VBox {
     Look.show(error, false);
     fields.put(field, text);
     errors.put(field, error);
-    VBox both = new VBox(1, text, error);
+    VBox both = new VBox(1, field == Field.STOCK ? withTable(text) : text, error);
     if (field == Field.TARGET) {
       text.getStyleClass().add("target");
       text.textProperty().subscribe(now -> fit(text));
@@ -166,6 +176,38 @@ final class WantedForm extends VBox {
     } else {
       put(grid, field.label(), both);
     }
+  }
+
+  /** What is owned may stand in a table: its wheels are written into the field. */
+  private HBox withTable(TextField text) {
+    Button table = Look.styled(new Button("Table …"), "cure");
+    table.setId("stock-table");
+    table.setMinWidth(Region.USE_PREF_SIZE);
+    table.setTooltip(
+        new Tooltip("Take the wheels from a .csv or .xlsx with columns teeth and pieces"));
+    table.setOnAction(
+        e ->
+            dialogs
+                .askRead("Table of wheels", List.of(".csv", ".xlsx"))
+                .ifPresent(file -> take(file, text)));
+    HBox.setHgrow(text, Priority.ALWAYS);
+    return new HBox(4, text, table);
+  }
+
+  private void take(Path file, TextField text) {
+    try {
+      text.setText(CountTable.stock(file));
+    } catch (UnreadableException bad) {
+      refuse(bad.at(file.getFileName().toString()));
+    } catch (IOException broken) {
+      refuse(file.getFileName() + " cannot be read: " + Trouble.words(broken));
+    }
+  }
+
+  private void refuse(String words) {
+    Label error = Known.in(errors, Field.STOCK);
+    error.setText(words);
+    Look.show(error, true);
   }
 
   private static void fit(TextField text) {

@@ -10,6 +10,7 @@ import java.util.Locale;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import steadycog.format.json.UnreadableException;
+import steadycog.format.table.CountTable;
 import steadycog.job.Job;
 
 /**
@@ -24,16 +25,25 @@ public record CardSource(String file, int number, int line, String name, String 
   private static final Pattern PARTING = Pattern.compile("\\s*-{3,}\\s*");
 
   /**
-   * The cards and jobs of a file, or of all {@code .txt} and {@code .cog.json} files in a folder
-   * and those below it, by name.
+   * The cards and jobs of a file, those that a table of tooth counts makes, or of all {@code .txt}
+   * and {@code .cog.json} files in a folder and those below it, by name.
    *
    * @throws IOException if it cannot be read at all
    * @throws UnreadableException if it is no text
    */
   public static List<CardSource> in(Path path) throws IOException, UnreadableException {
+    String called = JobFiles.plainName(path.toAbsolutePath().getFileName().toString());
+    if (CountTable.isTable(path) && Files.isRegularFile(path)) {
+      List<CardSource> rows = new ArrayList<>();
+      for (CountTable.Line line : CountTable.trains(path, called)) {
+        rows.add(
+            new CardSource(path.toString(), rows.size() + 1, line.row(), line.name(), line.card()));
+      }
+      return rows;
+    }
     if (!Files.isDirectory(path)) {
       try (InputStream in = Files.newInputStream(path)) {
-        return in(in, path.toString(), JobFiles.plainName(path.getFileName().toString()));
+        return in(in, path.toString(), called);
       }
     }
     List<Path> files;

@@ -8,10 +8,12 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.FileSystemException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import steadycog.format.json.JobJson;
 import steadycog.format.json.UnreadableException;
+import steadycog.format.table.CountTable;
 import steadycog.job.Job;
 import steadycog.job.Sheet;
 import steadycog.notation.Card;
@@ -34,16 +36,39 @@ public final class JobFiles {
   private JobFiles() {}
 
   /**
-   * Reads the job or card in {@code file}.
+   * Reads the job or card in {@code file}, or the table of tooth counts ({@code .csv}, {@code
+   * .xlsx}) as a job.
    *
    * @throws UnreadableException if the contents make no job; the file is left alone
    * @throws IOException if the file cannot be read at all
    */
   public static Job open(Path file) throws IOException, UnreadableException {
     String name = file.getFileName().toString();
+    if (CountTable.isTable(file)) {
+      return ofTable(file, plainName(name));
+    }
     try (InputStream in = Files.newInputStream(file)) {
       return parse(text(in), plainName(name));
     }
+  }
+
+  /** A table of tooth counts as a job, a train a line of it. */
+  private static Job ofTable(Path file, String name) throws IOException, UnreadableException {
+    List<CountTable.Line> lines = CountTable.trains(file, name);
+    if (lines.size() > CountTable.MOST_TRAINS) {
+      throw new UnreadableException(
+          lines.get(CountTable.MOST_TRAINS).row(),
+          1,
+          "more than "
+              + CountTable.MOST_TRAINS
+              + " trains: part the table, or judge it by --lines");
+    }
+    List<Sheet> sheets = new ArrayList<>();
+    for (CountTable.Line line : lines) {
+      Job one = new CardSource(file.toString(), 1, line.row(), line.name(), line.card()).read();
+      sheets.addAll(one.sheets());
+    }
+    return new Job(name, sheets);
   }
 
   /** Reads a job or card from a stream; {@code name} is given to a card's train. */
@@ -144,7 +169,7 @@ public final class JobFiles {
   /** The file's name without its ending: {@code winch} for {@code winch.cog.json}. */
   public static String plainName(String file) {
     String lower = file.toLowerCase(Locale.ROOT);
-    for (String ending : List.of(JOB_ENDING, ".json", CARD_ENDING)) {
+    for (String ending : List.of(JOB_ENDING, ".json", CARD_ENDING, ".csv", ".xlsx")) {
       if (lower.endsWith(ending) && lower.length() > ending.length()) {
         return file.substring(0, file.length() - ending.length());
       }
