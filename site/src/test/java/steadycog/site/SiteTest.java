@@ -34,16 +34,25 @@ class SiteTest {
     write("CHANGELOG.md", "# Changes\n");
     write(
         "docs/findings.md",
-        "# Findings\n\nBefore.\n\n| code | meaning | rule and source |\n|---|---|---|\n"
-            + "| `few-teeth` | Too few teeth. | z < 8 (a book) |\n"
-            + "| `no-drive` | Nothing is driven. | |\n"
-            + "| `gearbox` | Not from a card alone. | |\n");
+        """
+        # Findings
+
+        Before.
+
+        | code | meaning | rule and source |
+        |---|---|---|
+        | `few-teeth` | Too few teeth. | z < 8 (a book) |
+        | `no-drive` | Nothing is driven. | |
+        | `gearbox` | Not from a card alone. | |
+        """);
     write(
         "cli/src/test/resources/frozen/rules.txt",
-        "card | code | severity | margin | first cure | after it\n"
-            + "parallel 7 ~ 40; drive A; take B | few-teeth | error | - | - |\n"
-            + "parallel 7 ~ 11; drive A; take B | few-teeth | error | -1 | A 7 -> 8 | warning\n"
-            + "p: parallel 20 ~ 40; q: parallel 20 ~ 30 | no-drive | note | - | - |\n");
+        """
+        card | code | severity | margin | first cure | after it
+        parallel 7 ~ 40; drive A; take B | few-teeth | error | - | - |
+        parallel 7 ~ 11; drive A; take B | few-teeth | error | -1 | A 7 -> 8 | warning
+        p: parallel 20 ~ 40; q: parallel 20 ~ 30 | no-drive | note | - | - |
+        """);
   }
 
   private void write(String path, String text) throws IOException {
