@@ -9,7 +9,6 @@ import steadycog.cli.Version;
 import steadycog.format.xlsx.Books;
 import steadycog.job.Sheet;
 import steadycog.number.Units;
-import steadycog.study.NamedStudy;
 
 /** Writes the trains of the job as a workbook that computes, aside. */
 record WorkbookWork(Desk desk, FileDialogs dialogs, Consumer<String> tell) {
@@ -30,16 +29,7 @@ record WorkbookWork(Desk desk, FileDialogs dialogs, Consumer<String> tell) {
         .ifPresent(
             file ->
                 shop.make(
-                    file,
-                    (cancelled, progress) ->
-                        Books.write(
-                            sheets.stream()
-                                .map(
-                                    one ->
-                                        NamedStudy.of(one.name(), one.card().orElseThrow().train()))
-                                .toList(),
-                            units,
-                            Version.number())));
+                    file, (cancelled, progress) -> Books.write(sheets, units, Version.number())));
   }
 
   private void tellLast(String words) {

@@ -167,7 +167,7 @@ final class ExportCommand implements Callable<Integer> {
             target, StudyCsv.write(CardInput.studies(job), input.asked().orElse(Units.USUAL)));
       } else if (name.endsWith(".xlsx")) {
         Units units = input.asked().orElse(Units.USUAL);
-        JobFiles.write(target, Books.write(CardInput.studies(job), units, Version.number()));
+        JobFiles.write(target, Books.write(job.sheets(), units, Version.number()));
       } else if (name.endsWith(".png")) {
         return picture(job.sheets().getFirst());
       } else if (name.endsWith(".pdf") || name.endsWith(".html")) {

@@ -10,6 +10,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.Callable;
+import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.ArgGroup;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
@@ -24,6 +25,7 @@ import steadycog.format.file.Trouble;
 import steadycog.format.json.FoundJson;
 import steadycog.format.json.UnreadableException;
 import steadycog.format.table.CountTable;
+import steadycog.format.xlsx.Books;
 import steadycog.job.Job;
 import steadycog.notation.Card;
 import steadycog.number.Exact;
@@ -87,6 +89,12 @@ final class FindCommand implements Callable<Integer> {
               + " given as often as you like")
   List<String> near = List.of();
 
+  @Option(
+      names = "--to",
+      paramLabel = "OUT",
+      description = "write the candidates to a workbook, OUT.xlsx, in place of printing them")
+  @Nullable Path target;
+
   @Mixin ManyCards many;
 
   @ArgGroup(exclusive = true)
@@ -125,6 +133,9 @@ final class FindCommand implements Callable<Integer> {
     Found found = Hunt.run(wanted.query(), Watch.NONE);
     List<Hint> hints = found.candidates().isEmpty() ? Loosen.of(wanted, Watch.NONE) : List.of();
     PrintWriter out = spec.commandLine().getOut();
+    if (target != null) {
+      return write(target, found);
+    }
     out.print(
         output.json
             ? FoundJson.write(found, hints)
@@ -133,6 +144,19 @@ final class FindCommand implements Callable<Integer> {
                 : Lines.wrapped(table(found.candidates())) + said(found, hints));
     out.flush();
     return Exit.DONE;
+  }
+
+  private int write(Path file, Found found) {
+    if (!file.toString().toLowerCase(Locale.ROOT).endsWith(".xlsx")) {
+      throw new IllegalArgumentException("--to " + file + ": expected a name that ends in .xlsx");
+    }
+    try {
+      JobFiles.write(file, Books.found(found.candidates(), Version.number()));
+      return Exit.DONE;
+    } catch (IOException failed) {
+      throw new IllegalArgumentException(
+          "--to " + file + ": cannot be written: " + Trouble.words(failed), failed);
+    }
   }
 
   /** What an option says; a stock list may stand in a table. */

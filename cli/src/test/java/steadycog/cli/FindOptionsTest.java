@@ -107,4 +107,24 @@ class FindOptionsTest extends Shell {
     assertEquals(2, run("", asked));
     assertTrue(err.toString().contains("no such file"), err.toString());
   }
+
+  @Test
+  void candidatesGoIntoAWorkbookThatIsReadAsATable() throws Exception {
+    Path book = folder.resolve("found.xlsx");
+    String[] asked = {"find", "--target", "13/4", "--kind", "planetary", "--top", "5", "--to", ""};
+    asked[8] = book.toString();
+    assertEquals(0, run("", asked), err::toString);
+    assertEquals("", out.toString());
+    assertEquals(0, run("", "solve", book.toString(), "--json"), err::toString);
+    assertEquals(5, json().get("trains").size());
+    json()
+        .get("trains")
+        .forEach(one -> assertTrue(one.get("ratio").asText().matches("-?13/4"), one::toString));
+    asked[8] = folder.resolve("found.pdf").toString();
+    assertEquals(2, run("", asked));
+    assertTrue(err.toString().contains(".xlsx"), err.toString());
+    asked[8] = folder.resolve("none/found.xlsx").toString();
+    assertEquals(2, run("", asked));
+    assertTrue(err.toString().contains("cannot be written"), err.toString());
+  }
 }

@@ -34,7 +34,7 @@ public final class CountTable {
 
   /** Heads that are words of the card, put behind the counts. */
   private static final List<String> STATEMENTS =
-      List.of("module", "width", "material", "efficiency", "clearance", "drive", "hold", "take");
+      List.of("module", "width", "material", "clearance", "drive", "hold", "take");
 
   /** What people call columns beside the card's own words. */
   private static final Map<String, String> ALSO =

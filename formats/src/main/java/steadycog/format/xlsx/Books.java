@@ -4,6 +4,8 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.math.BigDecimal;
+import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.apache.commons.csv.CSVFormat;
@@ -12,13 +14,20 @@ import org.apache.commons.csv.CSVRecord;
 import org.dhatim.fastexcel.PaperSize;
 import org.dhatim.fastexcel.Workbook;
 import org.dhatim.fastexcel.Worksheet;
+import steadycog.bench.BenchTest;
+import steadycog.bench.Build;
+import steadycog.bench.TestHead;
+import steadycog.format.csv.BenchCsv;
 import steadycog.format.csv.BoardCsv;
 import steadycog.format.csv.EachTrain;
+import steadycog.format.csv.FoundCsv;
 import steadycog.format.csv.PlanCsv;
 import steadycog.format.csv.SheetCsv;
 import steadycog.format.csv.StudyCsv;
+import steadycog.job.Sheet;
 import steadycog.job.TrainText;
 import steadycog.number.Units;
+import steadycog.search.Candidate;
 import steadycog.study.ConfigurationBoard;
 import steadycog.study.NamedStudy;
 
@@ -33,15 +42,21 @@ public final class Books {
 
   /**
    * A workbook of trains: each as formulas that follow a changed tooth count, then as tables all
-   * members, the ratio board, the states and the cut sheet.
+   * members, the ratio board, the states and the cut sheet, and every test of the bench books.
    *
+   * @param sheets each with a card
    * @param version of the program, as {@code 1.0}
    */
-  public static byte[] write(List<NamedStudy> trains, Units units, String version) {
+  public static byte[] write(List<Sheet> sheets, Units units, String version) {
+    List<NamedStudy> trains =
+        sheets.stream()
+            .map(one -> NamedStudy.of(one.name(), one.card().orElseThrow().train()))
+            .toList();
     ByteArrayOutputStream bytes = new ByteArrayOutputStream();
     try (Workbook book = new Workbook(bytes, "Steady Cog", version)) {
       for (int k = 0; k < trains.size(); k++) {
-        LiveSheets.add(book, trains.get(k), trains.size() == 1 ? "" : suffix(k, trains.get(k)));
+        LiveSheets.add(
+            book, trains.get(k), trains.size() == 1 ? "" : suffix(k, trains.get(k).name()));
       }
       table(book, "Figures", StudyCsv.write(trains, units));
       table(
@@ -66,26 +81,67 @@ public final class Books {
         table(book, "Plan", EachTrain.of(plans));
       }
       table(book, "Cut sheet", SheetCsv.write(trains, any -> units));
+      bench(book, sheets);
     } catch (IOException never) {
       throw new UncheckedIOException("written to memory", never);
     }
     return bytes.toByteArray();
   }
 
-  /** A part of a sheet's name that no other train has. */
-  private static String suffix(int k, NamedStudy train) {
-    String plain = train.name().replaceAll("[\\[\\]:*?/\\\\']", " ");
+  /** A workbook of what a search has found, with all that tells candidates apart. */
+  public static byte[] found(List<Candidate> candidates, String version) {
+    ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+    try (Workbook book = new Workbook(bytes, "Steady Cog", version)) {
+      table(book, "Candidates", FoundCsv.write(candidates));
+    } catch (IOException never) {
+      throw new UncheckedIOException("written to memory", never);
+    }
+    return bytes.toByteArray();
+  }
+
+  /** A list of all tests, then each with what was read and what charts draw of it. */
+  private static void bench(Workbook book, List<Sheet> sheets) throws IOException {
+    List<List<String>> list = new ArrayList<>();
+    List<TrainText> tests = new ArrayList<>();
+    for (Sheet sheet : sheets) {
+      for (Build build : sheet.book().builds()) {
+        for (BenchTest test : build.tests()) {
+          String name = "Bench" + suffix(list.size(), build.name());
+          TestHead head = test.head();
+          String day = head.date().map(LocalDate::toString).orElse("");
+          list.add(
+              List.of(
+                  name, sheet.name(), build.name(), head.title(), day, head.state(), head.notes()));
+          tests.add(new TrainText(name, BenchCsv.write(build.train(test), test)));
+        }
+      }
+    }
+    if (!list.isEmpty()) {
+      list.addFirst(List.of("sheet", "train", "build", "test", "date", "state", "notes"));
+      table(book, "Bench book", list);
+      for (TrainText test : tests) {
+        table(book, test.train(), test.text());
+      }
+    }
+  }
+
+  /** A part of a sheet's name that no other has. */
+  private static String suffix(int k, String name) {
+    String plain = name.replaceAll("[\\[\\]:*?/\\\\']", " ");
     String kept = plain.substring(0, Math.min(plain.length(), MOST_LETTERS - 4)).strip();
     return " " + (k + 1) + " " + kept;
   }
 
   /** A table as it is written as CSV; what reads as a number is one. */
   private static void table(Workbook book, String name, String csv) throws IOException {
-    Worksheet sheet = book.newWorksheet(name);
-    List<CSVRecord> records;
     try (CSVParser parser = CSVParser.parse(csv, CSVFormat.RFC4180)) {
-      records = parser.getRecords();
+      table(book, name, parser.getRecords().stream().map(CSVRecord::toList).toList());
     }
+  }
+
+  private static void table(Workbook book, String name, List<List<String>> records)
+      throws IOException {
+    Worksheet sheet = book.newWorksheet(name);
     int columns = records.getFirst().size();
     int[] widths = new int[columns];
     for (int r = 0; r < records.size(); r++) {

@@ -5,6 +5,8 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
@@ -16,13 +18,20 @@ import org.apache.poi.ss.usermodel.Sheet;
 import org.apache.poi.ss.usermodel.Workbook;
 import org.apache.poi.xssf.usermodel.XSSFWorkbook;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import steadycog.format.demo.TernRock;
+import steadycog.format.table.CountTable;
 import steadycog.notation.Card;
 import steadycog.notation.CardException;
 import steadycog.number.AngularSpeed;
 import steadycog.number.Units;
+import steadycog.search.Candidate;
+import steadycog.search.Hunt;
+import steadycog.search.Wanted;
+import steadycog.search.Wanted.Field;
+import steadycog.search.Watch;
 import steadycog.study.NamedStudy;
 import steadycog.study.Study;
 import steadycog.train.MemberId;
@@ -33,8 +42,12 @@ class BooksTest {
     return NamedStudy.of("Train", Card.read(card.replace(';', '\n')).train());
   }
 
-  private static Workbook opened(NamedStudy... studies) throws IOException {
-    byte[] bytes = Books.write(List.of(studies), Units.USUAL, "1.0");
+  private static Workbook opened(String card) throws Exception {
+    return opened(List.of(steadycog.job.Sheet.of("Train", Card.read(card.replace(';', '\n')))));
+  }
+
+  private static Workbook opened(List<steadycog.job.Sheet> sheets) throws IOException {
+    byte[] bytes = Books.write(sheets, Units.USUAL, "1.0");
     return new XSSFWorkbook(new ByteArrayInputStream(bytes));
   }
 
@@ -88,9 +101,8 @@ class BooksTest {
           """)
   void changedCountsFollow(String card, String member, String from, String to, int teeth)
       throws Exception {
-    NamedStudy before = study(card);
-    try (Workbook book = opened(before)) {
-      agrees(book, before.study());
+    try (Workbook book = opened(card)) {
+      agrees(book, study(card).study());
       row(book.getSheet("Members"), member).orElseThrow().getCell(1).setCellValue(teeth);
       agrees(book, study(card.replace(from, to)).study());
     }
@@ -99,11 +111,8 @@ class BooksTest {
   /** Numbers are numbers, no table is lost, and every sheet prints across with its heads. */
   @Test
   void theDemoIsAWorkbookOfTables() throws IOException {
-    NamedStudy[] trains =
-        TernRock.job().sheets().stream()
-            .filter(sheet -> sheet.card().isPresent())
-            .map(sheet -> NamedStudy.of(sheet.name(), sheet.card().orElseThrow().train()))
-            .toArray(NamedStudy[]::new);
+    List<steadycog.job.Sheet> trains =
+        TernRock.job().sheets().stream().filter(sheet -> sheet.card().isPresent()).toList();
     try (Workbook book = opened(trains)) {
       List<String> tables = List.of("Figures", "Board", "Plan", "Cut sheet");
       int numbers = 0;
@@ -139,8 +148,49 @@ class BooksTest {
 
   @Test
   void aTrainWhoseSpeedsAreNotSettledHasTablesAlone() throws Exception {
-    try (Workbook book = opened(study("planetary sun 24 planet 15 x3 ring 54; drive sun 60 rpm"))) {
+    try (Workbook book = opened("planetary sun 24 planet 15 x3 ring 54; drive sun 60 rpm")) {
       assertEquals("Figures", book.getSheetAt(0).getSheetName());
+    }
+  }
+
+  /** Every test stands on a sheet of its own, by the name that the list of them gives it. */
+  @Test
+  void benchBooksAreListedAndWrittenTestByTest() throws IOException {
+    List<steadycog.job.Sheet> sheets = TernRock.job().sheets();
+    long tests =
+        sheets.stream()
+            .flatMap(s -> s.book().builds().stream())
+            .mapToLong(b -> b.tests().size())
+            .sum();
+    try (Workbook book = opened(sheets)) {
+      Sheet list = book.getSheet("Bench book");
+      assertEquals(tests, list.getLastRowNum());
+      int numbers = 0;
+      for (int k = 1; k <= list.getLastRowNum(); k++) {
+        Sheet test = book.getSheet(list.getRow(k).getCell(0).getStringCellValue());
+        assertTrue(test.getLastRowNum() > 0, test.getSheetName());
+        for (Cell cell : test.getRow(1)) {
+          numbers += cell.getCellType() == CellType.NUMERIC ? 1 : 0;
+        }
+      }
+      assertTrue(numbers > 2 * tests, numbers + " numbers");
+    }
+  }
+
+  /** Read again as a table, each candidate is the card that was found. */
+  @Test
+  void candidatesComeBackAsCards(@TempDir Path folder) throws Exception {
+    Wanted wanted = Wanted.NOTHING.with(Field.TARGET, "13/4").with(Field.KIND, "planetary");
+    List<Candidate> found = Hunt.run(wanted.query(), Watch.NONE).candidates();
+    Path file = folder.resolve("found.xlsx");
+    Files.write(file, Books.found(found, "1.0"));
+    List<CountTable.Line> lines = CountTable.trains(file, "found");
+    assertEquals(found.size(), lines.size());
+    for (int k = 0; k < lines.size(); k++) {
+      String card = lines.get(k).card();
+      assertTrue(card.startsWith(found.get(k).card().replace("\n", "; ")), card);
+      assertEquals(
+          Card.read(found.get(k).card()).train(), Card.read(card.replaceAll(" #.*", "")).train());
     }
   }
 }
