@@ -3,6 +3,7 @@ package steadycog.cli;
 import java.util.List;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
+import steadycog.format.json.Layout;
 import steadycog.format.json.StudyJson;
 import steadycog.job.Job;
 import steadycog.study.NamedStudy;
@@ -34,7 +35,7 @@ final class CheckCommand extends ReportCommand {
   }
 
   @Override
-  String json(List<NamedStudy> studies, boolean cures) {
-    return StudyJson.check(studies, cures);
+  String json(List<NamedStudy> studies, boolean cures, Layout layout) {
+    return StudyJson.check(studies, cures, layout);
   }
 }

@@ -23,6 +23,7 @@ import steadycog.format.csv.FoundCsv;
 import steadycog.format.file.JobFiles;
 import steadycog.format.file.Trouble;
 import steadycog.format.json.FoundJson;
+import steadycog.format.json.Layout;
 import steadycog.format.json.UnreadableException;
 import steadycog.format.table.CountTable;
 import steadycog.format.xlsx.Books;
@@ -198,7 +199,7 @@ final class FindCommand implements Callable<Integer> {
     return ManyCards.run(
         near,
         spec.commandLine().getOut(),
-        job -> new ManyCards.Answer(Exit.DONE, FoundJson.write(changes(job))));
+        job -> new ManyCards.Answer(Exit.DONE, FoundJson.write(changes(job), Layout.LINE)));
   }
 
   private Nearby.Changes changes(Job job) throws UnreadableException {
@@ -222,7 +223,8 @@ final class FindCommand implements Callable<Integer> {
           source.equals("-") ? JobFiles.read(System.in, "train") : JobFiles.open(Path.of(source));
       Nearby.Changes changes = changes(job);
       PrintWriter out = spec.commandLine().getOut();
-      out.print(output.json ? FoundJson.write(changes) : Lines.wrapped(table(changes)));
+      out.print(
+          output.json ? FoundJson.write(changes, Layout.PAGE) : Lines.wrapped(table(changes)));
       out.flush();
       return Exit.DONE;
     } catch (UnreadableException unreadable) {

@@ -7,6 +7,7 @@ import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.ParameterException;
 import picocli.CommandLine.Parameters;
+import steadycog.format.json.Layout;
 import steadycog.job.Job;
 import steadycog.study.NamedStudy;
 
@@ -31,7 +32,7 @@ abstract class ReportCommand implements Callable<Integer> {
 
   abstract String table(List<NamedStudy> studies);
 
-  abstract String json(List<NamedStudy> studies, boolean cures);
+  abstract String json(List<NamedStudy> studies, boolean cures, Layout layout);
 
   /** Refuses options that mean nothing here. */
   void check() {
@@ -60,14 +61,15 @@ abstract class ReportCommand implements Callable<Integer> {
           input.spec.commandLine().getOut(),
           job -> {
             List<NamedStudy> studies = studies(input.chosen(job));
-            return new ManyCards.Answer(CardInput.exitCode(studies), json(studies, cures));
+            return new ManyCards.Answer(
+                CardInput.exitCode(studies), json(studies, cures, Layout.LINE));
           });
     }
     return input.with(
         job -> {
           List<NamedStudy> studies = studies(job);
           if (json) {
-            input.print(json(studies, true));
+            input.print(json(studies, true, Layout.PAGE));
           } else {
             input.tell(table(studies));
           }

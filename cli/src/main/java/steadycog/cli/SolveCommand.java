@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
+import steadycog.format.json.Layout;
 import steadycog.format.json.StudyJson;
 import steadycog.number.Units;
 import steadycog.study.NamedStudy;
@@ -34,7 +35,7 @@ final class SolveCommand extends ReportCommand {
   }
 
   @Override
-  String json(List<NamedStudy> studies, boolean cures) {
-    return StudyJson.solve(studies, cures);
+  String json(List<NamedStudy> studies, boolean cures, Layout layout) {
+    return StudyJson.solve(studies, cures, layout);
   }
 }

@@ -29,6 +29,7 @@ import steadycog.format.file.PieceFile;
 import steadycog.format.html.ReportHtml;
 import steadycog.format.json.CutSheetJson;
 import steadycog.format.json.JobJson;
+import steadycog.format.json.Layout;
 import steadycog.format.json.StudyJson;
 import steadycog.format.json.UnreadableException;
 import steadycog.format.pdf.ReportPdf;
@@ -93,7 +94,7 @@ class OutputFuzzTest {
     Report report = Report.of(job, Section.ALL, Units.USUAL, "2031-05-06");
     Map<String, Callable<String>> outputs = new TreeMap<>();
     outputs.put("solve", () -> StudyJson.solve(all));
-    outputs.put("check", () -> StudyJson.check(all, true));
+    outputs.put("check", () -> StudyJson.check(all, true, Layout.PAGE));
     outputs.put("csv", () -> StudyCsv.write(all));
     outputs.put("sheet json", () -> CutSheetJson.write(all));
     outputs.put("sheet csv", () -> SheetCsv.write(all, any -> Units.USUAL.with(Unit.IN)));

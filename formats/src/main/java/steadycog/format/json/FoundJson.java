@@ -50,7 +50,7 @@ public final class FoundJson {
   }
 
   /** What {@code find --near --json} prints: the same, each with what it changes. */
-  public static String write(Nearby.Changes changes) {
+  public static String write(Nearby.Changes changes, Layout layout) {
     ObjectNode root = JobJson.MAPPER.createObjectNode();
     ArrayNode list = root.putArray("candidates");
     changes.list().forEach(change -> add(list, change.candidate(), change.words()));
@@ -58,7 +58,7 @@ public final class FoundJson {
     root.putObject("rejected");
     rank(root, changes.query());
     root.put("provenBest", changes.whole());
-    return PrettyJson.write(root);
+    return layout.write(root);
   }
 
   private static void add(ArrayNode list, Candidate candidate, @Nullable String changes) {

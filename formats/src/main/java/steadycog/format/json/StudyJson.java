@@ -45,7 +45,7 @@ public final class StudyJson {
    * train with states an object for each under "states", and what is to be said of them together.
    */
   public static String solve(List<NamedStudy> trains) {
-    return solve(trains, true);
+    return solve(trains, true, Layout.PAGE);
   }
 
   /**
@@ -53,13 +53,13 @@ public final class StudyJson {
    *
    * @param cures else they are null
    */
-  public static String solve(List<NamedStudy> trains, boolean cures) {
-    return PrettyJson.write(each(trains, named -> study(named, cures)));
+  public static String solve(List<NamedStudy> trains, boolean cures, Layout layout) {
+    return layout.write(each(trains, named -> study(named, cures)));
   }
 
   /** What {@code check --json} prints: the findings alone, in the same frame. */
-  public static String check(List<NamedStudy> trains, boolean cures) {
-    return PrettyJson.write(
+  public static String check(List<NamedStudy> trains, boolean cures, Layout layout) {
+    return layout.write(
         each(trains, named -> findings(JobJson.MAPPER.createObjectNode(), named, cures)));
   }
 

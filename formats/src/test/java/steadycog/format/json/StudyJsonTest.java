@@ -129,7 +129,8 @@ class StudyJsonTest {
             state back: hold carrier; take ring
             """);
     JsonNode node =
-        JobJson.MAPPER.readTree(StudyJson.check(List.of(NamedStudy.of("x", card.train())), true));
+        JobJson.MAPPER.readTree(
+            StudyJson.check(List.of(NamedStudy.of("x", card.train())), true, Layout.PAGE));
     assertEquals(2, node.get("states").size());
     for (JsonNode state : node.get("states")) {
       JsonNode cure = state.at("/findings/0/cures/0");
