@@ -39,6 +39,9 @@ final class StrainWaveBox extends CentralBox {
 
   private static final int SCREWS = 6;
 
+  /** Of the flexspline's bore, how thick its screws are at least, by judgement. */
+  private static final double SCREW_SHARE = 0.08;
+
   /** Between a screw's head and what is round it, mm. */
   private static final double BESIDE = 0.5;
 
@@ -70,15 +73,15 @@ final class StrainWaveBox extends CentralBox {
               .toList());
     }
 
-    /** How far its heads reach in from the circle and out of it, mm. */
-    double reach() {
-      return screw.head() / 2 + BESIDE;
-    }
-
     Region holes(double diameter) {
       return new Region(
           List.of(), places.stream().map(at -> new Round(at[0], at[1], diameter / 2)).toList());
     }
+  }
+
+  /** How far a head with its room reaches to each side, mm. */
+  private static double beside(Screw screw) {
+    return screw.head() / 2 + BESIDE;
   }
 
   private boolean isCup() {
@@ -92,10 +95,10 @@ final class StrainWaveBox extends CentralBox {
   private Circle circle() {
     Screw screw =
         Screw.usual().stream()
-            .filter(one -> one.diameter() >= 0.08 * tube.bore())
+            .filter(one -> one.diameter() >= SCREW_SHARE * tube.bore())
             .findFirst()
             .orElse(Screw.usual().getLast());
-    double beside = screw.head() / 2 + BESIDE;
+    double beside = beside(screw);
     return Circle.of(
         screw,
         isCup()
@@ -120,7 +123,7 @@ final class StrainWaveBox extends CentralBox {
     Spindle spindle =
         new Spindle(this, drive.waveId(), middle(), List.of(new Seat("generator", from, to, bore)));
     double thin = spindle.thin();
-    double open = isCup() ? circle.radius - circle.reach() : tube.bore();
+    double open = isCup() ? circle.radius - beside(circle.screw) : tube.bore();
     if (open < spindle.collar() + BESIDE) {
       return Optional.of(
           "the bottom of its flexspline has no room for screws round the shaft: a larger module, or"
@@ -129,55 +132,56 @@ final class StrainWaveBox extends CentralBox {
     Optional<BallBearing> pilot = pilot(thin, open);
     int length = Screw.lengthFrom(tube.floor() + thread(circle.screw));
     double plate = Math.max(thick(plateMm(drive.flexId()), pilot), length - tube.floor() + BEHIND);
-    double back = isCup() ? tube.bore() + tube.wall() : circle.radius + circle.reach() + BESIDE;
+    double back =
+        isCup() ? tube.bore() + tube.wall() : circle.radius + beside(circle.screw) + BESIDE;
     double teeth = geometry.circularRoot() * m;
     double radius = Math.max(teeth, back) + AIR;
     Shell shell = Shell.round(room(radius), 2 * teeth, train.sizes().housing());
     Optional<BallBearing> bearing =
         Spindle.bearing(this, List.of(drive.waveId()), thin, outside -> outside / 2 + LIP < radius);
-    double seat = from - COLLAR;
-    Block front = front(shell, bearing, thin, spindle.collar(), seat, from);
-    double low = seat - thickness(shell, bearing);
-    made(
-        Piece.FRAME,
-        "front plate",
-        "",
-        front.hole(x, y, teeth, from - PLAY, from).slabs(),
-        Stand.at(0, 0, 0, 0));
-    double foot = motor(shell, low, x, y);
+    End near = new End(from - COLLAR, bearing, shell.wall(), Piece.FRAME);
+    double foot = front(shell, near, spindle, from, teeth);
     layer(shell, drive.circularId());
     generator(bore, stand);
-    double near = to + tube.tube();
-    double far = near + tube.floor();
     double hole = pilot.map(one -> (double) one.outside()).orElse(thin + room) / 2;
     flexspline(flex, stand, to - from, circle, back, hole);
+    double far = to + tube.below();
     screws(
         drive.flexId(),
         "flexspline screw",
         circle.screw,
-        near,
+        to + tube.tube(),
         true,
         tube.floor(),
         length,
         on(circle.places, drive.flexId(), x, y),
         Optional.of(into("output")));
-    double face = far + plate + AIR;
-    Outgoing out = outgoing(drive.flexId(), thin, 2 * tube.bore());
-    wall(shell, "rear wall", to, face);
     Block body =
         new Block(far, far + plate, Region.disc(back))
             .through(circle.places, circle.screw.core() / 2);
+    double face = far + plate + AIR;
+    wall(shell, "rear wall", to, face);
+    Outgoing out = outgoing(drive.flexId(), thin, 2 * tube.bore());
     List<Slab> output = new ArrayList<>(piloted(body, pilot, thin, far, far + plate).slabs());
     output.addAll(goOut(drive.flexId(), out, shell, far + plate, face));
     made(drive.flexId(), "output", "screwed to the flexspline", output, middle());
-    spindle.build(
-        "shaft",
-        new End(seat, bearing, shell.wall(), Piece.FRAME),
-        far(far, plate, pilot, drive.flexId()),
-        LIP,
-        0);
+    spindle.build("shaft", near, far(far, plate, pilot, drive.flexId()), LIP, 0);
     clamp(shell, foot, face + rear(out));
     return Optional.empty();
+  }
+
+  /**
+   * The front plate, open before the teeth, and what a motor needs before it.
+   *
+   * @param from where the teeth begin
+   * @return where the frontmost layer begins
+   */
+  private double front(Shell shell, End near, Spindle spindle, double from, double teeth) {
+    Block front =
+        front(shell, near.bearing(), spindle.thin(), spindle.collar(), near.face(), from)
+            .hole(x, y, teeth, from - PLAY, from);
+    made(Piece.FRAME, "front plate", "", front.slabs(), Stand.at(0, 0, 0, 0));
+    return motor(shell, near.face() - thickness(shell, near.bearing()), x, y);
   }
 
   private Bore bore() {
