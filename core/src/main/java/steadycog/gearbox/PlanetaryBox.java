@@ -23,7 +23,10 @@ import steadycog.train.MemberId;
 import steadycog.train.Planetary;
 import steadycog.train.Train;
 
-/** A planetary set: a carrier of two plates tied together round its planets, its ring a layer. */
+/**
+ * A planetary set: a carrier of two plates tied together round its planets. What is held, ring or
+ * the carrier's front plate, is a layer of the housing.
+ */
 final class PlanetaryBox extends CentralBox {
   /** Pins go into the plates but for a floor of so much, mm. */
   private static final double FLOOR = 1;
@@ -61,21 +64,23 @@ final class PlanetaryBox extends CentralBox {
     List<MemberId> rings = bodies(true);
     List<MemberId> held = rings.stream().filter(this::isHeld).toList();
     List<MemberId> loose = rings.stream().filter(ring -> !isHeld(ring)).toList();
+    boolean star = isHeld(carrier) && rings.size() == 1;
     Optional<MemberId> out =
         Stream.concat(loose.stream(), Stream.of(carrier)).filter(this::isTaken).findFirst();
     if (suns.size() != 1 || !isTaken(suns.getFirst())) {
       return Optional.of("it is made for one sun that drives or is driven");
-    } else if (held.size() != 1 || out.isEmpty()) {
+    } else if ((held.size() != 1 && !star) || out.isEmpty() || isHeld(out.get())) {
       return Optional.of(
-          "it is made for a held ring, and an output at the carrier or another ring");
+          "it is made for a held ring, and an output at the carrier or another ring; or for a held"
+              + " carrier and one ring");
     } else if (loose.size() > 1 || (loose.size() == 1 && out.get().equals(carrier))) {
       return Optional.of(loose.getFirst() + " turns idly: leave it out");
     } else if (rings.stream().anyMatch(ring -> Rims.of(train).containsValue(ring))) {
       return Optional.of("a wheel is cut round its ring");
-    } else if (!loose.isEmpty() && low(loose.getFirst()) < low(held.getFirst())) {
+    } else if (!star && !loose.isEmpty() && low(loose.getFirst()) < low(held.getFirst())) {
       return Optional.of("the ring of the first row turns: hold it, and take off at the second");
     }
-    return build(suns.getFirst(), held.getFirst(), loose);
+    return build(suns.getFirst(), held.stream().findFirst(), loose);
   }
 
   /** Bodies of planets: of two rows one, of pairs two. */
@@ -100,7 +105,7 @@ final class PlanetaryBox extends CentralBox {
     return last.stands().getFirst().z() + last.slabs().getLast().to();
   }
 
-  private Optional<String> build(MemberId sun, MemberId held, List<MemberId> loose) {
+  private Optional<String> build(MemberId sun, Optional<MemberId> held, List<MemberId> loose) {
     PlacedCarrier placed =
         layout.carriers().stream()
             .filter(one -> one.id().equals(carrier))
@@ -123,7 +128,7 @@ final class PlanetaryBox extends CentralBox {
 
   private void put(
       MemberId sun,
-      MemberId held,
+      Optional<MemberId> held,
       List<MemberId> loose,
       PlacedCarrier placed,
       Bore bore,
@@ -152,7 +157,12 @@ final class PlanetaryBox extends CentralBox {
     Optional<Flange> flange =
         free ? Optional.of(flange(out, far + plate, radius)) : Optional.empty();
     double widest = Math.max(radius, flange.map(Flange::outer).orElse(0.0));
-    double root = of(held).stream().mapToDouble(piece -> inner(piece)).max().orElseThrow();
+    double root =
+        held.stream()
+            .flatMap(ring -> of(ring).stream())
+            .mapToDouble(PlanetaryBox::inner)
+            .max()
+            .orElse(0);
     Shell shell =
         Shell.round(
             room(Math.max(widest + AIR, root)),
@@ -168,14 +178,24 @@ final class PlanetaryBox extends CentralBox {
         front(shell, bearing, thin, spindle.collar(), face, face).slabs(),
         Stand.at(0, 0, 0, 0));
     double foot = motor(shell, face - thickness(shell, bearing), x, y);
-    wall(shell, "front wall", face, low(held));
-    layer(shell, held);
+    wall(shell, "front wall", face, held.map(this::low).orElse(near - plate));
+    held.ifPresent(ring -> layer(shell, ring));
     Stream.concat(Stream.of(sun), planets().stream())
         .flatMap(b -> of(b).stream())
         .forEach(this::take);
     pins(placed, near - plate + FLOOR, far + (free ? plate : thick) - FLOOR);
-    frontPlate(ties, radius, near - plate, near, free, spindle.collar(), sun);
-    Outgoing outgoing = outgoing(out, thin, 2 * root);
+    if (held.isEmpty()) {
+      Block layer = plate(shell, near - plate, near, Layer.INNER);
+      frontPlate(ties, layer, x, y, near - plate, near, spindle.collar() + AIR / 2);
+    } else {
+      double hole = spindle.collar() + (free ? Math.max(room, 0.02) : AIR) / 2;
+      Block disc = new Block(near - plate, near, Region.disc(radius));
+      frontPlate(ties, disc, 0, 0, near - plate, near, hole);
+      if (free) {
+        bush(carrier, sun, near - plate, near, spindle.collar());
+      }
+    }
+    Outgoing outgoing = outgoing(out, thin, held.isPresent() ? 2 * root : widest);
     double end;
     List<Slab> rear = new ArrayList<>();
     rear.addAll(ties.posts(near, far, plate));
@@ -196,12 +216,14 @@ final class PlanetaryBox extends CentralBox {
     } else {
       rear.addAll(body.through(List.of(new double[] {0, 0}), spindle.reach() + room / 2).slabs());
       made(carrier, "carrier rear plate", "its posts tie the plates", rear, middle());
-      bush(carrier, sun, far, far + plate, spindle.reach());
+      if (held.isPresent()) {
+        bush(carrier, sun, far, far + plate, spindle.reach());
+      }
       Flange drum = flange.get();
       end = drum.face() + thick + drum.screw().height() + AIR;
       flange(drum, out, thick, pilot, thin, goOut(out, outgoing, shell, drum.face() + thick, end));
     }
-    wall(shell, "rear wall", high(held), end);
+    wall(shell, "rear wall", held.map(this::high).orElse(near), end);
     spindle.build(
         "shaft",
         new End(face, bearing, shell.wall(), Piece.FRAME),
@@ -271,25 +293,26 @@ final class PlanetaryBox extends CentralBox {
         ties.at(), ties.screw().core() / 2, from, Math.max(from, ties.end(near, plate)));
   }
 
+  /**
+   * The plate before the planets.
+   *
+   * @param block without holes but those of the housing, if it is a layer of that
+   * @param dx where the axis is in it, mm
+   * @param dy where the axis is in it, mm
+   * @param hole radius of that for the shaft, mm
+   */
   private void frontPlate(
-      Ties ties, double radius, double from, double to, boolean free, double collar, MemberId sun) {
+      Ties ties, Block block, double dx, double dy, double from, double to, double hole) {
     PlacedCarrier placed =
         layout.carriers().stream()
             .filter(one -> one.id().equals(carrier))
             .findFirst()
             .orElseThrow();
-    Block block =
-        new Block(from, to, Region.disc(radius))
-            .through(ties.at(), ties.screw().hole() / 2)
-            .through(
-                List.of(new double[] {0, 0}), collar + (free ? Math.max(room, 0.02) : AIR) / 2);
+    block.through(moved(ties.at(), dx, dy), ties.screw().hole() / 2).hole(dx, dy, hole, from, to);
     for (MemberId planet : planets()) {
-      block.hole(pinsOf(placed, planet), pin(planet) / 2, from + FLOOR, to);
+      block.hole(moved(pinsOf(placed, planet), dx, dy), pin(planet) / 2, from + FLOOR, to);
     }
-    made(carrier, "carrier front plate", "", block.slabs(), middle());
-    if (free) {
-      bush(carrier, sun, from, to, collar);
-    }
+    made(carrier, "carrier front plate", "", block.slabs(), Stand.at(x - dx, y - dy, 0, 0));
     screws(
         carrier,
         "tie screw",
@@ -300,6 +323,10 @@ final class PlanetaryBox extends CentralBox {
         ties.length(to - from),
         on(ties.at(), carrier, x, y),
         Optional.of(into("carrier rear plate")));
+  }
+
+  private static List<double[]> moved(List<double[]> places, double dx, double dy) {
+    return places.stream().map(at -> new double[] {at[0] + dx, at[1] + dy}).toList();
   }
 
   private Flange flange(MemberId ring, double carrierEnd, double carrierRadius) {

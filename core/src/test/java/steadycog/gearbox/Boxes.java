@@ -40,9 +40,13 @@ final class Boxes {
       "strainwave nominal 30 hat; module 0.5 mm; clearance printed; drive wave; hold circular;"
           + " take flex";
 
-  static final List<String> ALL = List.of(WINCH, FILTER, FOCUSER, AZIMUTH, TIGHT, ALTITUDE, HAT);
+  /** Its carrier stands still, the ring goes out the other way. */
+  static final String STAR = FILTER.replace("hold ring; take carrier", "hold carrier; take ring");
 
-  static final List<String> CENTRAL = List.of(FILTER, FOCUSER, AZIMUTH, ALTITUDE);
+  static final List<String> ALL =
+      List.of(WINCH, FILTER, FOCUSER, AZIMUTH, TIGHT, ALTITUDE, HAT, STAR);
+
+  static final List<String> CENTRAL = List.of(FILTER, FOCUSER, AZIMUTH, ALTITUDE, STAR);
 
   private Boxes() {}
 
@@ -105,7 +109,9 @@ final class Boxes {
             + " x2 ring "
             + (sun + 2 * planet)
             + sizes
-            + "; drive sun; hold ring; take carrier";
+            + (random.nextBoolean()
+                ? "; drive sun; hold ring; take carrier"
+                : "; drive sun; hold carrier; take ring");
       }
       case 2 -> {
         int planet = 20 + random.nextInt(10);
