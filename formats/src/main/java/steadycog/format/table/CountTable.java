@@ -60,9 +60,9 @@ public final class CountTable {
           "card");
 
   private final List<String> heads;
-  private final List<Rows> rows;
+  private final List<TableRow> rows;
 
-  private CountTable(List<String> heads, List<Rows> rows) {
+  private CountTable(List<String> heads, List<TableRow> rows) {
     this.heads = heads;
     this.rows = rows;
   }
@@ -79,7 +79,7 @@ public final class CountTable {
   /** Whether {@code file} is named as a table. */
   public static boolean isTable(Path file) {
     String name = file.toString().toLowerCase(Locale.ROOT);
-    return name.endsWith(".csv") || name.endsWith(Rows.WORKBOOK);
+    return name.endsWith(".csv") || name.endsWith(TableRow.WORKBOOK);
   }
 
   /**
@@ -90,12 +90,12 @@ public final class CountTable {
    */
   public static List<Line> trains(Path file, String called)
       throws IOException, UnreadableException {
-    CountTable table = of(Rows.of(file));
+    CountTable table = of(TableRow.of(file));
     if (table.has(DRIVER) && table.has(DRIVEN)) {
       return List.of(table.stages(called));
     }
     List<Line> lines = new ArrayList<>();
-    for (Rows row : table.rows) {
+    for (TableRow row : table.rows) {
       String name = table.cell(row, NAME);
       lines.add(
           new Line(
@@ -112,7 +112,7 @@ public final class CountTable {
    * @throws UnreadableException if it has no column of teeth, or a cell is no number, with the row
    */
   public static String stock(Path file) throws IOException, UnreadableException {
-    List<Rows> all = Rows.of(file);
+    List<TableRow> all = TableRow.of(file);
     int head = 0;
     while (head < all.size() && !heads(all.get(head)).contains(TEETH)) {
       head++;
@@ -128,7 +128,7 @@ public final class CountTable {
             ? new CountTable(List.of(TEETH), all)
             : new CountTable(heads(all.get(head)), all.subList(head + 1, all.size()));
     List<String> wheels = new ArrayList<>();
-    for (Rows row : table.rows) {
+    for (TableRow row : table.rows) {
       String teeth = table.cell(row, TEETH);
       String pieces = table.cell(row, PIECES);
       if (!teeth.matches("\\d+i?") || !pieces.matches("\\d*")) {
@@ -147,11 +147,11 @@ public final class CountTable {
     return String.join(", ", wheels);
   }
 
-  private static boolean isCount(Rows row) {
+  private static boolean isCount(TableRow row) {
     return row.cells().getFirst().matches("\\d+i?");
   }
 
-  private static CountTable of(List<Rows> all) throws UnreadableException {
+  private static CountTable of(List<TableRow> all) throws UnreadableException {
     for (int k = 0; k < Math.min(all.size(), MOST_BEFORE_HEADS); k++) {
       CountTable table = new CountTable(heads(all.get(k)), all.subList(k + 1, all.size()));
       if (table.says()) {
@@ -172,7 +172,7 @@ public final class CountTable {
         1, 1, "no row of heads says how wheels mesh: expected one of " + String.join("; ", WAYS));
   }
 
-  private static List<String> heads(Rows row) {
+  private static List<String> heads(TableRow row) {
     return row.cells().stream()
         .map(cell -> isWheel(cell) ? cell : cell.toLowerCase(Locale.ROOT))
         .map(cell -> ALSO.getOrDefault(cell, cell))
@@ -198,7 +198,7 @@ public final class CountTable {
         || (has("A") && has("B"));
   }
 
-  private String cell(Rows row, String head) {
+  private String cell(TableRow row, String head) {
     int at = heads.indexOf(head);
     return at < 0 || at >= row.cells().size() ? "" : row.cells().get(at);
   }
@@ -214,7 +214,7 @@ public final class CountTable {
         "parallel " + chain + rest(rows.getFirst(), DRIVER, DRIVEN));
   }
 
-  private String card(Rows row) {
+  private String card(TableRow row) {
     if (!cell(row, CARD).isEmpty()) {
       return cell(row, CARD).replaceAll("\\s*\n\\s*", "; ") + rest(row, CARD);
     } else if (has("planet")) {
@@ -233,7 +233,7 @@ public final class CountTable {
     return chain(row);
   }
 
-  private String words(Rows row, String... heads) {
+  private String words(TableRow row, String... heads) {
     StringBuilder text = new StringBuilder();
     for (String head : heads) {
       text.append(word(row, head));
@@ -242,7 +242,7 @@ public final class CountTable {
   }
 
   /** A then B, C then D: two by two on one shaft. */
-  private String chain(Rows row) {
+  private String chain(TableRow row) {
     StringBuilder text = new StringBuilder("parallel");
     List<String> wheels = heads.stream().filter(CountTable::isWheel).sorted().toList();
     List<String> counted = wheels.stream().filter(head -> !cell(row, head).isEmpty()).toList();
@@ -252,13 +252,13 @@ public final class CountTable {
     return text + rest(row, wheels.toArray(String[]::new));
   }
 
-  private String word(Rows row, String head) {
+  private String word(TableRow row, String head) {
     String cell = cell(row, head);
     return cell.isEmpty() ? "" : " " + head + " " + cell;
   }
 
   /** Statements of the card, and whatever else stands in the row as a comment: nothing is lost. */
-  private String rest(Rows row, String... said) {
+  private String rest(TableRow row, String... said) {
     StringBuilder text = new StringBuilder();
     List<String> notes = new ArrayList<>();
     for (String head : STATEMENTS) {

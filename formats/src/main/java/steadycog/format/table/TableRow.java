@@ -30,7 +30,7 @@ import steadycog.format.json.UnreadableException;
  * @param number in the file, from 1
  * @param cells without blanks round them; an empty one is an empty text
  */
-record Rows(int number, List<String> cells) {
+record TableRow(int number, List<String> cells) {
   static final String WORKBOOK = ".xlsx";
 
   /** Far above any list that a person keeps. */
@@ -39,7 +39,7 @@ record Rows(int number, List<String> cells) {
   private static final int MOST_BYTES = 16 * 1024 * 1024;
   private static final String MARK = "\ufeff";
 
-  Rows {
+  TableRow {
     cells = List.copyOf(cells);
   }
 
@@ -48,13 +48,13 @@ record Rows(int number, List<String> cells) {
    *
    * @throws UnreadableException if it is neither, or too large
    */
-  static List<Rows> of(Path file) throws IOException, UnreadableException {
+  static List<TableRow> of(Path file) throws IOException, UnreadableException {
     if (Files.size(file) > MOST_BYTES) {
       throw new UnreadableException(1, 1, "larger than 16 MB: not a table of tooth counts");
     }
     byte[] bytes = Files.readAllBytes(file);
     boolean book = file.toString().toLowerCase(Locale.ROOT).endsWith(WORKBOOK);
-    List<Rows> all = book ? ofBook(bytes) : ofText(bytes);
+    List<TableRow> all = book ? ofBook(bytes) : ofText(bytes);
     if (all.size() > MOST) {
       throw new UnreadableException(1, 1, "more than " + MOST + " rows");
     }
@@ -63,7 +63,7 @@ record Rows(int number, List<String> cells) {
         .toList();
   }
 
-  private static List<Rows> ofText(byte[] bytes) throws IOException, UnreadableException {
+  private static List<TableRow> ofText(byte[] bytes) throws IOException, UnreadableException {
     String text;
     try {
       text = StandardCharsets.UTF_8.newDecoder().decode(ByteBuffer.wrap(bytes)).toString();
@@ -78,11 +78,11 @@ record Rows(int number, List<String> cells) {
             .setIgnoreEmptyLines(false)
             .setTrim(true)
             .get();
-    List<Rows> all = new ArrayList<>();
+    List<TableRow> all = new ArrayList<>();
     try (CSVParser parser = CSVParser.parse(plain, format)) {
       long line = 1;
       for (CSVRecord row : parser) {
-        all.add(new Rows((int) line, row.toList()));
+        all.add(new TableRow((int) line, row.toList()));
         line = parser.getCurrentLineNumber() + 1;
       }
     } catch (IOException | UncheckedIOException bad) {
@@ -106,12 +106,12 @@ record Rows(int number, List<String> cells) {
     return text.chars().filter(c -> c == sign).count();
   }
 
-  private static List<Rows> ofBook(byte[] bytes) throws UnreadableException {
-    List<Rows> all = new ArrayList<>();
+  private static List<TableRow> ofBook(byte[] bytes) throws UnreadableException {
+    List<TableRow> all = new ArrayList<>();
     try (InputStream in = new ByteArrayInputStream(bytes);
         ReadableWorkbook book = new ReadableWorkbook(in);
         Stream<Row> rows = book.getFirstSheet().openStream()) {
-      rows.limit(MOST + 1L).forEach(row -> all.add(new Rows(row.getRowNum(), cells(row))));
+      rows.limit(MOST + 1L).forEach(row -> all.add(new TableRow(row.getRowNum(), cells(row))));
     } catch (IOException | RuntimeException bad) {
       throw new UnreadableException(1, 1, "no .xlsx workbook, or a damaged one: save it anew");
     }
@@ -121,7 +121,7 @@ record Rows(int number, List<String> cells) {
   private static List<String> cells(Row row) {
     List<String> cells = new ArrayList<>();
     for (int k = 0; k < row.getCellCount(); k++) {
-      cells.add(row.getOptionalCell(k).map(Rows::text).orElse("").strip());
+      cells.add(row.getOptionalCell(k).map(TableRow::text).orElse("").strip());
     }
     return cells;
   }
