@@ -132,11 +132,11 @@ final class FindCommand implements Callable<Integer> {
   private int find() {
     Wanted wanted = wanted();
     Found found = Hunt.run(wanted.query(), Watch.NONE);
-    List<Hint> hints = found.candidates().isEmpty() ? Loosen.of(wanted, Watch.NONE) : List.of();
-    PrintWriter out = spec.commandLine().getOut();
     if (target != null) {
       return write(target, found);
     }
+    List<Hint> hints = found.candidates().isEmpty() ? Loosen.of(wanted, Watch.NONE) : List.of();
+    PrintWriter out = spec.commandLine().getOut();
     out.print(
         output.json
             ? FoundJson.write(found, hints)

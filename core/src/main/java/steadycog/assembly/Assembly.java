@@ -316,10 +316,7 @@ public final class Assembly {
   }
 
   private Region bent(MemberId flex, double[] choice) {
-    Flexing flexing = Flexing.of(train, flex);
-    return flexing.bent(
-        2 * Math.PI * motion.turns(flexing.generator(), choice),
-        2 * Math.PI * motion.turns(flex, choice),
-        chord);
+    return Flexing.of(train, flex)
+        .bent(member -> 2 * Math.PI * motion.turns(member, choice), chord);
   }
 }

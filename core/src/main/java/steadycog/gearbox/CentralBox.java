@@ -68,6 +68,13 @@ abstract sealed class CentralBox extends Box permits PlanetaryBox, CycloidalBox,
         .orElseThrow();
   }
 
+  /** The bore that the card states for a member or its shaft. */
+  final Optional<Bore> stated(MemberId member) {
+    return Optional.of(Shafts.hole(train, member))
+        .filter(Shafts.Hole::stated)
+        .flatMap(Shafts.Hole::bore);
+  }
+
   final boolean isHeld(MemberId member) {
     return train.rolesInForce().holds().contains(member);
   }
@@ -109,10 +116,7 @@ abstract sealed class CentralBox extends Box permits PlanetaryBox, CycloidalBox,
    * @param ring diameter of what is held, mm
    */
   final Outgoing outgoing(MemberId member, double input, double ring) {
-    Optional<Bore> said =
-        Optional.of(Shafts.hole(train, member))
-            .filter(Shafts.Hole::stated)
-            .flatMap(Shafts.Hole::bore);
+    Optional<Bore> said = stated(member);
     double wanted =
         said.map(one -> 2 * Bores.reach(one)).orElse(Math.max(THICKER * input, SHARE * ring));
     BallBearing bearing =

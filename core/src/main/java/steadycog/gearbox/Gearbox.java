@@ -132,12 +132,7 @@ public record Gearbox(
     if (!one.piece().isFlexible()) {
       return one;
     }
-    Flexing flexing = Flexing.of(train, one.member());
-    Region now =
-        flexing.bent(
-            turned.applyAsDouble(flexing.generator()),
-            turned.applyAsDouble(one.member()),
-            Assembly.chord(train));
+    Region now = Flexing.of(train, one.member()).bent(turned, Assembly.chord(train));
     return new Component(one.piece().bent(now), one.size(), one.fastening());
   }
 

@@ -83,6 +83,13 @@ final class PlanetaryBox extends CentralBox {
     return build(suns.getFirst(), held.stream().findFirst(), loose);
   }
 
+  private PlacedCarrier placed() {
+    return layout.carriers().stream()
+        .filter(one -> one.id().equals(carrier))
+        .findFirst()
+        .orElseThrow();
+  }
+
   /** Bodies of planets: of two rows one, of pairs two. */
   private List<MemberId> planets() {
     return set.paired() ? set.planetIds() : set.planetIds().subList(0, 1);
@@ -106,11 +113,7 @@ final class PlanetaryBox extends CentralBox {
   }
 
   private Optional<String> build(MemberId sun, Optional<MemberId> held, List<MemberId> loose) {
-    PlacedCarrier placed =
-        layout.carriers().stream()
-            .filter(one -> one.id().equals(carrier))
-            .findFirst()
-            .orElseThrow();
+    PlacedCarrier placed = placed();
     x = placed.x() * module;
     y = placed.y() * module;
     Optional<Bore> bore = Blank.of(train, sun).bore();
@@ -303,11 +306,7 @@ final class PlanetaryBox extends CentralBox {
    */
   private void frontPlate(
       Ties ties, Block block, double dx, double dy, double from, double to, double hole) {
-    PlacedCarrier placed =
-        layout.carriers().stream()
-            .filter(one -> one.id().equals(carrier))
-            .findFirst()
-            .orElseThrow();
+    PlacedCarrier placed = placed();
     block.through(moved(ties.at(), dx, dy), ties.screw().hole() / 2).hole(dx, dy, hole, from, to);
     for (MemberId planet : planets()) {
       block.hole(moved(pinsOf(placed, planet), dx, dy), pin(planet) / 2, from + FLOOR, to);

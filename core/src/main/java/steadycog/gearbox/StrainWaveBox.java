@@ -185,9 +185,7 @@ final class StrainWaveBox extends CentralBox {
   }
 
   private Bore bore() {
-    return Optional.of(Shafts.hole(train, drive.waveId()))
-        .filter(Shafts.Hole::stated)
-        .flatMap(Shafts.Hole::bore)
+    return stated(drive.waveId())
         .orElseGet(
             () -> new Bore.Round(Shafts.usualFrom(SHAFT_SHARE * 2 * tube.bore()).getFirst()));
   }

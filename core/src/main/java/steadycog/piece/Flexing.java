@@ -1,6 +1,7 @@
 package steadycog.piece;
 
 import java.util.List;
+import java.util.function.ToDoubleFunction;
 import steadycog.shape.StrainGeometry;
 import steadycog.train.MemberId;
 import steadycog.train.StrainWave;
@@ -27,10 +28,6 @@ public final class Flexing {
     return new Flexing(train, (StrainWave) train.partOf(flex));
   }
 
-  public MemberId generator() {
-    return drive.waveId();
-  }
-
   /**
    * Its section about its own axis, as seen from itself.
    *
@@ -46,6 +43,15 @@ public final class Flexing {
             List.of(geometry.inside(lobe, 1, depth, points(chord)).scaled(moduleMm)), List.of());
     return bore.within(
         new Region(List.of(geometry.flexInMesh(lobe, 1, thinning).scaled(moduleMm)), List.of()));
+  }
+
+  /**
+   * The same after turning.
+   *
+   * @param turned by how much any member has turned since the marks stood at twelve, radians
+   */
+  public Region bent(ToDoubleFunction<MemberId> turned, double chord) {
+    return bent(turned.applyAsDouble(drive.waveId()), turned.applyAsDouble(drive.flexId()), chord);
   }
 
   /**

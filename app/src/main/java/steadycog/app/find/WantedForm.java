@@ -188,7 +188,7 @@ final class WantedForm extends VBox {
     table.setOnAction(
         e ->
             dialogs
-                .askRead("Table of wheels", List.of(".csv", ".xlsx"))
+                .askRead("Table of wheels", CountTable.ENDINGS)
                 .ifPresent(file -> take(file, text)));
     HBox.setHgrow(text, Priority.ALWAYS);
     return new HBox(4, text, table);

@@ -11,6 +11,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.stream.Stream;
 import steadycog.format.json.JobJson;
 import steadycog.format.json.UnreadableException;
 import steadycog.format.table.CountTable;
@@ -27,6 +28,11 @@ public final class JobFiles {
 
   /** The ending of plain cards. */
   public static final String CARD_ENDING = ".txt";
+
+  /** Of all that can be opened, longer ones first. */
+  private static final List<String> ENDINGS =
+      Stream.concat(Stream.of(JOB_ENDING, ".json", CARD_ENDING), CountTable.ENDINGS.stream())
+          .toList();
 
   /** Far above any real job, far below what would trouble the machine. */
   public static final int MOST_BYTES = 16 * 1024 * 1024;
@@ -169,7 +175,7 @@ public final class JobFiles {
   /** The file's name without its ending: {@code winch} for {@code winch.cog.json}. */
   public static String plainName(String file) {
     String lower = file.toLowerCase(Locale.ROOT);
-    for (String ending : List.of(JOB_ENDING, ".json", CARD_ENDING, ".csv", ".xlsx")) {
+    for (String ending : ENDINGS) {
       if (lower.endsWith(ending) && lower.length() > ending.length()) {
         return file.substring(0, file.length() - ending.length());
       }

@@ -1,6 +1,7 @@
 package steadycog.format.json;
 
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import com.fasterxml.jackson.databind.util.RawValue;
 
 /** Answers about many cards, a line of JSON each. */
 public final class LinesJson {
@@ -15,8 +16,10 @@ public final class LinesJson {
    * @param result JSON that the command prints of it alone, in one line
    */
   public static String line(String file, int number, int exit, String result) {
-    String head = head(file, number, exit).putNull("error").toString();
-    return head.substring(0, head.length() - 1) + ",\"result\":" + result + "}\n";
+    ObjectNode root = head(file, number, exit);
+    root.putNull("error");
+    root.putRawValue("result", new RawValue(result));
+    return root + "\n";
   }
 
   /**

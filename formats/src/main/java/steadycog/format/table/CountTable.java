@@ -18,6 +18,9 @@ import steadycog.format.json.UnreadableException;
  * row is a stage (driver, driven), or the wheels that there are (teeth, pieces).
  */
 public final class CountTable {
+  /** How the names of tables end. */
+  public static final List<String> ENDINGS = List.of(".csv", TableRow.WORKBOOK);
+
   /** Of a job that is opened; scripts take more, a card a row. */
   public static final int MOST_TRAINS = 500;
 
@@ -79,7 +82,7 @@ public final class CountTable {
   /** Whether {@code file} is named as a table. */
   public static boolean isTable(Path file) {
     String name = file.toString().toLowerCase(Locale.ROOT);
-    return name.endsWith(".csv") || name.endsWith(TableRow.WORKBOOK);
+    return ENDINGS.stream().anyMatch(name::endsWith);
   }
 
   /**
