@@ -83,6 +83,13 @@ final class GearboxCommand implements Callable<Integer> {
     }
     StringBuilder text = new StringBuilder(table.toString());
     text.append("\nMade: ").append(Figures.significant(whole.bill().grams(), 3)).append(" g.\n");
+    text.append(whole.gearbox().fits()).append('\n');
+    List<String> leftOut = whole.gearbox().housing().leftOut();
+    if (!leftOut.isEmpty()) {
+      text.append("Left out, as the card has it: ")
+          .append(String.join(", ", leftOut))
+          .append(".\n");
+    }
     if (!whole.proof().order().isEmpty()) {
       text.append("\nIt goes together so, the drive end below:\n");
       int step = 1;

@@ -16,6 +16,7 @@ import steadycog.piece.Region.Round;
 import steadycog.piece.Slab;
 import steadycog.shape.Drives;
 import steadycog.shape.FaceLayout;
+import steadycog.train.BallBearing;
 import steadycog.train.Clearance.Gap;
 import steadycog.train.Housing;
 import steadycog.train.MemberId;
@@ -50,6 +51,9 @@ abstract sealed class Box permits ParallelBox, CentralBox {
   /** Added to the diameter of holes in which something turns or is pushed, mm. */
   final double room;
 
+  /** Added to the diameter of holes that something is pressed into, mm. */
+  final double fit;
+
   final List<Component> all = new ArrayList<>();
   final List<Support> supports = new ArrayList<>();
   Housing housing = Housing.NONE;
@@ -60,6 +64,7 @@ abstract sealed class Box permits ParallelBox, CentralBox {
     this.chord = chord;
     module = Drives.moduleMm(train);
     room = train.sizes().clearance().mm(Gap.BORE);
+    fit = train.sizes().clearance().mm(Gap.SEAT);
     pieces = Pieces.of(train, layout, chord);
   }
 
@@ -203,6 +208,11 @@ abstract sealed class Box permits ParallelBox, CentralBox {
     return new Fastening(List.of(name), true);
   }
 
+  /** Radius of the hole that a bearing is pressed into, mm. */
+  final double seat(BallBearing one) {
+    return (one.outside() + fit) / 2;
+  }
+
   /** How far a screw should go into a thread, mm. */
   static double thread(Screw screw) {
     return 1.5 * screw.diameter();
@@ -225,7 +235,7 @@ abstract sealed class Box permits ParallelBox, CentralBox {
             .through(shell.boltsAt(), (tapped ? screw.core() : screw.hole()) / 2)
             .hole(
                 shell.dowelsAt(),
-                shell.dowel() / 2,
+                shell.dowelHole(),
                 layer == Layer.FRONT ? low + BLIND : low,
                 layer == Layer.REAR ? high - BLIND : high);
     return layer == Layer.FRONT ? block.through(shell.feetAt(), screw.hole() / 2) : block;

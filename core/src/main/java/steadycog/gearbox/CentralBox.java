@@ -97,7 +97,7 @@ abstract sealed class CentralBox extends Box permits PlanetaryBox, CycloidalBox,
   final Block piloted(
       Block plate, Optional<BallBearing> pilot, double thin, double from, double to) {
     return pilot
-        .map(one -> plate.hole(0, 0, one.outside() / 2.0, from, from + one.width()))
+        .map(one -> plate.hole(0, 0, seat(one), from, from + one.width()))
         .orElseGet(() -> plate.hole(0, 0, (thin + room) / 2, from, to - FLOOR));
   }
 
@@ -151,7 +151,7 @@ abstract sealed class CentralBox extends Box permits PlanetaryBox, CycloidalBox,
     Block rear =
         plate(shell, face, outer, Layer.REAR)
             .hole(x, y, Spindle.relief(one), face, outer)
-            .hole(x, y, one.outside() / 2.0, face, seat);
+            .hole(x, y, seat(one), face, seat);
     made(Piece.FRAME, "rear plate", "", rear.slabs(), Stand.at(0, 0, 0, 0));
     bought(
         Piece.FRAME,
@@ -233,15 +233,11 @@ abstract sealed class CentralBox extends Box permits PlanetaryBox, CycloidalBox,
       BallBearing one = bearing.get();
       plate
           .hole(x, y, Spindle.relief(one), low, seat)
-          .hole(x, y, one.outside() / 2.0, seat - one.width(), face);
+          .hole(x, y, seat(one), seat - one.width(), face);
     }
     return face > seat
         ? plate.hole(
-            x,
-            y,
-            Math.max(collar + AIR / 2, bearing.map(one -> one.outside() / 2.0).orElse(0.0)),
-            seat,
-            face)
+            x, y, Math.max(collar + AIR / 2, bearing.map(this::seat).orElse(0.0)), seat, face)
         : plate;
   }
 

@@ -62,7 +62,7 @@ final class CycloidalBox extends CentralBox {
     Optional<BallBearing> pilot = pilot(thin, open);
     double plate = thick(plateMm(drive.ringId()), pilot);
     double radius = Math.max(geometry.outputPlateRadius(), geometry.wallRadius()) + AIR;
-    Shell shell = Shell.round(room(radius), 2 * geometry.ringRadius(), train.sizes().housing());
+    Shell shell = Shell.round(room(radius), 2 * geometry.ringRadius(), train.sizes());
     Optional<BallBearing> bearing =
         Spindle.bearing(
             this, List.of(drive.eccentricId()), thin, outside -> outside / 2 + LIP < radius);

@@ -1,16 +1,22 @@
 package steadycog.gearbox;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.ToDoubleFunction;
+import java.util.stream.Collectors;
 import steadycog.assembly.Assembly;
 import steadycog.motion.FreeMotion;
 import steadycog.motion.Mechanism;
+import steadycog.number.Figures;
+import steadycog.number.Known;
 import steadycog.piece.Flexing;
 import steadycog.piece.Piece;
 import steadycog.piece.Region;
 import steadycog.shape.FaceLayout;
 import steadycog.train.Bevel;
+import steadycog.train.Clearance;
+import steadycog.train.Clearance.Gap;
 import steadycog.train.Cycloidal;
 import steadycog.train.Differential;
 import steadycog.train.Housing;
@@ -28,7 +34,8 @@ import steadycog.train.Train;
  * @param train in it
  * @param components in the order of the bill, numbered from 1
  * @param supports where what turns is carried
- * @param housing the wall and bolts that it has, as stated or by proportion
+ * @param housing the wall and bolts that it has, as stated or by proportion, and which of its
+ *     pieces the card leaves out
  */
 public record Gearbox(
     Train train, List<Component> components, List<Support> supports, Housing housing) {
@@ -83,11 +90,46 @@ public record Gearbox(
         .orElseGet(
             () ->
                 new Result(
-                    Optional.of(new Gearbox(train, box.all, box.supports, box.housing)), ""));
+                    Optional.of(
+                        new Gearbox(train, box.all, box.supports, box.housing)
+                            .without(train.sizes().housing().leftOut())),
+                    ""));
   }
 
   private static Result none(String why) {
     return new Result(Optional.empty(), why);
+  }
+
+  /** The same without some pieces, and without what these carried. */
+  private Gearbox without(List<String> names) {
+    if (names.isEmpty()) {
+      return this;
+    }
+    Map<Boolean, List<Component>> parted =
+        components.stream().collect(Collectors.partitioningBy(one -> names.contains(one.name())));
+    List<Component> kept = Known.in(parted, false);
+    return new Gearbox(
+        train,
+        kept,
+        supports.stream().filter(one -> kept.stream().anyMatch(one::isCarriedBy)).toList(),
+        housing.without(Known.in(parted, true).stream().map(Component::name).toList()));
+  }
+
+  /** Pieces that the card leaves out and that there are none of. */
+  List<String> unknown() {
+    return train.sizes().housing().leftOut().stream()
+        .filter(name -> !housing.leftOut().contains(name))
+        .toList();
+  }
+
+  /** What the holes leave free for what goes into them, in words. */
+  public String fits() {
+    Clearance clearance = train.sizes().clearance();
+    return "Holes for bearings and pins are "
+        + Figures.significant(clearance.mm(Gap.SEAT), 2)
+        + " mm wider than these, bores "
+        + Figures.significant(clearance.mm(Gap.BORE), 2)
+        + " mm wider than what turns or slips in them.";
   }
 
   /** What has to be made, a piece a component. */

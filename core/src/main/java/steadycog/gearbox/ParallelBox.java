@@ -191,7 +191,7 @@ final class ParallelBox extends Box {
         discs.addAll(motorRoom(line.x, line.y));
       }
     }
-    Shell shell = Shell.round(Shell.hull(discs), widest, train.sizes().housing());
+    Shell shell = Shell.round(Shell.hull(discs), widest, train.sizes());
     borne.forEach(
         (line, ends) -> {
           double thick =
@@ -313,7 +313,7 @@ final class ParallelBox extends Box {
         .hole(
             line.x,
             line.y,
-            one.outside() / 2.0,
+            seat(one),
             drive ? high - one.width() : low,
             drive ? high : low + one.width());
   }

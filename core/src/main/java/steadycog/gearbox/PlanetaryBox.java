@@ -167,10 +167,7 @@ final class PlanetaryBox extends CentralBox {
             .max()
             .orElse(0);
     Shell shell =
-        Shell.round(
-            room(Math.max(widest + AIR, root)),
-            2 * Math.max(widest, root),
-            train.sizes().housing());
+        Shell.round(room(Math.max(widest + AIR, root)), 2 * Math.max(widest, root), train.sizes());
     double face = near - plate - ties.screw().height() - AIR;
     Optional<BallBearing> bearing =
         Spindle.bearing(this, List.of(sun), thin, outside -> outside / 2 + LIP < widest);
@@ -240,6 +237,11 @@ final class PlanetaryBox extends CentralBox {
     return Blank.of(train, planet).bore().orElseThrow().size().inBase();
   }
 
+  /** Radius of the hole that a planet's pin is pressed into, mm. */
+  private double hole(MemberId planet) {
+    return (pin(planet) + fit) / 2;
+  }
+
   private void bush(MemberId member, MemberId in, double from, double to, double radius) {
     supports.add(new Support(member, in, x, y, from, to, radius, Support.PLAIN));
   }
@@ -277,7 +279,17 @@ final class PlanetaryBox extends CentralBox {
           List.of(new Slab("", from, to, Region.disc(size / 2))),
           on(pinsOf(placed, planet), carrier, x, y),
           Optional.empty());
-      bush(planet, carrier, low(planet), high(planet), size / 2);
+      double[] at = pinsOf(placed, planet).getFirst();
+      supports.add(
+          new Support(
+              planet,
+              carrier,
+              x + at[0],
+              y + at[1],
+              low(planet),
+              high(planet),
+              size / 2,
+              Support.PLAIN));
     }
   }
 
@@ -290,7 +302,7 @@ final class PlanetaryBox extends CentralBox {
       double near,
       double plate) {
     for (MemberId planet : planets()) {
-      block.hole(pinsOf(placed, planet), pin(planet) / 2, from, from + thick - FLOOR);
+      block.hole(pinsOf(placed, planet), hole(planet), from, from + thick - FLOOR);
     }
     return block.hole(
         ties.at(), ties.screw().core() / 2, from, Math.max(from, ties.end(near, plate)));
@@ -309,7 +321,7 @@ final class PlanetaryBox extends CentralBox {
     PlacedCarrier placed = placed();
     block.through(moved(ties.at(), dx, dy), ties.screw().hole() / 2).hole(dx, dy, hole, from, to);
     for (MemberId planet : planets()) {
-      block.hole(moved(pinsOf(placed, planet), dx, dy), pin(planet) / 2, from + FLOOR, to);
+      block.hole(moved(pinsOf(placed, planet), dx, dy), hole(planet), from + FLOOR, to);
     }
     made(carrier, "carrier front plate", "", block.slabs(), Stand.at(x - dx, y - dy, 0, 0));
     screws(

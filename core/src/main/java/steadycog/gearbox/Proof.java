@@ -52,6 +52,9 @@ public record Proof(List<Move> order, List<String> problems) {
     if (problems.isEmpty()) {
       assembly.collisions(POSITIONS, pace).stream().map(Proof::says).forEach(problems::add);
     }
+    box.unknown().stream()
+        .map(name -> "leave out " + name + ": no piece is called so; take a name of the bill")
+        .forEach(problems::add);
     Moves moves = new Moves(List.of(), List.of());
     if (problems.isEmpty()) {
       List<Item> items = Item.all(box, Assembly.chord(box.train()));

@@ -16,9 +16,11 @@ import steadycog.number.Unit;
 import steadycog.piece.Region;
 import steadycog.piece.Region.Round;
 import steadycog.shape.Outline;
+import steadycog.train.Clearance.Gap;
 import steadycog.train.Housing;
 import steadycog.train.Housing.Bolts;
 import steadycog.train.Screw;
+import steadycog.train.Sizes;
 
 /**
  * The outline that all layers of a housing share: a wall round the room in which things turn, with
@@ -53,8 +55,10 @@ final class Shell {
   private final List<double[]> feetAt = new ArrayList<>();
   private final Outline outline;
   private final Outline footed;
+  private final double fit;
 
-  private Shell(Geometry room, double wall, Bolts bolts) {
+  private Shell(Geometry room, double wall, Bolts bolts, double fit) {
+    this.fit = fit;
     this.room = room;
     this.wall = wall;
     this.bolts = bolts;
@@ -91,7 +95,8 @@ final class Shell {
    *
    * @param widest across what turns, mm
    */
-  static Shell round(Geometry room, double widest, Housing wishes) {
+  static Shell round(Geometry room, double widest, Sizes sizes) {
+    Housing wishes = sizes.housing();
     double wall =
         wishes
             .wall()
@@ -105,7 +110,10 @@ final class Shell {
     double length = room.getLength();
     int count = Math.max(USUAL_BOLTS, (int) Math.ceil(length / (APART * screw.diameter())));
     return new Shell(
-        room, wall, wishes.bolts().orElseGet(() -> new Bolts(Math.min(24, count), screw)));
+        room,
+        wall,
+        wishes.bolts().orElseGet(() -> new Bolts(Math.min(24, count), screw)),
+        sizes.clearance().mm(Gap.SEAT));
   }
 
   private List<double[]> around(double off, int places) {
@@ -140,7 +148,8 @@ final class Shell {
     return new Housing(
         Optional.of(Quantity.of(Figures.significant(wall, 3), Unit.MM)),
         Optional.of(bolts),
-        wishes.motor());
+        wishes.motor(),
+        wishes.leftOut());
   }
 
   Bolts bolts() {
@@ -173,11 +182,16 @@ final class Shell {
     return new Region(List.of(feet ? footed : outline), List.of());
   }
 
+  /** Radius of their holes, mm. */
+  double dowelHole() {
+    return (dowel() + fit) / 2;
+  }
+
   /** A wall round the room, with the holes of bolts and dowels. */
   Region ring(Region inside) {
     List<Round> holes = new ArrayList<>(inside.circles());
     boltsAt.forEach(at -> holes.add(new Round(at[0], at[1], bolts.screw().hole() / 2)));
-    dowelsAt.forEach(at -> holes.add(new Round(at[0], at[1], dowel() / 2)));
+    dowelsAt.forEach(at -> holes.add(new Round(at[0], at[1], dowelHole())));
     List<Outline> lines = new ArrayList<>(inside.lines());
     lines.add(outline);
     return new Region(lines, holes);

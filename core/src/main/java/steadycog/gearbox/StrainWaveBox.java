@@ -136,14 +136,14 @@ final class StrainWaveBox extends CentralBox {
         isCup() ? tube.bore() + tube.wall() : circle.radius + beside(circle.screw) + BESIDE;
     double teeth = geometry.circularRoot() * m;
     double radius = Math.max(teeth, back) + AIR;
-    Shell shell = Shell.round(room(radius), 2 * teeth, train.sizes().housing());
+    Shell shell = Shell.round(room(radius), 2 * teeth, train.sizes());
     Optional<BallBearing> bearing =
         Spindle.bearing(this, List.of(drive.waveId()), thin, outside -> outside / 2 + LIP < radius);
     End near = new End(from - COLLAR, bearing, shell.wall(), Piece.FRAME);
     double foot = front(shell, near, spindle, from, teeth);
     layer(shell, drive.circularId());
     generator(bore, stand);
-    double hole = pilot.map(one -> (double) one.outside()).orElse(thin + room) / 2;
+    double hole = pilot.map(this::seat).orElse((thin + room) / 2);
     flexspline(flex, stand, to - from, circle, back, hole);
     double far = to + tube.below();
     screws(

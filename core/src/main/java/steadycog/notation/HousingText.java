@@ -1,5 +1,7 @@
 package steadycog.notation;
 
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.notation.Statement.BadStatement;
@@ -11,7 +13,10 @@ import steadycog.train.Housing.Bolts;
 import steadycog.train.MotorFace;
 import steadycog.train.Screw;
 
-/** The box round a train: {@code housing wall 3 mm bolts 4 x M3}, {@code motor face 42 mm}. */
+/**
+ * The box round a train: {@code housing wall 3 mm bolts 4 x M3}, {@code motor face 42 mm}, {@code
+ * leave out dowel pin}.
+ */
 final class HousingText {
   private static final String EXPECTED = "wall and a length, or bolts, as bolts 4 x M3";
 
@@ -55,6 +60,18 @@ final class HousingText {
         Screw.of(size.text())
             .orElseThrow(() -> Statement.unexpected(size, "a size: " + Screw.names()));
     return Statement.at(at, count, number -> new Bolts(number.intValue(), screw));
+  }
+
+  /** The name of a piece goes on to the end. */
+  static Housing leftOut(Statement statement) throws BadStatement {
+    if (!statement.accept("out")) {
+      throw Statement.unexpected(statement.peek(), "out and a piece, as leave out dowel pin");
+    }
+    List<String> words = new ArrayList<>();
+    do {
+      words.add(statement.expectWord("a piece as the bill of the gearbox names it").text());
+    } while (!statement.atEnd());
+    return Housing.NONE.without(List.of(String.join(" ", words)));
   }
 
   static Housing motor(Statement statement) throws BadStatement {

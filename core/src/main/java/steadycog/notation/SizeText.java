@@ -98,6 +98,7 @@ public final class SizeText {
           case "rating" -> Sizes.UNSTATED.withDuty(DutyText.rating(statement));
           case "duty" -> Sizes.UNSTATED.withDuty(DutyText.share(statement));
           case "housing" -> Sizes.UNSTATED.withHousing(HousingText.housing(statement));
+          case "leave" -> Sizes.UNSTATED.withHousing(HousingText.leftOut(statement));
           case "motor" -> Sizes.UNSTATED.withHousing(HousingText.motor(statement));
           case "build" -> HelixText.readBuilt(statement, parts, names);
           case "shafting", "bearing" -> ShaftText.read(verb, statement, names);

@@ -54,7 +54,8 @@ enum Verb {
   RATING(Follows.of(NOBODY, Follows.RATINGS)),
   DUTY(Follows.NOTHING),
   HOUSING(Follows.of(NOBODY, Follows.HOUSINGS, LENGTH)),
-  MOTOR(Follows.of(NOBODY, List.of("face"), LENGTH));
+  MOTOR(Follows.of(NOBODY, List.of("face"), LENGTH)),
+  LEAVE(Follows.of(NOBODY, List.of("out")));
 
   private final Follows follows;
 

@@ -142,7 +142,7 @@ public final class SheetSummary {
       return "none stated: teeth touch on both flanks";
     }
     List<String> gaps = new ArrayList<>();
-    for (Clearance.Gap gap : Clearance.Gap.values()) {
+    for (Clearance.Gap gap : Clearance.Gap.OF_WHEELS) {
       double mm = clearance.mm(gap);
       if (mm != 0) {
         gaps.add(

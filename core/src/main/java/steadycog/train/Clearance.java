@@ -3,9 +3,11 @@ package steadycog.train;
 import java.util.Arrays;
 import java.util.Collections;
 import java.util.EnumMap;
+import java.util.EnumSet;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Collectors;
 import steadycog.number.Known;
 import steadycog.number.Quantity;
@@ -32,7 +34,13 @@ public record Clearance(Optional<Process> process, Map<Gap, Quantity> stated) {
     /** Added to the diameter of every hole for a shaft. */
     BORE,
     /** By which all axes of meshing wheels stand further apart than teeth without play would. */
-    APART;
+    APART,
+    /** Added to the diameter of every hole that a bearing or a pin is pressed into. */
+    SEAT;
+
+    /** Those of the teeth and bores of a train, without those of what is round it. */
+    public static final Set<Gap> OF_WHEELS =
+        Collections.unmodifiableSet(EnumSet.complementOf(EnumSet.of(SEAT)));
 
     /** The word on a card. */
     public String word() {
@@ -51,19 +59,20 @@ public record Clearance(Optional<Process> process, Map<Gap, Quantity> stated) {
 
   /** How wheels are made, with room that such processes usually ask for, by judgement. */
   public enum Process {
-    PRINTED("printed", 0.08, 0.1, 0.2),
-    LASER("laser", 0.04, 0.05, 0.08),
-    MACHINED("machined", 0.015, 0, 0.02);
+    PRINTED("printed", 0.08, 0.1, 0.2, 0.1),
+    LASER("laser", 0.04, 0.05, 0.08, 0.04),
+    MACHINED("machined", 0.015, 0, 0.02, 0);
 
     private final String word;
     private final Map<Gap, Double> usual = new EnumMap<>(Gap.class);
 
-    Process(String word, double flank, double tip, double bore) {
+    Process(String word, double flank, double tip, double bore, double seat) {
       this.word = word;
       usual.put(Gap.FLANK, flank);
       usual.put(Gap.TIP, tip);
       usual.put(Gap.BORE, bore);
       usual.put(Gap.APART, 0.0);
+      usual.put(Gap.SEAT, seat);
     }
 
     /** The word on a card. */

@@ -3,6 +3,7 @@ package steadycog.train;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import steadycog.number.Quantity;
 
 /**
@@ -11,10 +12,15 @@ import steadycog.number.Quantity;
  * @param wall thickness round what turns
  * @param bolts that hold the layers together
  * @param motor what is fixed before the input
+ * @param leftOut pieces that are not wanted, as the bill of the gearbox names them
  */
-public record Housing(Optional<Quantity> wall, Optional<Bolts> bolts, Optional<MotorFace> motor) {
+public record Housing(
+    Optional<Quantity> wall,
+    Optional<Bolts> bolts,
+    Optional<MotorFace> motor,
+    List<String> leftOut) {
   public static final Housing NONE =
-      new Housing(Optional.empty(), Optional.empty(), Optional.empty());
+      new Housing(Optional.empty(), Optional.empty(), Optional.empty(), List.of());
 
   private static final double LEAST_WALL = 0.4;
   private static final double MOST_WALL = 100;
@@ -39,6 +45,12 @@ public record Housing(Optional<Quantity> wall, Optional<Bolts> bolts, Optional<M
   }
 
   public Housing {
+    leftOut = List.copyOf(leftOut);
+    for (String piece : leftOut) {
+      if (leftOut.indexOf(piece) != leftOut.lastIndexOf(piece)) {
+        throw new IllegalArgumentException("leave out " + piece + " stands twice: leave one");
+      }
+    }
     wall.ifPresent(
         length -> {
           Cycloidal.requireLength("wall", length);
@@ -54,15 +66,20 @@ public record Housing(Optional<Quantity> wall, Optional<Bolts> bolts, Optional<M
   }
 
   public Housing withWall(Quantity changed) {
-    return new Housing(Optional.of(changed), bolts, motor);
+    return new Housing(Optional.of(changed), bolts, motor, leftOut);
   }
 
   public Housing withBolts(Bolts changed) {
-    return new Housing(wall, Optional.of(changed), motor);
+    return new Housing(wall, Optional.of(changed), motor, leftOut);
   }
 
   public Housing withMotor(Optional<MotorFace> changed) {
-    return new Housing(wall, bolts, changed);
+    return new Housing(wall, bolts, changed, leftOut);
+  }
+
+  /** Without these pieces, and no others. */
+  public Housing without(List<String> pieces) {
+    return new Housing(wall, bolts, motor, pieces);
   }
 
   /**
@@ -74,25 +91,30 @@ public record Housing(Optional<Quantity> wall, Optional<Bolts> bolts, Optional<M
     return new Housing(
         WheelSize.one("wall", wall, more.wall),
         WheelSize.one("bolts", bolts, more.bolts),
-        WheelSize.one("motor face", motor, more.motor));
+        WheelSize.one("motor face", motor, more.motor),
+        Stream.concat(leftOut.stream(), more.leftOut.stream()).toList());
   }
 
   /** One statement each. */
   List<Housing> split() {
     List<Housing> all = new ArrayList<>();
-    Housing box = withMotor(Optional.empty());
+    Housing box = withMotor(Optional.empty()).without(List.of());
     if (!box.unstated()) {
       all.add(box);
     }
     if (motor.isPresent()) {
       all.add(NONE.withMotor(motor));
     }
+    leftOut.forEach(piece -> all.add(NONE.without(List.of(piece))));
     return all;
   }
 
   /** As a card states it, of one that says one thing: {@code housing wall 3 mm bolts 4 x M3}. */
   @Override
   public String toString() {
+    if (!leftOut.isEmpty()) {
+      return "leave out " + leftOut.getFirst();
+    }
     return motor
         .map(face -> "motor face " + face.size() + " mm")
         .orElseGet(

@@ -73,14 +73,6 @@ final class Boxes {
     return new Gearbox(box.train(), all, box.supports(), box.housing());
   }
 
-  static Gearbox without(Gearbox box, String name) {
-    return new Gearbox(
-        box.train(),
-        box.components().stream().filter(one -> !one.name().equals(name)).toList(),
-        box.supports(),
-        box.housing());
-  }
-
   /** A train whose teeth mesh and whose planets go in. */
   static String random(Random random) {
     double module = new double[] {0.5, 0.8, 1, 1.5, 2}[random.nextInt(5)];

@@ -25,8 +25,8 @@ import steadycog.piece.Piece;
 import steadycog.piece.Piece.Stand;
 import steadycog.piece.Region.Round;
 import steadycog.piece.Slab;
-import steadycog.train.Housing;
 import steadycog.train.MemberId;
+import steadycog.train.Sizes;
 import steadycog.train.Train;
 
 /** Single pieces of gearboxes, and that turning is that of the train. */
@@ -48,7 +48,7 @@ class DetailsTest {
             .mapToObj(radius -> Shell.disc(random.nextInt(80), random.nextInt(50), radius))
             .toList();
     Geometry room = Shell.hull(discs);
-    Shell shell = Shell.round(room, 60, Housing.NONE);
+    Shell shell = Shell.round(room, 60, Sizes.UNSTATED);
     Geometry wall = shell.ring(shell.room()).area(0.01);
     Geometry outside = shell.plate(false).area(0.01);
     assertEquals(0, wall.intersection(room.buffer(-0.01)).getArea(), 1e-6);

@@ -15,6 +15,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.FieldSource;
+import org.locationtech.jts.geom.Geometry;
 import steadycog.notation.CardException;
 import steadycog.piece.Piece;
 import steadycog.piece.Region;
@@ -135,8 +136,88 @@ class GearboxTest {
     "rear plate, is loose"
   })
   void whatIsLeftOutLetsOthersSlide(String left, String expected) throws CardException {
-    List<String> problems = Boxes.proof(Boxes.without(Boxes.of(Boxes.WINCH), left)).problems();
+    List<String> problems = Boxes.proof(Boxes.of(Boxes.WINCH + "; leave out " + left)).problems();
     assertTrue(problems.toString().contains(expected), problems.toString());
+  }
+
+  /** A bearing that is left out carries nothing; all else stays as it is. */
+  @ParameterizedTest
+  @FieldSource("steadycog.gearbox.Boxes#ALL")
+  void bearingsLeftOutCarryNothing(String card) throws CardException {
+    Gearbox whole = Boxes.of(card);
+    for (Component one : whole.components()) {
+      if (one.name().contains("bearing")) {
+        Gearbox box = Boxes.of(card + "; leave out " + one.name());
+        assertEquals(whole.components().size() - 1, box.components().size(), one.name());
+        assertEquals(List.of(one.name()), box.housing().leftOut());
+        List<Support> gone = new ArrayList<>(whole.supports());
+        gone.removeAll(box.supports());
+        assertEquals(one.count(), gone.size(), one.name());
+        gone.forEach(at -> assertTrue(one.size().orElseThrow().startsWith(at.bearing() + ",")));
+      }
+    }
+    Proof proof = Boxes.proof(Boxes.of(card + "; leave out dowl pin; leave out dowel pin"));
+    assertEquals(
+        List.of("leave out dowl pin: no piece is called so; take a name of the bill"),
+        proof.problems());
+  }
+
+  /** Holes for bearings are wider than these by what the card says, where nothing else is said. */
+  @ParameterizedTest
+  @FieldSource("steadycog.gearbox.Boxes#ALL")
+  void seatsLeaveTheRoomThatIsStated(String card) throws CardException {
+    Gearbox box = Boxes.of(card.replaceFirst("clearance \\w+", "$0 seat 0.3 mm"));
+    List<Item> items = Item.all(box, 0.002);
+    for (Item ball : items) {
+      if (!ball.component().name().contains("bearing")) {
+        continue;
+      }
+      double middle = (ball.from() + ball.to()) / 2;
+      Geometry axis = Shell.disc(ball.stand().x(), ball.stand().y(), 0.001);
+      double seat =
+          items.stream()
+              .filter(item -> !item.component().isBought())
+              .flatMap(item -> item.layers().stream())
+              .filter(layer -> layer.from() < middle && middle < layer.to())
+              .mapToDouble(layer -> layer.area().distance(axis))
+              .filter(away -> away > ball.layers().getFirst().box().getWidth() / 2)
+              .min()
+              .orElseThrow();
+      double outside = ball.layers().getFirst().box().getWidth() / 2;
+      assertEquals(outside + 0.15, seat, 0.005, ball.says());
+    }
+    assertEquals(List.of(), Boxes.proof(box).problems());
+  }
+
+  /** Every size that is pressed in has a plate with holes in steps, apart from each other. */
+  @ParameterizedTest
+  @FieldSource("steadycog.gearbox.Boxes#ALL")
+  void gaugesHoldEveryFit(String card) throws CardException {
+    Gearbox box = Boxes.of(card);
+    List<Piece> gauges = FitGauge.of(box);
+    for (Component one : box.components()) {
+      if (one.isBought() && one.name().matches(".*(bearing|pin).*")) {
+        double size = one.piece().bounds()[2] - one.piece().bounds()[0];
+        Piece gauge =
+            gauges.stream()
+                .filter(piece -> piece.remark().contains(one.name()))
+                .findFirst()
+                .orElseThrow();
+        Region region = gauge.slabs().getFirst().region();
+        for (double wider : FitGauge.WIDER) {
+          assertTrue(
+              region.circles().stream()
+                  .anyMatch(hole -> Math.abs(2 * hole.radius() - size - wider) < 0.011),
+              gauge.name());
+        }
+        double holes = region.circles().stream().mapToDouble(c -> c.radius() * c.radius()).sum();
+        double[] frame = region.bounds();
+        double whole = (frame[2] - frame[0]) * (frame[3] - frame[1]);
+        assertEquals(whole - Math.PI * holes, region.area(0.001).getArea(), 0.001 * whole);
+        assertEquals(Optional.empty(), gauge.flaw(0.05));
+      }
+    }
+    assertEquals(gauges.size(), gauges.stream().map(Piece::name).distinct().count());
   }
 
   @Test

@@ -101,7 +101,7 @@ class CardTest {
             + " strainwave, bevel, differential, shaft) or drive, hold, take, lock, join, coaxial,"
             + " brake, clutch, state, place, efficiency, friction, module, dp, angle, helix, build,"
             + " width, shift, bore, clearance, offset, material, distance, sharing, tolerance,"
-            + " tool, shafting, bearing, geometry, hardness, rating, duty, housing or motor",
+            + " tool, shafting, bearing, geometry, hardness, rating, duty, housing, motor or leave",
         "planetary| 1:10: found the end of the statement, expected planet with a tooth count, as in"
             + " planet 15 x3",
         "planetary planet 15 x3| 1:23: found the end of the statement, expected a sun or a ring for"

@@ -25,6 +25,8 @@ class HousingTextTest {
         "housing bolts 6 x M2.5",
         "housing wall 0.25 in bolts 4 x M5",
         "motor face 42 mm",
+        "leave out dowel pin",
+        "housing wall 3 mm\nleave out nut\nleave out front bearing of shaft 2",
         "housing bolts 3 x M6\nmotor face 57 mm"
       })
   void readsAndPrintsTheSame(String statement) throws CardException {
@@ -52,6 +54,9 @@ class HousingTextTest {
         "housing bolts 4 x M7 | a size: M2, M2.5, M3, M4, M5, M6",
         "housing bolts 2 x M3 | expected 3 to 24",
         "housing wall 3 mm; housing wall 4 mm | a second wall",
+        "leave dowel pin | out and a piece, as leave out dowel pin",
+        "leave out | a piece as the bill",
+        "leave out nut; leave out nut | leave out nut stands twice: leave one",
         "motor 42 mm | face and its size",
         "motor face 40 mm | one of 35 mm, 42 mm, 57 mm",
         "motor face 42 mm; motor face 35 mm | a second motor face"

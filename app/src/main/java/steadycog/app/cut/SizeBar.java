@@ -82,7 +82,7 @@ final class SizeBar extends VBox {
     }
     processes.setAlignment(Pos.CENTER_LEFT);
     FlowPane room = row(processes);
-    for (Gap gap : Gap.values()) {
+    for (Gap gap : Gap.OF_WHEELS) {
       TextField field = Look.field("gap-" + gap.word(), 3, help(gap));
       Typed.on(field, text -> edits.gap(gap, text), this::said, desk.inViewProperty());
       gaps.put(gap, field);
@@ -110,6 +110,7 @@ final class SizeBar extends VBox {
       case TIP -> "off tips";
       case BORE -> "bores wider";
       case APART -> "axes apart";
+      case SEAT -> "seats wider";
     };
   }
 
@@ -120,6 +121,7 @@ final class SizeBar extends VBox {
       case TIP -> "Taken off every tip";
       case BORE -> "Added to the diameter of every hole for a shaft";
       case APART -> "By which axes stand further apart than teeth without play would";
+      case SEAT -> "Added to the diameter of every hole that a bearing or a pin is pressed into";
     };
   }
 

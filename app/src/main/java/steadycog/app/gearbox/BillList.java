@@ -49,6 +49,7 @@ final class BillList extends VBox {
     String[] heads = {"No.", "", "piece", "mm", "g"};
     for (int k = 0; k < heads.length; k++) {
       Label head = Look.label(heads[k], "caption");
+      head.setMinWidth(USE_PREF_SIZE);
       GridPane.setHalignment(head, k == 2 || k == 3 ? HPos.LEFT : HPos.RIGHT);
       bill.add(head, k, 0);
     }
@@ -73,7 +74,7 @@ final class BillList extends VBox {
     Label number = Look.figure(Integer.toString(at), "bill-number");
     Label count = Look.figure(line.count() > 1 ? line.count() + "\u2009\u00d7" : "", "bill-number");
     Label name = Look.label(line.name(), line.isBought() ? "bill-bought" : "bill-made");
-    Label size = Look.label(line.size(), "bill-number");
+    Label size = Look.label(line.size().replace(" x ", " \u00d7 "), "bill-number");
     Label grams =
         Look.figure(line.grams().map(g -> Figures.significant(g, 3)).orElse(""), "bill-number");
     name.setWrapText(true);

@@ -51,6 +51,7 @@ public final class GearboxPanel extends HBox {
   private final Slider apart = slider("gearbox-apart", 1, "Pulls the pieces apart along the axis");
   private final Slider crank = slider("gearbox-crank", 2, "Turns the input, 0 to 2 turns");
   private final BoxFiles files;
+  private final LeftOut leftOut;
   private final VBox side;
   private final Aside building = new Aside("gearbox", Platform::runLater);
   private final Aside refining = new Aside("gearbox drawing", Platform::runLater);
@@ -69,10 +70,14 @@ public final class GearboxPanel extends HBox {
     setId("gearbox-panel");
     wishes = new WishBar(desk);
     files = new BoxFiles(desk, ask);
+    leftOut = new LeftOut(desk);
     apart.setValue(1);
     HBox sliders =
         new HBox(
             8, new Label("closed"), apart, new Label("pulled apart"), new Label("  crank"), crank);
+    sliders.getChildren().stream()
+        .filter(Label.class::isInstance)
+        .forEach(label -> ((Label) label).setMinWidth(USE_PREF_SIZE));
     sliders.setAlignment(Pos.CENTER_LEFT);
     verdict.setId("gearbox-verdict");
     verdict.setWrapText(true);
@@ -84,7 +89,7 @@ public final class GearboxPanel extends HBox {
     VBox.setVgrow(view, Priority.ALWAYS);
     HBox.setHgrow(left, Priority.ALWAYS);
     left.setMinWidth(0);
-    side = Look.styled(new VBox(10, files, bill), "panel", "working");
+    side = Look.styled(new VBox(10, files, leftOut, bill), "panel", "working");
     ScrollPane scroll = Look.styled(new ScrollPane(side), "side-scroll");
     scroll.setFitToWidth(true);
     scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
@@ -135,6 +140,7 @@ public final class GearboxPanel extends HBox {
    */
   public void show(Study study, Train train) {
     wishes.show(train, shown.map(now -> now.whole.gearbox().housing()));
+    leftOut.show(train);
     if (asked.filter(train::equals).isPresent()) {
       return;
     }
@@ -194,6 +200,7 @@ public final class GearboxPanel extends HBox {
     chosen = components;
     view.choose(new HashSet<>(components));
     bill.mark(components);
+    leftOut.choose(components);
   }
 
   private void moved() {

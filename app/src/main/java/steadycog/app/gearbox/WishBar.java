@@ -13,7 +13,10 @@ import steadycog.app.look.Look;
 import steadycog.app.look.Typed;
 import steadycog.notation.LengthText;
 import steadycog.notation.SizeText;
+import steadycog.number.Figures;
 import steadycog.number.Quantity;
+import steadycog.train.Clearance;
+import steadycog.train.Clearance.Gap;
 import steadycog.train.Housing;
 import steadycog.train.Housing.Bolts;
 import steadycog.train.MotorFace;
@@ -28,6 +31,9 @@ final class WishBar extends FlowPane {
       Look.field("box-bolts", 6, "Screws that hold the layers, as 4 x M3");
   private final TextField motor =
       Look.field("box-motor", 5, "Square face of the motor: " + MotorFace.sizes());
+  private final TextField seats =
+      Look.field(
+          "box-seats", 5, "Added to the diameter of every hole that a bearing or a pin goes into");
   private final Label problem = Look.label("", "bad-word");
 
   WishBar(Desk desk) {
@@ -40,8 +46,14 @@ final class WishBar extends FlowPane {
     Typed.on(wall, this::takeWall, this::said, desk.inViewProperty());
     Typed.on(bolts, this::takeBolts, this::said, desk.inViewProperty());
     Typed.on(motor, this::takeMotor, this::said, desk.inViewProperty());
+    Typed.on(seats, this::takeSeats, this::said, desk.inViewProperty());
     getChildren()
-        .addAll(named("wall", wall), named("bolts", bolts), named("motor face", motor), problem);
+        .addAll(
+            named("wall", wall),
+            named("bolts", bolts),
+            named("motor face", motor),
+            named("seats wider", seats),
+            problem);
     said(Optional.empty());
   }
 
@@ -61,6 +73,11 @@ final class WishBar extends FlowPane {
     Typed.show(wall, said.wall().map(Quantity::toString).orElse(""));
     Typed.show(bolts, said.bolts().map(Bolts::toString).orElse(""));
     Typed.show(motor, said.motor().map(face -> face.size() + " mm").orElse(""));
+    Clearance clearance = train.sizes().clearance();
+    Typed.show(
+        seats,
+        Optional.ofNullable(clearance.stated().get(Gap.SEAT)).map(Quantity::toString).orElse(""));
+    seats.setPromptText(Figures.significant(clearance.mm(Gap.SEAT), 3) + " mm");
     wall.setPromptText(assumed.flatMap(Housing::wall).map(Quantity::toString).orElse(""));
     bolts.setPromptText(assumed.flatMap(Housing::bolts).map(Bolts::toString).orElse(""));
   }
@@ -74,14 +91,14 @@ final class WishBar extends FlowPane {
     Optional<Quantity> length = LengthText.read(text, desk.preferences().length());
     return length.isEmpty() && !text.isEmpty()
         ? Optional.of("A wall is a length such as 3 mm.")
-        : change(box -> new Housing(length, box.bolts(), box.motor()));
+        : change(box -> new Housing(length, box.bolts(), box.motor(), box.leftOut()));
   }
 
   private Optional<String> takeBolts(String text) {
     Optional<Bolts> read = SizeText.bolts(text);
     return read.isEmpty() && !text.isEmpty()
         ? Optional.of("Bolts are a count and a size such as 4 x M3.")
-        : change(box -> new Housing(box.wall(), read, box.motor()));
+        : change(box -> new Housing(box.wall(), read, box.motor(), box.leftOut()));
   }
 
   private Optional<String> takeMotor(String text) {
@@ -91,6 +108,18 @@ final class WishBar extends FlowPane {
     return face.isEmpty() && !text.isEmpty()
         ? Optional.of("Motors have faces of " + MotorFace.sizes() + ".")
         : change(box -> box.withMotor(face));
+  }
+
+  private Optional<String> takeSeats(String text) {
+    Optional<Quantity> length = LengthText.read(text, desk.preferences().length());
+    return length.isEmpty() && !text.isEmpty()
+        ? Optional.of("Room in a seat is a length such as 0.1 mm.")
+        : desk.train()
+            .resize(
+                train -> {
+                  Clearance changed = train.sizes().clearance().with(Gap.SEAT, length);
+                  return train.withSizes(train.sizes().withClearance(changed));
+                });
   }
 
   private Optional<String> change(Function<Housing, Housing> change) {

@@ -17,6 +17,7 @@ public final class GearboxJson {
     ObjectNode node = JobJson.MAPPER.createObjectNode();
     node.put("why", build.why().isEmpty() ? null : build.why());
     ArrayNode bill = node.putArray("bill");
+    ArrayNode leftOut = node.putArray("leftOut");
     ArrayNode supports = node.putArray("supports");
     ArrayNode order = node.putArray("order");
     ArrayNode problems = node.putArray("problems");
@@ -25,6 +26,7 @@ public final class GearboxJson {
         .ifPresent(
             whole -> {
               whole.bill().lines().forEach(line -> add(bill.addObject(), line));
+              whole.gearbox().housing().leftOut().forEach(leftOut::add);
               whole.gearbox().supports().forEach(one -> add(supports.addObject(), one));
               whole.proof().order().forEach(move -> add(order.addObject(), move, whole));
               whole.proof().problems().forEach(problems::add);
