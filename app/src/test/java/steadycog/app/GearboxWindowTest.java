@@ -143,7 +143,7 @@ class GearboxWindowTest extends InWindow {
     enter("#box-bolts", "6 x M4");
     built();
     assertTrue(card().contains("housing wall 5 mm bolts 6 x M4"), card());
-    assertTrue(says("M4 x "));
+    assertTrue(says("M4 \u00d7 "));
     enter("#box-motor", "42 mm");
     built();
     assertTrue(card().contains("motor face 42 mm"), card());
@@ -162,6 +162,40 @@ class GearboxWindowTest extends InWindow {
   }
 
   @Test
+  void piecesAreLeftOutAndPutBack() {
+    gearbox(FILTER);
+    assertTrue(find("#box-leave", Node.class).isDisabled(), "nothing is chosen");
+    String before = card();
+    int line = lines().indexOf("dowel pin") + 1;
+    robot.interact(() -> find("#bill-" + line, Labeled.class).requestFocus());
+    press(KeyCode.ENTER);
+    fire("#box-leave");
+    built();
+    assertTrue(card().contains("leave out dowel pin"), card());
+    assertEquals(Build.PROVEN, text("#gearbox-verdict"));
+    assertFalse(lines().contains("dowel pin"), "not in the bill");
+    fire("#box-back-dowel-pin");
+    built();
+    assertEquals(before.strip(), card().strip());
+    enter("#box-seats", "0.15 mm");
+    built();
+    assertTrue(card().contains("seat 0.15 mm"), card());
+    enter("#box-seats", "tight");
+    assertTrue(text("#box-problem").contains("0.1 mm"));
+    enter("#box-seats", "9 mm");
+    assertTrue(text("#box-problem").contains("0 to 5 mm"), text("#box-problem"));
+  }
+
+  /** The names in the bill. */
+  private List<String> lines() {
+    return IntStream.rangeClosed(1, 99)
+        .mapToObj(k -> "#bill-" + k)
+        .takeWhile(id -> robot.lookup(id).tryQuery().isPresent())
+        .map(this::text)
+        .toList();
+  }
+
+  @Test
   void saysWhyNoneIsMadeAndWhatIsWrong() {
     gearbox("bevel 11 ~ 43; module 2 mm");
     assertTrue(text("#gearbox-verdict").contains("No gearbox is made"));
@@ -177,17 +211,40 @@ class GearboxWindowTest extends InWindow {
   void filesAreWritten() throws Exception {
     gearbox(FILTER);
     for (String ending : List.of("3mf", "stl", "dxf", "svg", "pdf", "csv")) {
-      Path file = folder.resolve("box." + ending);
-      when(dialogs.askExport(any(), any(), eq("." + ending))).thenReturn(Optional.of(file));
-      MenuItem item =
-          find("#gearbox-write", MenuButton.class).getItems().stream()
-              .filter(one -> ("gearbox-write-" + ending).equals(one.getId()))
-              .findFirst()
-              .orElseThrow();
-      robot.interact(item::fire);
-      waitFor("#gearbox-said", "box." + ending);
+      Path file = written(ending, "box." + ending, "box." + ending);
       assertTrue(Files.size(file) > 500, ending);
     }
     assertTrue(Files.readString(folder.resolve("box.csv")).contains("planet pin"));
+    written("fits-3mf", "fits.3mf", "fits.3mf written");
+  }
+
+  @Test
+  void platesOfAnySizeAreFilled() throws Exception {
+    gearbox(FILTER);
+    enter("#box-plate", "small");
+    assertTrue(text("#box-plate-problem").contains("220 x 220"));
+    enter("#box-plate", "150x120");
+    assertEquals(150, opened.desk().preferences().plate().width());
+    written("plates-3mf", "p.3mf", "p-plate-1.3mf, p-plate-2.3mf");
+    assertTrue(Files.size(folder.resolve("p-plate-2.3mf")) > 500);
+    written("plates-dxf", "s.dxf", "not cut from one sheet, so left out: front plate");
+    assertTrue(Files.exists(folder.resolve("s-5mm.dxf")));
+    enter("#box-plate", "30x30");
+    written("plates-3mf", "no.3mf", "no.3mf was not written: front plate is");
+  }
+
+  /** Chooses a line of the menu, gives it a name, and waits for what is said. */
+  private Path written(String which, String name, String said) {
+    Path file = folder.resolve(name);
+    when(dialogs.askExport(any(), any(), eq(name.substring(name.indexOf('.')))))
+        .thenReturn(Optional.of(file));
+    MenuItem item =
+        find("#gearbox-write", MenuButton.class).getItems().stream()
+            .filter(one -> ("gearbox-write-" + which).equals(one.getId()))
+            .findFirst()
+            .orElseThrow();
+    robot.interact(item::fire);
+    waitFor("#gearbox-said", said);
+    return file;
   }
 }

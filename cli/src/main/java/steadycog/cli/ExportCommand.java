@@ -19,6 +19,7 @@ import picocli.CommandLine.Spec;
 import steadycog.format.csv.StudyCsv;
 import steadycog.format.file.JobFiles;
 import steadycog.format.file.PieceFile;
+import steadycog.format.file.PlateFiles;
 import steadycog.format.file.Trouble;
 import steadycog.format.html.ReportHtml;
 import steadycog.format.pdf.ReportPdf;
@@ -28,6 +29,7 @@ import steadycog.format.picture.PictureSvg;
 import steadycog.format.xlsx.Books;
 import steadycog.gearbox.Build;
 import steadycog.gearbox.Build.Whole;
+import steadycog.gearbox.FitGauge;
 import steadycog.job.Job;
 import steadycog.job.Sheet;
 import steadycog.number.Pace;
@@ -36,6 +38,7 @@ import steadycog.number.Units;
 import steadycog.piece.Coupon;
 import steadycog.piece.Piece;
 import steadycog.piece.Pieces;
+import steadycog.piece.Plates;
 import steadycog.piece.UnmakeableException;
 import steadycog.report.Report;
 import steadycog.report.Section;
@@ -87,7 +90,9 @@ final class ExportCommand implements Callable<Integer> {
 
   @Option(
       names = "--coupon",
-      description = "instead of the train a test for the printer: sectors at several clearances")
+      description =
+          "instead of the train a test for the printer: sectors at several clearances; of a"
+              + " gearbox holes for its bearings and pins, each wider than the last")
   boolean coupon;
 
   @Option(
@@ -146,7 +151,7 @@ final class ExportCommand implements Callable<Integer> {
     String name = target.toString().toLowerCase(Locale.ROOT);
     Optional<PieceFile> made = PieceFile.of(target);
     boolean pages = name.endsWith(".pdf") || name.endsWith(".html");
-    boolean drawn = gearbox && (pages || name.endsWith(".svg"));
+    boolean drawn = gearbox && !coupon && (pages || name.endsWith(".svg"));
     fitting(name, made.isPresent() && !drawn);
     input.requires(
         "--gearbox",
@@ -202,7 +207,6 @@ final class ExportCommand implements Callable<Integer> {
         "for reports and tables alone: leave it out");
     input.requires("--only", !coupon, "a test piece is of no member: leave it out");
     input.requires("--plate", !each && !apart, "one way of laying out: leave the others out");
-    input.requires("--gearbox", !coupon, "a test piece is of no gearbox: leave it out");
   }
 
   private int report(Job job, boolean html) throws IOException {
@@ -254,7 +258,7 @@ final class ExportCommand implements Callable<Integer> {
     Pieces pieces = study.pieces(chord);
     List<Piece> chosen =
         coupon
-            ? Coupon.of(study.train(), chord)
+            ? coupon(study)
             : (gearbox ? gearbox(study).gearbox().made() : pieces.all())
                 .stream().filter(piece -> isChosen(piece.member().toString())).toList();
     if (chosen.isEmpty()) {
@@ -268,7 +272,7 @@ final class ExportCommand implements Callable<Integer> {
       study.requireAssembled(chosen);
     }
     if (plate.isPresent()) {
-      return new PlateFiles(plate.get(), target, kind, chord).write(chosen, sheet.name(), input);
+      return plates(chosen, kind, sheet.name());
     }
     boolean together = !apart && !coupon && !gearbox;
     if (!each) {
@@ -280,6 +284,29 @@ final class ExportCommand implements Callable<Integer> {
     for (Piece piece : chosen) {
       String file = stem + "-" + piece.slug() + kind.ending();
       write(target.resolveSibling(file), kind, List.of(piece), false, piece.title());
+    }
+    return Exit.DONE;
+  }
+
+  private List<Piece> coupon(Study study) throws UnmakeableException {
+    return gearbox ? FitGauge.of(gearbox(study).gearbox()) : Coupon.of(study.train(), chord);
+  }
+
+  private int plates(List<Piece> chosen, PieceFile kind, String title)
+      throws IOException, UnmakeableException {
+    String text = plate.orElseThrow();
+    Optional<Plates.Size> size = Plates.Size.read(text);
+    if (size.isEmpty()) {
+      return refuse("--plate '" + text + "': expected width and depth in mm, as 220x220");
+    }
+    PlateFiles plates = PlateFiles.of(chosen, size.get(), target, kind, chord);
+    for (PlateFiles.One one : plates.all()) {
+      byte[] bytes = kind.write(one.laid(), chord, title, () -> false, done -> {});
+      JobFiles.write(one.file(), bytes);
+      input.remark(one.file() + ": " + one.laid().laid().size() + " pieces");
+    }
+    if (!plates.remark().isEmpty()) {
+      input.remark(plates.remark());
     }
     return Exit.DONE;
   }

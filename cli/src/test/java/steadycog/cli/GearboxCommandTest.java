@@ -127,7 +127,23 @@ class GearboxCommandTest extends Shell {
     assertEquals(2, export(bevel, folder.resolve("no.3mf"), "--gearbox"));
     assertTrue(err.toString().contains("no gearbox is made of this train"), err::toString);
     assertEquals(2, export(card, folder.resolve("no.csv"), "--gearbox"));
-    assertEquals(2, export(card, folder.resolve("no.stl"), "--gearbox", "--coupon"));
+    assertEquals(2, export(card, folder.resolve("no.pdf"), "--gearbox", "--coupon"));
+    assertEquals(0, export(card, folder.resolve("fits.stl"), "--gearbox", "--coupon", "--each"));
+    assertTrue(Files.exists(folder.resolve("fits-gauge-19-mm.stl")), "of its bearings");
+    assertEquals(0, export(card, folder.resolve("fits.svg"), "--gearbox", "--coupon"));
+    assertTrue(Files.readString(folder.resolve("fits.svg")).contains("gauge-19-mm"));
+  }
+
+  @Test
+  void whatIsLeftOutIsToldOf() throws Exception {
+    String card = FILTER.stripTrailing() + "\nleave out dowel pin\n";
+    assertEquals(0, run(card, "gearbox", "-"));
+    assertTrue(out.toString().contains("Left out, as the card has it: dowel pin."), out::toString);
+    assertTrue(out.toString().contains("bearings and pins are 0.04 mm wider"), out::toString);
+    assertEquals(0, run(card, "gearbox", "-", "--json"));
+    assertEquals("dowel pin", json().get("leftOut").get(0).asText());
+    assertEquals(1, run(FILTER.stripTrailing() + "\nleave out dowl pin\n", "gearbox", "-"));
+    assertTrue(out.toString().contains("no piece is called so"), out::toString);
   }
 
   @Test

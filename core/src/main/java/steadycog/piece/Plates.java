@@ -3,8 +3,11 @@ package steadycog.piece;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import java.util.SortedMap;
 import java.util.TreeMap;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import steadycog.number.Figures;
 import steadycog.piece.Arrangement.Laid;
 
@@ -18,6 +21,27 @@ public record Plates(List<Arrangement> all) {
   public static final double ROOM = Arrangement.GAP;
 
   private static final double LEVEL = 1e-3;
+
+  /** Of a plate or sheet, mm. */
+  public record Size(double width, double depth) {
+    private static final Pattern TEXT =
+        Pattern.compile("(\\d{1,4}(?:\\.\\d+)?)\\s*[x\u00d7]\\s*(\\d{1,4}(?:\\.\\d+)?)(?:\\s*mm)?");
+
+    /** What a person writes for one: {@code 220x220}, {@code 220 × 180 mm}. */
+    public static Optional<Size> read(String text) {
+      Matcher given = TEXT.matcher(text.strip());
+      return given.matches()
+          ? Optional.of(
+              new Size(Double.parseDouble(given.group(1)), Double.parseDouble(given.group(2))))
+          : Optional.empty();
+    }
+
+    /** {@code 220 × 180 mm}. */
+    @Override
+    public String toString() {
+      return mm(width) + " \u00d7 " + mm(depth) + " mm";
+    }
+  }
 
   public Plates {
     all = List.copyOf(all);
@@ -41,12 +65,9 @@ public record Plates(List<Arrangement> all) {
    * Lays out every copy of every piece, the deepest first, each in the first row where there is
    * room (first fit, decreasing; Coffman, Garey, Johnson and Tarjan 1980).
    *
-   * @param width of a plate along x, mm
-   * @param depth of a plate along y, mm
    * @throws UnmakeableException naming a piece that is larger than a plate
    */
-  public static Plates of(List<Piece> pieces, double width, double depth)
-      throws UnmakeableException {
+  public static Plates of(List<Piece> pieces, Size size) throws UnmakeableException {
     List<Piece> sorted = new ArrayList<>(pieces);
     sorted.sort(Comparator.comparingDouble(Plates::high).reversed());
     List<List<Laid>> plates = new ArrayList<>();
@@ -54,7 +75,7 @@ public record Plates(List<Arrangement> all) {
     for (Piece piece : sorted) {
       double[] box = piece.solidBounds();
       double wide = box[2] - box[0];
-      if (wide + 2 * ROOM > width || high(piece) + 2 * ROOM > depth) {
+      if (wide + 2 * ROOM > size.width || high(piece) + 2 * ROOM > size.depth) {
         throw new UnmakeableException(
             piece.name()
                 + " is "
@@ -64,17 +85,14 @@ public record Plates(List<Arrangement> all) {
                 + " mm: with "
                 + mm(ROOM)
                 + " mm of room round it too large for a plate of "
-                + mm(width)
-                + " \u00d7 "
-                + mm(depth)
-                + " mm");
+                + size);
       }
       for (int copy = 0; copy < piece.stands().size(); copy++) {
         Shelf shelf =
             shelves.stream()
-                .filter(one -> one.reach + wide + ROOM <= width && high(piece) <= one.high)
+                .filter(one -> one.reach + wide + ROOM <= size.width && high(piece) <= one.high)
                 .findFirst()
-                .orElseGet(() -> open(shelves, plates, high(piece), depth));
+                .orElseGet(() -> open(shelves, plates, high(piece), size.depth));
         shelf.plate.add(new Laid(piece, copy, shelf.reach - box[0], shelf.foot - box[1], 0, false));
         shelf.reach += wide + ROOM;
       }

@@ -39,7 +39,7 @@ class PlatesTest {
     for (int round = 0; round < 5; round++) {
       double width = largest + 2 * Plates.ROOM + 200 * random.nextDouble();
       double depth = largest + 2 * Plates.ROOM + 200 * random.nextDouble();
-      Plates plates = Plates.of(made, width, depth);
+      Plates plates = Plates.of(made, new Plates.Size(width, depth));
       List<String> copies = new ArrayList<>();
       for (Arrangement plate : plates.all()) {
         List<Envelope> taken = new ArrayList<>();
@@ -61,7 +61,8 @@ class PlatesTest {
       assertEquals(copies.size(), copies.stream().distinct().count());
     }
     String why =
-        assertThrows(UnmakeableException.class, () -> Plates.of(made, 5, 500)).getMessage();
+        assertThrows(UnmakeableException.class, () -> Plates.of(made, new Plates.Size(5, 500)))
+            .getMessage();
     assertTrue(why.contains("too large for a plate of 5 \u00d7 500 mm"), why);
   }
 

@@ -2,6 +2,7 @@ package steadycog.app.desk;
 
 import steadycog.number.Unit;
 import steadycog.number.Units;
+import steadycog.piece.Plates;
 
 /**
  * How a person likes to see numbers and the window; not part of any job.
@@ -10,6 +11,7 @@ import steadycog.number.Units;
  * @param textSize in pixels, {@value #SMALLEST_TEXT} to {@value #LARGEST_TEXT}
  * @param still whether pictures that would turn by themselves stand still
  * @param presenting whether the window shows others what it draws, large; never kept
+ * @param plate of the printer or cutter, on which pieces are laid out
  */
 public record Preferences(
     boolean trainValueLeads,
@@ -20,7 +22,8 @@ public record Preferences(
     boolean dark,
     double textSize,
     boolean still,
-    boolean presenting) {
+    boolean presenting,
+    Plates.Size plate) {
   public static final double SMALLEST_TEXT = 11;
   public static final double LARGEST_TEXT = 20;
   public static final double NORMAL_TEXT = 13.5;
@@ -29,7 +32,17 @@ public record Preferences(
   private static final double LARGER = 1.5;
 
   public static final Preferences USUAL =
-      new Preferences(false, Unit.RPM, Unit.NM, Unit.W, Unit.MM, false, NORMAL_TEXT, false, false);
+      new Preferences(
+          false,
+          Unit.RPM,
+          Unit.NM,
+          Unit.W,
+          Unit.MM,
+          false,
+          NORMAL_TEXT,
+          false,
+          false,
+          new Plates.Size(220, 220));
 
   public Preferences {
     require(speed, Unit.Dimension.SPEED);
@@ -47,7 +60,7 @@ public record Preferences(
 
   public Preferences leading(boolean trainValue) {
     return new Preferences(
-        trainValue, speed, torque, power, length, dark, textSize, still, presenting);
+        trainValue, speed, torque, power, length, dark, textSize, still, presenting, plate);
   }
 
   /** The same with {@code unit} for what it measures; as they are where that is never shown. */
@@ -62,7 +75,8 @@ public record Preferences(
         dark,
         textSize,
         still,
-        presenting);
+        presenting,
+        plate);
   }
 
   /** The units of a report that says what the screen says. */
@@ -72,22 +86,27 @@ public record Preferences(
 
   public Preferences inDark(boolean now) {
     return new Preferences(
-        trainValueLeads, speed, torque, power, length, now, textSize, still, presenting);
+        trainValueLeads, speed, torque, power, length, now, textSize, still, presenting, plate);
   }
 
   public Preferences sized(double pixels) {
     return new Preferences(
-        trainValueLeads, speed, torque, power, length, dark, pixels, still, presenting);
+        trainValueLeads, speed, torque, power, length, dark, pixels, still, presenting, plate);
   }
 
   public Preferences standingStill(boolean now) {
     return new Preferences(
-        trainValueLeads, speed, torque, power, length, dark, textSize, now, presenting);
+        trainValueLeads, speed, torque, power, length, dark, textSize, now, presenting, plate);
   }
 
   public Preferences presenting(boolean now) {
     return new Preferences(
-        trainValueLeads, speed, torque, power, length, dark, textSize, still, now);
+        trainValueLeads, speed, torque, power, length, dark, textSize, still, now, plate);
+  }
+
+  public Preferences onPlates(Plates.Size size) {
+    return new Preferences(
+        trainValueLeads, speed, torque, power, length, dark, textSize, still, presenting, size);
   }
 
   /** The size in which text is shown, pixels. */

@@ -2,6 +2,9 @@ package steadycog.app.files;
 
 import java.io.IOException;
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.ExecutorService;
@@ -35,6 +38,19 @@ public final class Shop {
     byte[] make(BooleanSupplier cancelled, DoubleConsumer progress) throws UnmakeableException;
   }
 
+  /** What makes several files at once. */
+  public interface Works {
+    Made make(BooleanSupplier cancelled, DoubleConsumer progress) throws UnmakeableException;
+  }
+
+  /**
+   * Files with what they hold.
+   *
+   * @param files in the order in which they are written, at least one
+   * @param remark what is said of them beside their names, or nothing
+   */
+  public record Made(Map<Path, byte[]> files, String remark) {}
+
   /**
    * @param onScreen runs what it is given on the interface's thread
    */
@@ -59,6 +75,15 @@ public final class Shop {
 
   /** Makes {@code file}; one that is being made already is stopped. */
   public void make(Path file, Work work) {
+    makeAll(file, (cancelled, told) -> new Made(Map.of(file, work.make(cancelled, told)), ""));
+  }
+
+  /**
+   * The same of several files.
+   *
+   * @param file whose name tells of them where none is written
+   */
+  public void makeAll(Path file, Works work) {
     stop();
     AtomicBoolean own = new AtomicBoolean();
     stopped = own;
@@ -90,11 +115,21 @@ public final class Shop {
     }
   }
 
-  private static String made(Path file, Work work, AtomicBoolean own, DoubleConsumer report) {
+  private static String made(Path file, Works work, AtomicBoolean own, DoubleConsumer report) {
     try {
-      byte[] bytes = work.make(own::get, report);
-      JobFiles.write(file, bytes);
-      return file.getFileName() + " written, " + size(bytes.length) + ".";
+      Made made = work.make(own::get, report);
+      int bytes = 0;
+      List<String> names = new ArrayList<>();
+      for (Map.Entry<Path, byte[]> one : made.files.entrySet()) {
+        JobFiles.write(one.getKey(), one.getValue());
+        bytes += one.getValue().length;
+        names.add(one.getKey().getFileName().toString());
+      }
+      return String.join(", ", names)
+          + " written, "
+          + size(bytes)
+          + "."
+          + (made.remark.isEmpty() ? "" : " " + made.remark + ".");
     } catch (CancellationException stop) {
       return "Stopped; " + file.getFileName() + " was not written.";
     } catch (IOException failed) {

@@ -5,6 +5,7 @@ import java.nio.file.Path;
 import java.util.Properties;
 import steadycog.app.desk.Preferences;
 import steadycog.number.Unit;
+import steadycog.piece.Plates;
 
 /** Preferences kept as a properties file; what is missing or unknown in it stays as usual. */
 public final class PreferenceFile {
@@ -24,6 +25,7 @@ public final class PreferenceFile {
     for (String name : new String[] {"speed", "torque", "power", "length"}) {
       found = Unit.of(kept.getProperty(name, "")).map(found::in).orElse(found);
     }
+    found = Plates.Size.read(kept.getProperty("plate", "")).map(found::onPlates).orElse(found);
     return found.inDark(flag(kept, "dark")).standingStill(flag(kept, "still")).sized(size(kept));
   }
 
@@ -49,6 +51,7 @@ public final class PreferenceFile {
     kept.setProperty("dark", Boolean.toString(preferences.dark()));
     kept.setProperty("still", Boolean.toString(preferences.still()));
     kept.setProperty("text-size", Double.toString(preferences.textSize()));
+    kept.setProperty("plate", preferences.plate().toString());
     Kept.save(kept, file);
   }
 }

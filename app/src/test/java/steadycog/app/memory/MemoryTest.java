@@ -19,6 +19,7 @@ import steadycog.format.file.Stamp;
 import steadycog.format.json.JobJson;
 import steadycog.job.Job;
 import steadycog.number.Unit;
+import steadycog.piece.Plates;
 
 class MemoryTest {
   @TempDir Path folder;
@@ -161,13 +162,15 @@ class MemoryTest {
             .in(Unit.HP)
             .inDark(true)
             .standingStill(true)
-            .sized(16);
+            .sized(16)
+            .onPlates(new Plates.Size(250, 210.5));
     file.save(odd);
     assertEquals(odd, file.load());
     Files.writeString(
         folder.resolve("preferences.properties"), "speed=furlong\ntext-size=900\ndark=\\u12");
     assertEquals(Preferences.USUAL, file.load());
-    Files.writeString(folder.resolve("preferences.properties"), "speed=furlong\ntext-size=900\n");
+    Files.writeString(
+        folder.resolve("preferences.properties"), "speed=furlong\ntext-size=900\nplate=wide\n");
     assertEquals(Preferences.USUAL.sized(Preferences.LARGEST_TEXT), file.load());
   }
 
