@@ -199,10 +199,16 @@ class GearboxWindowTest extends InWindow {
   void saysWhyNoneIsMadeAndWhatIsWrong() {
     gearbox("bevel 11 ~ 43; module 2 mm");
     assertTrue(text("#gearbox-verdict").contains("No gearbox is made"));
+    waitFor("#gearbox-cures", "No single change");
     robot.interact(() -> opened.desk().train().type(FILTER + "bearing sun 6806"));
     settle();
     built();
     waitUntil(() -> text("#gearbox-verdict").startsWith("It does not go together"));
+    waitFor("#gearbox-cures", "It goes together with");
+    fire("#box-cure-1");
+    built();
+    assertEquals(Build.PROVEN, text("#gearbox-verdict"));
+    assertFalse(card().contains("6806"), card());
     fire("#cut-teeth");
     assertTrue(find("#sheet-wheels", Node.class).isVisible());
   }

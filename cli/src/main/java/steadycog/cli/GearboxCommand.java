@@ -1,12 +1,14 @@
 package steadycog.cli;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.Callable;
-import java.util.function.Function;
-import java.util.stream.IntStream;
+import java.util.function.BiFunction;
 import picocli.CommandLine.ArgGroup;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
+import steadycog.cure.Cure;
+import steadycog.cure.GearboxCures;
 import steadycog.format.csv.BillCsv;
 import steadycog.format.json.GearboxJson;
 import steadycog.format.json.StudyJson;
@@ -17,6 +19,7 @@ import steadycog.gearbox.Move;
 import steadycog.job.Job;
 import steadycog.job.TrainText;
 import steadycog.number.Figures;
+import steadycog.number.Pace;
 import steadycog.study.NamedStudy;
 
 /** {@code gearbox}: everything round the teeth, made and bought, and how it goes together. */
@@ -43,31 +46,43 @@ final class GearboxCommand implements Callable<Integer> {
     List<Build> builds = trains.stream().map(NamedStudy::gearbox).toList();
     List<String> names = trains.stream().map(NamedStudy::name).toList();
     if (output.json) {
-      input.print(StudyJson.eachTrain(each(names, builds, GearboxJson::write)));
+      input.print(StudyJson.eachTrain(each(trains, builds, GearboxJson::write)));
     } else if (output.csv) {
       input.print(BillCsv.write(names, builds));
     } else {
-      input.tell(Lines.headed(each(names, builds, GearboxCommand::text), names.size() > 1));
+      input.tell(Lines.headed(each(trains, builds, GearboxCommand::text), names.size() > 1));
     }
     return builds.stream().allMatch(GearboxCommand::holds) ? Exit.DONE : Exit.DONE_WITH_ERRORS;
   }
 
+  /** Each with what would put it right, which is looked for where it does not hold. */
   private static List<TrainText> each(
-      List<String> names, List<Build> builds, Function<Build, String> write) {
-    return IntStream.range(0, names.size())
-        .mapToObj(k -> new TrainText(names.get(k), write.apply(builds.get(k))))
-        .toList();
+      List<NamedStudy> trains, List<Build> builds, BiFunction<Build, List<Cure>, String> write) {
+    List<TrainText> all = new ArrayList<>();
+    for (int k = 0; k < trains.size(); k++) {
+      Build build = builds.get(k);
+      NamedStudy named = trains.get(k);
+      List<Cure> cures =
+          holds(build) ? List.of() : GearboxCures.of(named.study().train(), Pace.FREE);
+      all.add(new TrainText(named.name(), write.apply(build, cures)));
+    }
+    return all;
   }
 
   private static boolean holds(Build build) {
     return build.box().isPresent() && build.box().get().proof().holds();
   }
 
-  private static String text(Build build) {
-    return build
-        .box()
-        .map(GearboxCommand::text)
-        .orElseGet(() -> "No gearbox is made of this train: " + build.why() + ".\n");
+  private static String text(Build build, List<Cure> cures) {
+    StringBuilder text =
+        new StringBuilder(
+            build
+                .box()
+                .map(GearboxCommand::text)
+                .orElseGet(() -> "No gearbox is made of this train: " + build.why() + ".\n"));
+    cures.forEach(
+        cure -> text.append("It goes together with: ").append(cure.change()).append(".\n"));
+    return text.toString();
   }
 
   private static String text(Whole whole) {

@@ -144,6 +144,11 @@ class GearboxCommandTest extends Shell {
     assertEquals("dowel pin", json().get("leftOut").get(0).asText());
     assertEquals(1, run(FILTER.stripTrailing() + "\nleave out dowl pin\n", "gearbox", "-"));
     assertTrue(out.toString().contains("no piece is called so"), out::toString);
+    assertTrue(out.toString().contains("It goes together with: put back dowl pin."), out::toString);
+    assertEquals(1, run(FILTER.stripTrailing() + "\nleave out nut\n", "gearbox", "-", "--json"));
+    JsonNode cure = json().get("cures").get(0);
+    assertEquals("put back nut", cure.get("change").asText());
+    assertFalse(cure.get("card").asText().contains("leave out"), cure::toString);
   }
 
   @Test

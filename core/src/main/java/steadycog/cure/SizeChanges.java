@@ -188,6 +188,13 @@ final class SizeChanges {
       }
       all.add(Change.sized("width " + width, train.withSizes(wider)).worth(times));
     }
+    all.addAll(modules(train));
+    return all;
+  }
+
+  /** The next larger standard modules, to three times of what there is. */
+  static List<Change> modules(Train train) {
+    List<Change> all = new ArrayList<>();
     double module = Drives.moduleMm(train);
     for (String next : MODULES) {
       double larger = Exact.parse(next).doubleValue();

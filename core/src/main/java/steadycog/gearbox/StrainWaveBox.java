@@ -143,7 +143,7 @@ final class StrainWaveBox extends CentralBox {
     double foot = front(shell, near, spindle, from, teeth);
     layer(shell, drive.circularId());
     generator(bore, stand);
-    double hole = pilot.map(this::seat).orElse((thin + room) / 2);
+    double hole = Math.max(pilot.map(this::seat).orElse(0.0), spindle.collar() + (room + AIR) / 2);
     flexspline(flex, stand, to - from, circle, back, hole);
     double far = to + tube.below();
     screws(
@@ -184,10 +184,13 @@ final class StrainWaveBox extends CentralBox {
     return motor(shell, near.face() - thickness(shell, near.bearing()), x, y);
   }
 
+  /** Where nothing is said a share of the flexspline's, and no more than a motor's face lets by. */
   private Bore bore() {
+    double share = SHAFT_SHARE * 2 * tube.bore();
+    double least =
+        train.sizes().housing().motor().map(face -> face.pilot() - 4 * AIR).orElse(share);
     return stated(drive.waveId())
-        .orElseGet(
-            () -> new Bore.Round(Shafts.usualFrom(SHAFT_SHARE * 2 * tube.bore()).getFirst()));
+        .orElseGet(() -> new Bore.Round(Shafts.usualFrom(Math.min(share, least)).getFirst()));
   }
 
   /** The cam, and the ring on it that slides in the flexspline. */

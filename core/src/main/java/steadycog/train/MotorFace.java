@@ -23,6 +23,11 @@ public record MotorFace(int size, double bolts, double pilot, Screw screw) {
     return USUAL.stream().filter(one -> one.size == mm).findFirst();
   }
 
+  /** All of them, the smallest first. */
+  public static List<MotorFace> usual() {
+    return USUAL;
+  }
+
   /** All sizes, for messages. */
   public static String sizes() {
     return USUAL.stream().map(one -> one.size + " mm").collect(Collectors.joining(", "));

@@ -40,6 +40,19 @@ class GearboxTest {
     box.components().forEach(one -> assertTrue(names.add(one.name()), one.name()));
   }
 
+  /** Shafts past a motor's shoulder, spacers through the bottom of a cup. */
+  @ParameterizedTest
+  @CsvSource({
+    "71, cup; module 2 mm; clearance laser; motor face 35 mm",
+    "71, cup; module 1.5 mm; clearance laser",
+    "63, hat; module 1.5 mm; clearance laser; motor face 42 mm"
+  })
+  void largeStrainWaveDrivesGoTogether(int nominal, String rest) throws CardException {
+    String card = "strainwave nominal " + nominal + " " + rest;
+    Gearbox box = Boxes.of(card + "; drive wave; hold circular; take flex");
+    assertEquals(List.of(), Boxes.proof(box).problems());
+  }
+
   /** A way for torque in and out, a way to bolt it down, and bought parts that exist. */
   @ParameterizedTest
   @FieldSource("steadycog.gearbox.Boxes#ALL")

@@ -25,6 +25,7 @@ final class BillList extends VBox {
   private static final PseudoClass CHOSEN = PseudoClass.getPseudoClass("chosen");
 
   private final GridPane bill = Look.styled(new GridPane(), "bill");
+  private final Label order = Look.label("It goes together so", "caption");
   private final VBox steps = new VBox(2);
   private final Label total = Look.label("", "soft");
   private final List<Row> rows = new ArrayList<>();
@@ -35,7 +36,7 @@ final class BillList extends VBox {
   BillList() {
     super(6);
     setId("gearbox-bill");
-    getChildren().addAll(bill, total, Look.label("It goes together so", "caption"), steps);
+    getChildren().addAll(bill, total, order, steps);
   }
 
   void onChoose(Consumer<List<Component>> then) {
@@ -60,6 +61,7 @@ final class BillList extends VBox {
         "made "
             + Figures.significant(whole.bill().grams(), 3)
             + "\u2009g; in italics what is bought");
+    Look.show(order, !whole.proof().order().isEmpty());
     int step = 1;
     for (Move move : whole.proof().order()) {
       Label label = Look.label(step++ + ".  " + move.says(whole.bill()), "step");

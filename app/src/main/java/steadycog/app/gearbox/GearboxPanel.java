@@ -52,6 +52,7 @@ public final class GearboxPanel extends HBox {
   private final Slider crank = slider("gearbox-crank", 2, "Turns the input, 0 to 2 turns");
   private final BoxFiles files;
   private final LeftOut leftOut;
+  private final BoxCures cures;
   private final VBox side;
   private final Aside building = new Aside("gearbox", Platform::runLater);
   private final Aside refining = new Aside("gearbox drawing", Platform::runLater);
@@ -71,6 +72,7 @@ public final class GearboxPanel extends HBox {
     wishes = new WishBar(desk);
     files = new BoxFiles(desk, ask);
     leftOut = new LeftOut(desk);
+    cures = new BoxCures(desk);
     apart.setValue(1);
     HBox sliders =
         new HBox(
@@ -85,7 +87,8 @@ public final class GearboxPanel extends HBox {
     Label caution =
         Look.label("Walls and screws are proportions: check what carries a load.", "caution");
     VBox left =
-        Look.styled(new VBox(8, wishes, view, sliders, verdict, caution), "panel", "working");
+        Look.styled(
+            new VBox(8, wishes, view, sliders, verdict, cures, caution), "panel", "working");
     VBox.setVgrow(view, Priority.ALWAYS);
     HBox.setHgrow(left, Priority.ALWAYS);
     left.setMinWidth(0);
@@ -126,6 +129,7 @@ public final class GearboxPanel extends HBox {
 
   private void forget() {
     building.drop();
+    cures.clear();
     isBuilding = false;
     refining.drop();
     asked = Optional.empty();
@@ -146,6 +150,7 @@ public final class GearboxPanel extends HBox {
     }
     asked = Optional.of(train);
     building.drop();
+    cures.clear();
     isBuilding = true;
     say("Building it, and putting it together \u2026", false);
     building.work(
@@ -173,6 +178,7 @@ public final class GearboxPanel extends HBox {
     if (shown.isEmpty()) {
       view.clear();
       say("No gearbox is made of this train: " + found.build.why() + ".", false);
+      asked.ifPresent(cures::seek);
       return;
     }
     Whole whole = shown.get().whole;
@@ -188,6 +194,9 @@ public final class GearboxPanel extends HBox {
             ? Build.PROVEN
             : "It does not go together: " + String.join("; ", problems) + ".",
         !problems.isEmpty());
+    if (!problems.isEmpty()) {
+      asked.ifPresent(cures::seek);
+    }
     draw(shown.get().fine);
   }
 

@@ -44,7 +44,7 @@ public final class FindingJson {
     return each.put("fix", fix.orElse(null));
   }
 
-  private static void addCure(ObjectNode node, Cure cure) {
+  static void addCure(ObjectNode node, Cure cure) {
     node.put("change", cure.change());
     node.put("card", CardPrinter.print(cure.train()));
     addConsequences(node, cure);

@@ -2,6 +2,8 @@ package steadycog.format.json;
 
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.util.List;
+import steadycog.cure.Cure;
 import steadycog.gearbox.Bill;
 import steadycog.gearbox.Build;
 import steadycog.gearbox.Build.Whole;
@@ -12,8 +14,12 @@ import steadycog.gearbox.Support;
 public final class GearboxJson {
   private GearboxJson() {}
 
-  /** What {@code gearbox --json} prints of one train. */
-  public static String write(Build build) {
+  /**
+   * What {@code gearbox --json} prints of one train.
+   *
+   * @param found what would let it go together
+   */
+  public static String write(Build build, List<Cure> found) {
     ObjectNode node = JobJson.MAPPER.createObjectNode();
     node.put("why", build.why().isEmpty() ? null : build.why());
     ArrayNode bill = node.putArray("bill");
@@ -31,6 +37,8 @@ public final class GearboxJson {
               whole.proof().order().forEach(move -> add(order.addObject(), move, whole));
               whole.proof().problems().forEach(problems::add);
             });
+    ArrayNode cures = node.putArray("cures");
+    found.forEach(cure -> FindingJson.addCure(cures.addObject(), cure));
     node.put("goesTogether", build.box().isPresent() && build.box().get().proof().holds());
     return PrettyJson.write(node);
   }
