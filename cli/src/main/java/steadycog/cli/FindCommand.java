@@ -119,6 +119,9 @@ final class FindCommand implements Callable<Integer> {
   @Override
   public Integer call() {
     try {
+      if (target != null) {
+        requireWorkbook(target);
+      }
       return many.lines ? lines() : near.isEmpty() ? find() : near(near);
     } catch (IllegalArgumentException refused) {
       return refuse("find: " + where(refused) + refused.getMessage());
@@ -147,10 +150,18 @@ final class FindCommand implements Callable<Integer> {
     return Exit.DONE;
   }
 
-  private int write(Path file, Found found) {
+  /** Said before the search: it may take long. */
+  private void requireWorkbook(Path file) {
     if (!file.toString().toLowerCase(Locale.ROOT).endsWith(".xlsx")) {
       throw new IllegalArgumentException("--to " + file + ": expected a name that ends in .xlsx");
+    } else if (many.lines || !near.isEmpty() || output.json || output.csv) {
+      throw new IllegalArgumentException(
+          "--to: a workbook is written in place of all else: leave out --near, --lines, --json"
+              + " and --csv");
     }
+  }
+
+  private int write(Path file, Found found) {
     try {
       JobFiles.write(file, Books.found(found.candidates(), Version.number()));
       return Exit.DONE;

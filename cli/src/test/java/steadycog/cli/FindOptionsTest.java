@@ -123,6 +123,11 @@ class FindOptionsTest extends Shell {
     asked[8] = folder.resolve("found.pdf").toString();
     assertEquals(2, run("", asked));
     assertTrue(err.toString().contains(".xlsx"), err.toString());
+    for (String other : List.of("--json", "--csv", "--lines", "--near=none.txt")) {
+      String[] both = {"find", "--target", "13/4", "--to", book.toString(), other};
+      assertEquals(2, run("", both), other);
+      assertTrue(err.toString().contains("in place of all else"), err.toString());
+    }
     asked[8] = folder.resolve("none/found.xlsx").toString();
     assertEquals(2, run("", asked));
     assertTrue(err.toString().contains("cannot be written"), err.toString());
