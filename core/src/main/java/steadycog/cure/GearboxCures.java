@@ -36,6 +36,9 @@ public final class GearboxCures {
   /** Bores so much smaller are tried. */
   private static final List<Double> THINNER = List.of(0.75, 0.5);
 
+  /** A thinner bore is of no use, mm. */
+  private static final double THINNEST = 1;
+
   private final Train train;
   private final List<Change> changes = new ArrayList<>();
 
@@ -163,7 +166,7 @@ public final class GearboxCures {
   private void thinner(MemberId member, WheelSize own, Bore now) {
     for (double share : THINNER) {
       Quantity size = DriveChanges.atMost(share * now.size().inBase());
-      if (size.inBase() > 0) {
+      if (size.inBase() >= THINNEST) {
         Bore bore = of(now, size);
         changes.add(
             sized(

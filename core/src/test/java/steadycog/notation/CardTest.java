@@ -84,7 +84,7 @@ class CardTest {
         "parallel 20 ~ 30; bore A 5 mm flat 2 mm| 1:26: flat 2 mm: expected more than half of the"
             + " bore's 5 mm",
         "parallel 20 ~ 30; clearance wood| 1:29: found 'wood', expected a process (printed,"
-            + " laser, machined) or a gap (flank, tip, bore, apart) and a length",
+            + " laser, machined) or a gap (flank, tip, bore, apart, seat) and a length",
         "parallel 20 ~ 30; material A wood| 1:30: found 'wood', expected a material: steel,"
             + " hardened, bronze, brass, aluminium, acetal, nylon, pla, petg",
         "parallel 20 ~ 30; width A 5 mm; width A 6 mm| 1:33: a second width of A: leave one",
