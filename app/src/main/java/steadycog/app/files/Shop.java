@@ -46,7 +46,7 @@ public final class Shop {
   /**
    * Files with what they hold.
    *
-   * @param files in the order in which they are written, at least one
+   * @param files in the order in which they are written; none where {@code remark} says why
    * @param remark what is said of them beside their names, or nothing
    */
   public record Made(Map<Path, byte[]> files, String remark) {}
@@ -118,6 +118,9 @@ public final class Shop {
   private static String made(Path file, Works work, AtomicBoolean own, DoubleConsumer report) {
     try {
       Made made = work.make(own::get, report);
+      if (made.files.isEmpty()) {
+        return file.getFileName() + " was not written: " + made.remark + ".";
+      }
       int bytes = 0;
       List<String> names = new ArrayList<>();
       for (Map.Entry<Path, byte[]> one : made.files.entrySet()) {
