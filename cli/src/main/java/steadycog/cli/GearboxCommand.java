@@ -52,7 +52,7 @@ final class GearboxCommand implements Callable<Integer> {
     } else {
       input.tell(Lines.headed(each(trains, builds, GearboxCommand::text), names.size() > 1));
     }
-    return builds.stream().allMatch(GearboxCommand::holds) ? Exit.DONE : Exit.DONE_WITH_ERRORS;
+    return builds.stream().allMatch(Build::goesTogether) ? Exit.DONE : Exit.DONE_WITH_ERRORS;
   }
 
   /** Each with what would put it right, which is looked for where it does not hold. */
@@ -63,14 +63,10 @@ final class GearboxCommand implements Callable<Integer> {
       Build build = builds.get(k);
       NamedStudy named = trains.get(k);
       List<Cure> cures =
-          holds(build) ? List.of() : GearboxCures.of(named.study().train(), Pace.FREE);
+          build.goesTogether() ? List.of() : GearboxCures.of(named.study().train(), Pace.FREE);
       all.add(new TrainText(named.name(), write.apply(build, cures)));
     }
     return all;
-  }
-
-  private static boolean holds(Build build) {
-    return build.box().isPresent() && build.box().get().proof().holds();
   }
 
   private static String text(Build build, List<Cure> cures) {
@@ -99,12 +95,7 @@ final class GearboxCommand implements Callable<Integer> {
     StringBuilder text = new StringBuilder(table.toString());
     text.append("\nMade: ").append(Figures.significant(whole.bill().grams(), 3)).append(" g.\n");
     text.append(whole.gearbox().fits()).append('\n');
-    List<String> leftOut = whole.gearbox().housing().leftOut();
-    if (!leftOut.isEmpty()) {
-      text.append("Left out, as the card has it: ")
-          .append(String.join(", ", leftOut))
-          .append(".\n");
-    }
+    whole.gearbox().omissions().ifPresent(words -> text.append(words).append('\n'));
     if (!whole.proof().order().isEmpty()) {
       text.append("\nIt goes together so, the drive end below:\n");
       int step = 1;

@@ -74,17 +74,15 @@ public final class GearboxCures {
   }
 
   private static boolean goesTogether(Train changed, Pace pace) {
-    return Build.of(changed, FaceLayout.of(changed), pace)
-        .box()
-        .filter(whole -> whole.proof().holds())
-        .isPresent();
+    return Build.of(changed, FaceLayout.of(changed), pace).goesTogether();
   }
 
   private List<Change> changes() {
     Housing said = train.sizes().housing();
     putBack(said);
-    said.wall().ifPresent(any -> wish("wall as usual", 0.6, now -> other(now, true, false)));
-    said.bolts().ifPresent(any -> wish("bolts as usual", 0.6, now -> other(now, false, true)));
+    said.wall().ifPresent(any -> wish("wall as usual", 0.6, now -> now.withWall(Optional.empty())));
+    said.bolts()
+        .ifPresent(any -> wish("bolts as usual", 0.6, now -> now.withBolts(Optional.empty())));
     said.motor().ifPresent(this::motors);
     for (Member member : train.members()) {
       WheelSize own = train.sizes().own(member.id());
@@ -102,17 +100,7 @@ public final class GearboxCures {
   }
 
   private void wish(String words, double effort, UnaryOperator<Housing> change) {
-    Housing changed = change.apply(train.sizes().housing());
-    changes.add(
-        Change.sized(words, train.withSizes(train.sizes().withHousing(changed))).worth(effort));
-  }
-
-  private static Housing other(Housing said, boolean wall, boolean bolts) {
-    return new Housing(
-        wall ? Optional.empty() : said.wall(),
-        bolts ? Optional.empty() : said.bolts(),
-        said.motor(),
-        said.leftOut());
+    changes.add(Change.sized(words, train.withSizes(train.sizes().wishing(change))).worth(effort));
   }
 
   private void putBack(Housing said) {
@@ -167,7 +155,7 @@ public final class GearboxCures {
     for (double share : THINNER) {
       Quantity size = DriveChanges.atMost(share * now.size().inBase());
       if (size.inBase() >= THINNEST) {
-        Bore bore = of(now, size);
+        Bore bore = SizeChanges.resized(now, size);
         changes.add(
             sized(
                 "bore " + member + " " + bore,
@@ -176,17 +164,6 @@ public final class GearboxCures {
                 1.5 + 1 - share));
       }
     }
-  }
-
-  private static Bore of(Bore old, Quantity size) {
-    return switch (old) {
-      case Bore.Round _ -> new Bore.Round(size);
-      case Bore.Keyed _ -> new Bore.Keyed(size, Optional.empty(), Optional.empty());
-      case Bore.Hexagon _ -> new Bore.Hexagon(size);
-      case Bore.Flatted(Quantity was, Quantity across) ->
-          new Bore.Flatted(
-              size, DriveChanges.atMost(size.inBase() * across.inBase() / was.inBase()));
-    };
   }
 
   private Change sized(String words, MemberId member, WheelSize size, double effort) {

@@ -132,11 +132,18 @@ final class SizeChanges {
   }
 
   private static Optional<Bore> larger(Bore old, Quantity size) {
+    return old instanceof Bore.Flatted ? Optional.empty() : Optional.of(resized(old, size));
+  }
+
+  /** A bore of the same sort: a usual key in it, a flat in proportion. */
+  static Bore resized(Bore old, Quantity size) {
     return switch (old) {
-      case Bore.Round _ -> Optional.of(new Bore.Round(size));
-      case Bore.Keyed _ -> Optional.of(new Bore.Keyed(size, Optional.empty(), Optional.empty()));
-      case Bore.Hexagon _ -> Optional.of(new Bore.Hexagon(size));
-      case Bore.Flatted _ -> Optional.empty();
+      case Bore.Round _ -> new Bore.Round(size);
+      case Bore.Keyed _ -> new Bore.Keyed(size, Optional.empty(), Optional.empty());
+      case Bore.Hexagon _ -> new Bore.Hexagon(size);
+      case Bore.Flatted(Quantity was, Quantity across) ->
+          new Bore.Flatted(
+              size, DriveChanges.atMost(size.inBase() * across.inBase() / was.inBase()));
     };
   }
 

@@ -25,6 +25,11 @@ public record Build(Optional<Whole> box, String why) {
   /** What there is of one that is made. */
   public record Whole(Gearbox gearbox, Bill bill, Proof proof) {}
 
+  /** Whether one is made and goes together. */
+  public boolean goesTogether() {
+    return box.filter(whole -> whole.proof.holds()).isPresent();
+  }
+
   /**
    * Builds it and proves it. Cost: seconds for dozens of bodies.
    *

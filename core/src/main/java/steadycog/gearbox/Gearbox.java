@@ -132,6 +132,13 @@ public record Gearbox(
         + " mm wider than what turns or slips in them.";
   }
 
+  /** Which of its pieces the card leaves out, in words; empty where it has all. */
+  public Optional<String> omissions() {
+    return Optional.of(String.join(", ", housing.leftOut()))
+        .filter(names -> !names.isEmpty())
+        .map(names -> "Left out, as the card has it: " + names + ".");
+  }
+
   /** What has to be made, a piece a component. */
   public List<Piece> made() {
     return components.stream().filter(one -> !one.isBought()).map(Component::piece).toList();

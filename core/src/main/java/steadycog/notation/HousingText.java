@@ -37,9 +37,9 @@ final class HousingText {
       Token at = statement.peek();
       if (wall) {
         Quantity length = statement.expectQuantity(Dimension.LENGTH);
-        housing = Statement.at(at, length, sofar::withWall);
+        housing = Statement.at(at, Optional.of(length), sofar::withWall);
       } else {
-        housing = sofar.withBolts(bolts(statement));
+        housing = sofar.withBolts(Optional.of(bolts(statement)));
       }
     } while (!statement.atEnd());
     return housing;

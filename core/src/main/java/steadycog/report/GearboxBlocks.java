@@ -109,10 +109,7 @@ final class GearboxBlocks {
                 + Figures.significant(whole.bill().volume() / 1000, 3)
                 + " cm\u00b3. What is bought goes by its standard sizes."));
     blocks.add(new Text(whole.gearbox().fits()));
-    List<String> leftOut = whole.gearbox().housing().leftOut();
-    if (!leftOut.isEmpty()) {
-      blocks.add(new Remark("Left out, as the card has it: " + String.join(", ", leftOut) + "."));
-    }
+    whole.gearbox().omissions().map(Remark::new).ifPresent(blocks::add);
     if (whole.proof().holds()) {
       blocks.add(new Heading("Putting it together"));
       blocks.add(new Caution(Cautions.ASSEMBLING));

@@ -65,12 +65,12 @@ public record Housing(
     return equals(NONE);
   }
 
-  public Housing withWall(Quantity changed) {
-    return new Housing(Optional.of(changed), bolts, motor, leftOut);
+  public Housing withWall(Optional<Quantity> changed) {
+    return new Housing(changed, bolts, motor, leftOut);
   }
 
-  public Housing withBolts(Bolts changed) {
-    return new Housing(wall, Optional.of(changed), motor, leftOut);
+  public Housing withBolts(Optional<Bolts> changed) {
+    return new Housing(wall, changed, motor, leftOut);
   }
 
   public Housing withMotor(Optional<MotorFace> changed) {

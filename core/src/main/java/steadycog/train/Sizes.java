@@ -256,6 +256,11 @@ public record Sizes(
         rack, common, wheels, clearance, distances, sharing, tolerances, duty, changed);
   }
 
+  /** The same with something else wished of the box round the train. */
+  public Sizes wishing(UnaryOperator<Housing> change) {
+    return withHousing(change.apply(housing));
+  }
+
   /** What one statement each says, in the order in which a card is printed. */
   public List<Sizes> statements() {
     List<Sizes> all = new ArrayList<>();

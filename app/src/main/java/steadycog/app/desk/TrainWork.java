@@ -13,6 +13,7 @@ import steadycog.number.Quantity;
 import steadycog.train.Bevel;
 import steadycog.train.Drive;
 import steadycog.train.Edited;
+import steadycog.train.Housing;
 import steadycog.train.Losses;
 import steadycog.train.Member;
 import steadycog.train.MemberId;
@@ -102,6 +103,11 @@ public final class TrainWork {
    */
   public Optional<String> resize(UnaryOperator<Train> change) {
     return tried(train -> Edited.sameNames(change.apply(train)), "");
+  }
+
+  /** Wishes something else of the box round it; as with sizes. */
+  public Optional<String> wish(UnaryOperator<Housing> change) {
+    return resize(train -> train.withSizes(train.sizes().wishing(change)));
   }
 
   /** Says something else about the losses of meshes. */

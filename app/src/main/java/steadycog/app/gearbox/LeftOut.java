@@ -2,6 +2,8 @@ package steadycog.app.gearbox;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.UnaryOperator;
+import java.util.stream.Stream;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Tooltip;
@@ -9,7 +11,6 @@ import javafx.scene.layout.FlowPane;
 import steadycog.app.desk.Desk;
 import steadycog.app.look.Look;
 import steadycog.gearbox.Component;
-import steadycog.train.Housing;
 import steadycog.train.Train;
 
 /** Leaves pieces out that are chosen in the bill of a gearbox, and puts them back. */
@@ -27,14 +28,10 @@ final class LeftOut extends FlowPane {
     leave.setOnAction(
         e ->
             change(
-                train -> {
-                  List<String> names = new ArrayList<>(stated(train));
-                  chosen.stream()
-                      .map(Component::name)
-                      .filter(name -> !names.contains(name))
-                      .forEach(names::add);
-                  return names;
-                }));
+                left ->
+                    Stream.concat(left.stream(), chosen.stream().map(Component::name))
+                        .distinct()
+                        .toList()));
     choose(List.of());
   }
 
@@ -47,30 +44,17 @@ final class LeftOut extends FlowPane {
   /** Shows what the card leaves out, each to be put back. */
   void show(Train train) {
     List<Node> nodes = new ArrayList<>(List.of(leave));
-    for (String name : stated(train)) {
+    for (String name : train.sizes().housing().leftOut()) {
       Button back = Look.styled(new Button("put back " + name), "chip");
       back.setId("box-back-" + name.replace(' ', '-'));
       back.setOnAction(
-          e -> change(now -> stated(now).stream().filter(one -> !one.equals(name)).toList()));
+          e -> change(left -> left.stream().filter(one -> !one.equals(name)).toList()));
       nodes.add(back);
     }
     getChildren().setAll(nodes);
   }
 
-  private static List<String> stated(Train train) {
-    return train.sizes().housing().leftOut();
-  }
-
-  private interface Change {
-    List<String> of(Train train);
-  }
-
-  private void change(Change change) {
-    desk.train()
-        .resize(
-            train -> {
-              Housing said = train.sizes().housing();
-              return train.withSizes(train.sizes().withHousing(said.without(change.of(train))));
-            });
+  private void change(UnaryOperator<List<String>> change) {
+    desk.train().wish(box -> box.without(change.apply(box.leftOut())));
   }
 }

@@ -1,7 +1,6 @@
 package steadycog.app.gearbox;
 
 import java.util.Optional;
-import java.util.function.Function;
 import javafx.geometry.Pos;
 import javafx.geometry.VPos;
 import javafx.scene.control.Label;
@@ -91,14 +90,14 @@ final class WishBar extends FlowPane {
     Optional<Quantity> length = LengthText.read(text, desk.preferences().length());
     return length.isEmpty() && !text.isEmpty()
         ? Optional.of("A wall is a length such as 3 mm.")
-        : change(box -> new Housing(length, box.bolts(), box.motor(), box.leftOut()));
+        : desk.train().wish(box -> box.withWall(length));
   }
 
   private Optional<String> takeBolts(String text) {
     Optional<Bolts> read = SizeText.bolts(text);
     return read.isEmpty() && !text.isEmpty()
         ? Optional.of("Bolts are a count and a size such as 4 x M3.")
-        : change(box -> new Housing(box.wall(), read, box.motor(), box.leftOut()));
+        : desk.train().wish(box -> box.withBolts(read));
   }
 
   private Optional<String> takeMotor(String text) {
@@ -107,7 +106,7 @@ final class WishBar extends FlowPane {
             .flatMap(length -> MotorFace.of(length.inBase()));
     return face.isEmpty() && !text.isEmpty()
         ? Optional.of("Motors have faces of " + MotorFace.sizes() + ".")
-        : change(box -> box.withMotor(face));
+        : desk.train().wish(box -> box.withMotor(face));
   }
 
   private Optional<String> takeSeats(String text) {
@@ -120,12 +119,5 @@ final class WishBar extends FlowPane {
                   Clearance changed = train.sizes().clearance().with(Gap.SEAT, length);
                   return train.withSizes(train.sizes().withClearance(changed));
                 });
-  }
-
-  private Optional<String> change(Function<Housing, Housing> change) {
-    return desk.train()
-        .resize(
-            train ->
-                train.withSizes(train.sizes().withHousing(change.apply(train.sizes().housing()))));
   }
 }

@@ -39,7 +39,7 @@ public final class GearboxJson {
             });
     ArrayNode cures = node.putArray("cures");
     found.forEach(cure -> FindingJson.addCure(cures.addObject(), cure));
-    node.put("goesTogether", build.box().isPresent() && build.box().get().proof().holds());
+    node.put("goesTogether", build.goesTogether());
     return PrettyJson.write(node);
   }
 
