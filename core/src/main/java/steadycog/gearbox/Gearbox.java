@@ -1,5 +1,6 @@
 package steadycog.gearbox;
 
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -154,20 +155,17 @@ public record Gearbox(
     return FreeMotion.held(Mechanism.of(train));
   }
 
-  /** The same with the first crank turned on: every piece where it then stands. */
+  /**
+   * The same with the first drive turned on, and all others with it: every piece where it then
+   * stands.
+   */
   public Gearbox turned(double turns) {
     return turned(motion(), turns);
   }
 
   /** The same where its motion is known. */
   Gearbox turned(FreeMotion motion, double turns) {
-    double[] choice = new double[motion.choices()];
-    if (choice.length == 0) {
-      return this;
-    }
-    MemberId input = train.rolesInForce().drives().getFirst().member();
-    double share = motion.share(input, 0);
-    choice[0] = share == 0 ? turns : turns / share;
+    double[] choice = Arrays.stream(motion.perInputTurn()).map(each -> each * turns).toArray();
     ToDoubleFunction<MemberId> turned = member -> 2 * Math.PI * motion.turns(member, choice);
     return new Gearbox(
         train,

@@ -14,7 +14,6 @@ import steadycog.piece.Slab;
 import steadycog.shape.FaceLayout;
 import steadycog.shape.PlacedCarrier;
 import steadycog.shape.PlacedWheel;
-import steadycog.shape.Polar;
 import steadycog.shape.Rims;
 import steadycog.train.BallBearing;
 import steadycog.train.Bore;
@@ -25,14 +24,21 @@ import steadycog.train.Train;
 
 /**
  * A planetary set: a carrier of two plates tied together round its planets. What is held, ring or
- * the carrier's front plate, is a layer of the housing.
+ * the carrier's front plate, is a layer of the housing; where nothing is, the carrier goes out at
+ * the drive end round the sun's shaft.
  */
 final class PlanetaryBox extends CentralBox {
-  /** Pins go into the plates but for a floor of so much, mm. */
-  private static final double FLOOR = 1;
+  /** The shaft's collar inside a carrier that goes out round the shaft, mm. */
+  private static final double COLLAR = 2;
+
+  /** Between the heads of tie screws and what they pass, mm. */
+  private static final double BESIDE = 0.5;
 
   private final Planetary set;
   private final MemberId carrier;
+
+  /** Whether nothing is held, so that the carrier goes out round the sun's shaft. */
+  private boolean hollow;
 
   PlanetaryBox(Train train, FaceLayout layout, double chord, Planetary set) {
     super(train, layout, chord);
@@ -65,20 +71,32 @@ final class PlanetaryBox extends CentralBox {
     List<MemberId> held = rings.stream().filter(this::isHeld).toList();
     List<MemberId> loose = rings.stream().filter(ring -> !isHeld(ring)).toList();
     boolean star = isHeld(carrier) && rings.size() == 1;
+    hollow = held.isEmpty() && !star && rings.size() == 1;
     Optional<MemberId> out =
         Stream.concat(loose.stream(), Stream.of(carrier)).filter(this::isTaken).findFirst();
-    if (suns.size() != 1 || !isTaken(suns.getFirst())) {
-      return Optional.of("it is made for one sun that drives or is driven");
-    } else if ((held.size() != 1 && !star) || out.isEmpty() || isHeld(out.get())) {
+    if (suns.size() == 1 && isHeld(suns.getFirst())) {
       return Optional.of(
-          "it is made for a held ring, and an output at the carrier or another ring; or for a held"
-              + " carrier and one ring");
+          "a held sun needs an arm outside: drive it at 0 rpm, and its shaft goes out to be held"
+              + " there");
+    } else if (suns.size() != 1 || !isTaken(suns.getFirst())) {
+      return Optional.of("it is made for one sun that drives or is driven");
+    } else if (hollow && !(isTaken(carrier) && isTaken(rings.getFirst()))) {
+      return Optional.of(
+          "nothing is held: it is made where sun, ring and carrier all drive or are driven");
+    } else if ((held.size() != 1 && !star && !hollow) || out.isEmpty() || isHeld(out.get())) {
+      return Optional.of(
+          "it is made for a held ring, and an output at the carrier or another ring; or for one"
+              + " ring and a carrier that is held, or goes out too");
     } else if (loose.size() > 1 || (loose.size() == 1 && out.get().equals(carrier))) {
       return Optional.of(loose.getFirst() + " turns idly: leave it out");
     } else if (rings.stream().anyMatch(ring -> Rims.of(train).containsValue(ring))) {
       return Optional.of("a wheel is cut round its ring");
-    } else if (!star && !loose.isEmpty() && low(loose.getFirst()) < low(held.getFirst())) {
+    } else if (!held.isEmpty()
+        && !loose.isEmpty()
+        && low(loose.getFirst()) < low(held.getFirst())) {
       return Optional.of("the ring of the first row turns: hold it, and take off at the second");
+    } else if (hollow && train.sizes().housing().motor().isPresent()) {
+      return Optional.of("the carrier goes out where a motor's face would be: leave that out");
     }
     return build(suns.getFirst(), held.stream().findFirst(), loose);
   }
@@ -90,24 +108,21 @@ final class PlanetaryBox extends CentralBox {
         .orElseThrow();
   }
 
-  /** Bodies of planets: of two rows one, of pairs two. */
-  private List<MemberId> planets() {
-    return set.paired() ? set.planetIds() : set.planetIds().subList(0, 1);
-  }
-
   private double first() {
-    return planets().stream().mapToDouble(this::low).min().orElseThrow();
+    return Carriage.planets(set).stream().mapToDouble(this::low).min().orElseThrow();
   }
 
   private double last() {
-    return planets().stream().mapToDouble(this::high).max().orElseThrow();
+    return Carriage.planets(set).stream().mapToDouble(this::high).max().orElseThrow();
   }
 
-  private double low(MemberId body) {
+  /** Where the first piece of a body begins, mm. */
+  double low(MemberId body) {
     return of(body).getFirst().stands().getFirst().z();
   }
 
-  private double high(MemberId body) {
+  /** Where its last piece ends, mm. */
+  double high(MemberId body) {
     Piece last = of(body).getLast();
     return last.stands().getFirst().z() + last.slabs().getLast().to();
   }
@@ -120,41 +135,45 @@ final class PlanetaryBox extends CentralBox {
     Optional<Ties> found = Ties.of(placed, wheels(), module, last() - first());
     if (bore.isEmpty()) {
       return Optional.of("the sun is too small for a shaft through it");
-    } else if (planets().stream().anyMatch(p -> Blank.of(train, p).bore().isEmpty())) {
+    } else if (Carriage.planets(set).stream().anyMatch(p -> Blank.of(train, p).bore().isEmpty())) {
       return Optional.of("the planets are too small for pins");
     } else if (found.isEmpty()) {
       return Optional.of("there is no room for ties between the planets: fewer planets leave some");
     }
-    put(sun, held, loose, placed, bore.get(), found.get());
-    return Optional.empty();
+    return put(sun, held, loose, placed, bore.get(), found.get());
   }
 
-  private void put(
+  private Optional<String> put(
       MemberId sun,
       Optional<MemberId> held,
       List<MemberId> loose,
       PlacedCarrier placed,
       Bore bore,
       Ties ties) {
-    double first = first();
-    double last = last();
-    double plate = plateMm(carrier);
     boolean free = !loose.isEmpty();
+    double plate = plateMm(carrier);
+    double before = hollow ? plate + COLLAR : plate;
     double radius = Math.max(placed.bodyRadius() * module, ties.farthest());
-    double near = first - PLAY;
-    double far = last + PLAY;
+    double near = first() - PLAY;
+    double far = last() + PLAY;
     List<Seat> seats = new ArrayList<>(List.of(new Seat("sun", low(sun), high(sun), bore)));
-    if (free) {
+    boolean bushed = free && held.isPresent();
+    if (bushed) {
       seats.add(new Seat("carrier", far, far + plate, Spindle.bare(bore)));
     }
     Stand turned = Stand.at(x, y, 0, of(sun).getFirst().stands().getFirst().angle());
     Spindle spindle = new Spindle(this, sun, turned, seats);
     double thin = spindle.thin();
-    double pins =
-        placed.pins().stream().mapToDouble(Polar::radius).min().orElseThrow() * module
-            - planets().stream().mapToDouble(this::pin).max().orElseThrow() / 2;
+    Carriage carriage = new Carriage(this, set, placed, ties);
+    Optional<Hub> hub =
+        hollow ? Hub.of(this, carrier, (thin + room) / 2, ties.free() - BESIDE) : Optional.empty();
+    if (hollow && hub.isEmpty()) {
+      return Optional.of(
+          "the carrier has no room for a hub round the sun's shaft: a thinner bore of the sun makes"
+              + " some");
+    }
     // The bearing goes in between the posts, which stand before it.
-    Optional<BallBearing> pilot = pilot(thin, Math.min(pins, ties.nearest() + LIP));
+    Optional<BallBearing> pilot = pilot(thin, Math.min(carriage.nearest(), ties.nearest() + LIP));
     double thick = thick(plate, pilot);
     MemberId out = free ? loose.getFirst() : carrier;
     Optional<Flange> flange =
@@ -168,78 +187,87 @@ final class PlanetaryBox extends CentralBox {
             .orElse(0);
     Shell shell =
         Shell.round(room(Math.max(widest + AIR, root)), 2 * Math.max(widest, root), train.sizes());
-    double face = near - plate - ties.screw().height() - AIR;
+    double face = near - before - ties.screw().height() - AIR;
     Optional<BallBearing> bearing =
-        Spindle.bearing(this, List.of(sun), thin, outside -> outside / 2 + LIP < widest);
-    made(
-        Piece.FRAME,
-        "front plate",
-        "",
-        front(shell, bearing, thin, spindle.collar(), face, face).slabs(),
-        Stand.at(0, 0, 0, 0));
-    double foot = motor(shell, face - thickness(shell, bearing), x, y);
-    wall(shell, "front wall", face, held.map(this::low).orElse(near - plate));
+        hollow
+            ? Optional.empty()
+            : Spindle.bearing(this, List.of(sun), thin, outside -> outside / 2 + LIP < widest);
+    double low = face - hub.map(Hub::plate).orElseGet(() -> thickness(shell, bearing));
+    Block front =
+        hub.map(tube -> tube.around(plate(shell, low, face, Layer.FRONT), this, face))
+            .orElseGet(() -> front(shell, bearing, thin, spindle.collar(), face, face));
+    made(Piece.FRAME, "front plate", "", front.slabs(), Stand.at(0, 0, 0, 0));
+    double foot = motor(shell, low, x, y);
+    boolean star = held.isEmpty() && !hollow;
+    if (!hollow) {
+      wall(shell, "front wall", face, held.map(this::low).orElse(near - plate));
+    }
     held.ifPresent(ring -> layer(shell, ring));
-    Stream.concat(Stream.of(sun), planets().stream())
+    Stream.concat(Stream.of(sun), Carriage.planets(set).stream())
         .flatMap(b -> of(b).stream())
         .forEach(this::take);
-    pins(placed, near - plate + FLOOR, far + (free ? plate : thick) - FLOOR);
-    if (held.isEmpty()) {
+    carriage.pins(near - before, far + (free ? plate : thick));
+    if (star) {
       Block layer = plate(shell, near - plate, near, Layer.INNER);
-      frontPlate(ties, layer, x, y, near - plate, near, spindle.collar() + AIR / 2);
+      layer.hole(x, y, spindle.collar() + AIR / 2, near - plate, near);
+      carriage.frontPlate(List.of(), layer, x, y, near - plate, near);
     } else {
-      double hole = spindle.collar() + (free ? Math.max(room, 0.02) : AIR) / 2;
-      Block disc = new Block(near - plate, near, Region.disc(radius));
-      frontPlate(ties, disc, 0, 0, near - plate, near, hole);
-      if (free) {
+      carriage.frontPlate(
+          hub.map(tube -> tube.build(this, carrier, face, near - before)).orElse(List.of()),
+          frontDisc(hub, radius, near - before, near, spindle.collar(), free),
+          0,
+          0,
+          near - before,
+          near);
+      if (bushed) {
         bush(carrier, sun, near - plate, near, spindle.collar());
       }
     }
     Outgoing outgoing = outgoing(out, thin, held.isPresent() ? 2 * root : widest);
     double end;
     List<Slab> rear = new ArrayList<>();
-    rear.addAll(ties.posts(near, far, plate));
-    Block body =
-        pinned(
-            new Block(far, far + (free ? plate : thick), Region.disc(radius)),
-            placed,
-            free ? plate : thick,
-            far,
-            ties,
-            near,
-            plate);
+    rear.addAll(ties.posts(near, far, before));
+    Block body = carriage.rearPlate(far, far + (free ? plate : thick), radius, near, before);
     if (flange.isEmpty()) {
       end = far + thick + AIR;
       rear.addAll(piloted(body, pilot, thin, far, far + thick).slabs());
       rear.addAll(goOut(carrier, outgoing, shell, far + thick, end));
       made(carrier, "carrier rear plate", "its posts tie the plates", rear, middle());
     } else {
-      rear.addAll(body.through(List.of(new double[] {0, 0}), spindle.reach() + room / 2).slabs());
+      double hole = bushed ? spindle.reach() + room / 2 : spindle.collar() + AIR;
+      rear.addAll(body.hole(0, 0, hole, far, far + plate).slabs());
       made(carrier, "carrier rear plate", "its posts tie the plates", rear, middle());
-      if (held.isPresent()) {
+      if (bushed) {
         bush(carrier, sun, far, far + plate, spindle.reach());
       }
       Flange drum = flange.get();
       end = drum.face() + thick + drum.screw().height() + AIR;
       flange(drum, out, thick, pilot, thin, goOut(out, outgoing, shell, drum.face() + thick, end));
     }
-    wall(shell, "rear wall", held.map(this::high).orElse(near), end);
+    wall(
+        shell,
+        hollow ? "wall" : "rear wall",
+        held.map(this::high).orElse(hollow ? face : near),
+        end);
+    End drive =
+        hub.map(h -> new End(near - COLLAR, bearing, near - COLLAR - h.end(face), carrier))
+            .orElseGet(() -> new End(face, bearing, shell.wall(), Piece.FRAME));
     spindle.build(
-        "shaft",
-        new End(face, bearing, shell.wall(), Piece.FRAME),
-        far(flange.map(Flange::face).orElse(far), thick, pilot, out),
-        LIP,
-        0);
+        "shaft", drive, far(flange.map(Flange::face).orElse(far), thick, pilot, out), LIP, 0);
     clamp(shell, foot, end + rear(outgoing));
+    return Optional.empty();
   }
 
-  private double pin(MemberId planet) {
-    return Blank.of(train, planet).bore().orElseThrow().size().inBase();
-  }
-
-  /** Radius of the hole that a planet's pin is pressed into, mm. */
-  private double hole(MemberId planet) {
-    return (pin(planet) + fit) / 2;
+  /** The plate before the planets where it turns, with the hole for the shaft. */
+  private Block frontDisc(
+      Optional<Hub> hub, double radius, double from, double to, double collar, boolean free) {
+    Block disc = new Block(from, to, Region.disc(radius));
+    return hub.map(
+            tube ->
+                disc.hole(0, 0, tube.hole(), from, to)
+                    .hole(0, 0, collar + AIR / 2, to - COLLAR, to))
+        .orElseGet(
+            () -> disc.hole(0, 0, collar + (free ? Math.max(room, 0.02) : AIR) / 2, from, to));
   }
 
   private void bush(MemberId member, MemberId in, double from, double to, double radius) {
@@ -254,90 +282,6 @@ final class PlanetaryBox extends CentralBox {
       most = Math.max(most, Math.max(box[2], box[3]));
     }
     return most;
-  }
-
-  private List<double[]> pinsOf(PlacedCarrier placed, MemberId planet) {
-    List<double[]> at = new ArrayList<>();
-    List<MemberId> planets = planets();
-    for (int k = 0; k < placed.pins().size(); k++) {
-      if (planets.get(set.paired() ? k % 2 : 0).equals(planet)) {
-        Polar pin = placed.pins().get(k);
-        double r = pin.radius() * module;
-        at.add(new double[] {r * Math.cos(pin.angle()), r * Math.sin(pin.angle())});
-      }
-    }
-    return at;
-  }
-
-  private void pins(PlacedCarrier placed, double from, double to) {
-    for (MemberId planet : planets()) {
-      double size = pin(planet);
-      bought(
-          carrier,
-          set.paired() ? "pin of " + planet.name().replace('_', ' ') : "planet pin",
-          mm(size) + " x " + mm(to - from),
-          List.of(new Slab("", from, to, Region.disc(size / 2))),
-          on(pinsOf(placed, planet), carrier, x, y),
-          Optional.empty());
-      double[] at = pinsOf(placed, planet).getFirst();
-      supports.add(
-          new Support(
-              planet,
-              carrier,
-              x + at[0],
-              y + at[1],
-              low(planet),
-              high(planet),
-              size / 2,
-              Support.PLAIN));
-    }
-  }
-
-  private Block pinned(
-      Block block,
-      PlacedCarrier placed,
-      double thick,
-      double from,
-      Ties ties,
-      double near,
-      double plate) {
-    for (MemberId planet : planets()) {
-      block.hole(pinsOf(placed, planet), hole(planet), from, from + thick - FLOOR);
-    }
-    return block.hole(
-        ties.at(), ties.screw().core() / 2, from, Math.max(from, ties.end(near, plate)));
-  }
-
-  /**
-   * The plate before the planets.
-   *
-   * @param block without holes but those of the housing, if it is a layer of that
-   * @param dx where the axis is in it, mm
-   * @param dy where the axis is in it, mm
-   * @param hole radius of that for the shaft, mm
-   */
-  private void frontPlate(
-      Ties ties, Block block, double dx, double dy, double from, double to, double hole) {
-    PlacedCarrier placed = placed();
-    block.through(moved(ties.at(), dx, dy), ties.screw().hole() / 2).hole(dx, dy, hole, from, to);
-    for (MemberId planet : planets()) {
-      block.hole(moved(pinsOf(placed, planet), dx, dy), hole(planet), from + FLOOR, to);
-    }
-    made(carrier, "carrier front plate", "", block.slabs(), Stand.at(x - dx, y - dy, 0, 0));
-    screws(
-        carrier,
-        "tie screw",
-        ties.screw(),
-        from,
-        true,
-        to - from,
-        ties.length(to - from),
-        on(ties.at(), carrier, x, y),
-        Optional.of(into("carrier rear plate")));
-  }
-
-  private static List<double[]> moved(List<double[]> places, double dx, double dy) {
-    return places.stream().map(at -> new double[] {at[0] + dx, at[1] + dy}).toList();
   }
 
   private Flange flange(MemberId ring, double carrierEnd, double carrierRadius) {

@@ -111,6 +111,11 @@ record Ties(List<double[]> at, double radius, Screw screw) {
         .slabs();
   }
 
+  /** How far from the axis the heads of the screws leave free, mm. */
+  double free() {
+    return nearest() + radius - screw.head() / 2;
+  }
+
   /** The nearest and the farthest that posts come to the axis, mm. */
   double nearest() {
     return at.stream().mapToDouble(one -> Math.hypot(one[0], one[1])).min().orElseThrow() - radius;

@@ -2,6 +2,7 @@ package steadycog.motion;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.train.MemberId;
 
@@ -11,12 +12,14 @@ import steadycog.train.MemberId;
  */
 public final class FreeMotion {
   private final Mechanism mechanism;
+  private final List<Integer> chosen;
 
   /** For each body its turns for one turn of each choice. */
   private final List<double[]> shares;
 
-  private FreeMotion(Mechanism mechanism, List<double[]> shares) {
+  private FreeMotion(Mechanism mechanism, List<Integer> chosen, List<double[]> shares) {
     this.mechanism = mechanism;
+    this.chosen = chosen;
     this.shares = shares;
   }
 
@@ -55,7 +58,7 @@ public final class FreeMotion {
       }
       shares.add(own);
     }
-    return new FreeMotion(mechanism, shares);
+    return new FreeMotion(mechanism, chosen, shares);
   }
 
   private static LinearSystem system(List<Relation> lasting, List<Integer> chosen, int bodies) {
@@ -74,6 +77,25 @@ public final class FreeMotion {
   /** How many turns may be chosen; none where the wheels jam. */
   public int choices() {
     return shares.isEmpty() ? 0 : shares.getFirst().length;
+  }
+
+  /**
+   * So many of each choice as make the first drive turn once, as the whole is driven; the first
+   * alone where that is not settled.
+   */
+  public double[] perInputTurn() {
+    Motion motion = MotionSolver.solve(mechanism);
+    double[] choice = new double[choices()];
+    boolean settled = false;
+    for (int k = 0; k < choice.length; k++) {
+      Optional<BigFraction> turns = motion.turnsPerInputTurn(mechanism.bodies().get(chosen.get(k)));
+      choice[k] = turns.map(BigFraction::doubleValue).orElse(0.0);
+      settled |= choice[k] != 0;
+    }
+    if (!settled && choice.length > 0) {
+      choice[0] = 1;
+    }
+    return choice;
   }
 
   /** Turns of {@code member} for one turn of choice {@code k}. */

@@ -2,6 +2,7 @@ package steadycog.gearbox;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Random;
 import steadycog.assembly.Assembly;
 import steadycog.notation.Card;
@@ -43,10 +44,16 @@ final class Boxes {
   /** Its carrier stands still, the ring goes out the other way. */
   static final String STAR = FILTER.replace("hold ring; take carrier", "hold carrier; take ring");
 
-  static final List<String> ALL =
-      List.of(WINCH, FILTER, FOCUSER, AZIMUTH, TIGHT, ALTITUDE, HAT, STAR);
+  /** Nothing is held: the carrier goes out round the sun's shaft. */
+  static final String GUIDING =
+      "planetary sun 30 planet 24 x3 ring 78; module 0.8 mm; width 8 mm; clearance machined;"
+          + " bore sun 6 mm; bore planet 5 mm; drive ring 1 rpm 0.3 Nm; drive sun -0.25 rpm; take"
+          + " carrier";
 
-  static final List<String> CENTRAL = List.of(FILTER, FOCUSER, AZIMUTH, ALTITUDE, STAR);
+  static final List<String> ALL =
+      List.of(WINCH, FILTER, FOCUSER, AZIMUTH, TIGHT, ALTITUDE, HAT, STAR, GUIDING);
+
+  static final List<String> CENTRAL = List.of(FILTER, FOCUSER, AZIMUTH, ALTITUDE, STAR, GUIDING);
 
   private Boxes() {}
 
@@ -94,16 +101,14 @@ final class Boxes {
       case 1 -> {
         int planet = 17 + random.nextInt(10);
         int sun = 2 * (9 + random.nextInt(10)) + planet % 2;
-        yield "planetary sun "
-            + sun
-            + " planet "
-            + planet
-            + " x2 ring "
-            + (sun + 2 * planet)
-            + sizes
-            + (random.nextBoolean()
-                ? "; drive sun; hold ring; take carrier"
-                : "; drive sun; hold carrier; take ring");
+        String teeth = "planetary sun %d planet %d x2 ring %d";
+        yield String.format(Locale.ROOT, teeth, sun, planet, sun + 2 * planet)
+            + switch (random.nextInt(3)) {
+              case 0 -> sizes + "; drive sun; hold ring; take carrier";
+              case 1 -> sizes + "; drive sun; hold carrier; take ring";
+              default ->
+                  sizes.replaceFirst("; motor.*", "") + "; drive ring; drive sun; take carrier";
+            };
       }
       case 2 -> {
         int planet = 20 + random.nextInt(10);

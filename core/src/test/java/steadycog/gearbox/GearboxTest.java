@@ -259,7 +259,12 @@ class GearboxTest {
         "parallel 20 ~ 40 = 24 ~ 36; coaxial A = D | lie in line",
         "planetary sun 24 planet 15 x3 ring 54; drive sun; hold carrier; take planet | one ring",
         "planetary sun 20/- planet 25=23 x3 ring 70/68; drive sun; hold carrier; take ring1 | one",
-        "planetary sun 24 planet 15 x3 ring 54; drive ring; hold sun; take carrier | one sun",
+        "planetary sun 24 planet 15 x3 ring 54; drive ring; hold sun; take carrier | drive it at 0",
+        "planetary sun 24 planet 15 x3 ring 54; drive ring; take sun | all drive or are driven",
+        "planetary sun 24 planet 15 x3 ring 54; drive ring; drive sun; take carrier; motor face 35"
+            + " mm | leave that out",
+        "planetary sun 24 planet 15 x3 ring 54; bore sun 55 mm; module 3 mm; drive ring; drive sun; take"
+            + " carrier | room for a hub",
         "planetary sun 20 planet 10 x8 uneven ring 40; drive sun; hold ring; take carrier | ties",
         "planetary sun 20/- planet 25=23 x3 ring 70/68; drive sun; hold ring1; take carrier | idly",
         "planetary sun 20/- planet 25=23 x3 ring 70/68; drive sun; hold ring2; take ring1 | first",
@@ -269,6 +274,25 @@ class GearboxTest {
     Gearbox.Result result = Boxes.result(card);
     assertEquals(Optional.empty(), result.box());
     assertTrue(result.why().contains(why), result.why());
+  }
+
+  /** Of nothing held: threads in the hub's end, or the section that the card states. */
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "| 6802 | 5",
+        "; bore carrier 16 mm flat 14 mm | 6803 | 2",
+        "; bearing carrier 6804 | 6804 | 5"
+      })
+  void hubsGoOutRoundTheShaft(String said, String bearing, int lines) throws CardException {
+    Gearbox box = Boxes.of(Boxes.GUIDING + Optional.ofNullable(said).orElse(""));
+    assertTrue(box.component("hub bearing").size().orElseThrow().startsWith(bearing));
+    Region end = box.component("carrier front plate").piece().slabs().getFirst().region();
+    assertEquals(lines, end.lines().size() + end.circles().size());
+    assertEquals(List.of(), Boxes.proof(box).problems());
+    double shaft = low(box.component("shaft"));
+    assertTrue(shaft < low(box.component("carrier front plate")) - 10, "it goes out further");
   }
 
   /** Mass by area and height against the volume of the closed solids that are exported. */

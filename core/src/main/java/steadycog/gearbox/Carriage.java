@@ -1,0 +1,147 @@
+package steadycog.gearbox;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import steadycog.piece.Blank;
+import steadycog.piece.Piece.Stand;
+import steadycog.piece.Region;
+import steadycog.piece.Slab;
+import steadycog.shape.PlacedCarrier;
+import steadycog.shape.Polar;
+import steadycog.train.MemberId;
+import steadycog.train.Planetary;
+
+/** The carrier of a planetary box: two plates tied together, pins in both for the planets. */
+final class Carriage {
+  /** Pins go into the plates but for a floor of so much, mm. */
+  private static final double FLOOR = 1;
+
+  private final PlanetaryBox box;
+  private final Planetary set;
+  private final PlacedCarrier placed;
+  private final Ties ties;
+
+  Carriage(PlanetaryBox box, Planetary set, PlacedCarrier placed, Ties ties) {
+    this.box = box;
+    this.set = set;
+    this.placed = placed;
+    this.ties = ties;
+  }
+
+  /** Bodies of a set's planets: of two rows one, of pairs two. */
+  static List<MemberId> planets(Planetary set) {
+    return set.paired() ? set.planetIds() : set.planetIds().subList(0, 1);
+  }
+
+  private MemberId member() {
+    return set.carrierId();
+  }
+
+  private double pin(MemberId planet) {
+    return Blank.of(box.train, planet).bore().orElseThrow().size().inBase();
+  }
+
+  /** The nearest that pins come to the axis, mm. */
+  double nearest() {
+    return placed.pins().stream().mapToDouble(Polar::radius).min().orElseThrow() * box.module
+        - planets(set).stream().mapToDouble(this::pin).max().orElseThrow() / 2;
+  }
+
+  private List<double[]> pinsOf(MemberId planet) {
+    List<double[]> at = new ArrayList<>();
+    List<MemberId> planets = planets(set);
+    for (int k = 0; k < placed.pins().size(); k++) {
+      if (planets.get(set.paired() ? k % 2 : 0).equals(planet)) {
+        Polar pin = placed.pins().get(k);
+        double r = pin.radius() * box.module;
+        at.add(new double[] {r * Math.cos(pin.angle()), r * Math.sin(pin.angle())});
+      }
+    }
+    return at;
+  }
+
+  /**
+   * The pins between two plates.
+   *
+   * @param from outer face of the plate before the planets, mm
+   * @param to outer face of that behind them, mm
+   */
+  void pins(double from, double to) {
+    double low = from + FLOOR;
+    double high = to - FLOOR;
+    for (MemberId planet : planets(set)) {
+      double size = pin(planet);
+      box.bought(
+          member(),
+          set.paired() ? "pin of " + planet.name().replace('_', ' ') : "planet pin",
+          Box.mm(size) + " x " + Box.mm(high - low),
+          List.of(new Slab("", low, high, Region.disc(size / 2))),
+          Box.on(pinsOf(planet), member(), box.x, box.y),
+          Optional.empty());
+      double[] at = pinsOf(planet).getFirst();
+      box.supports.add(
+          new Support(
+              planet,
+              member(),
+              box.x + at[0],
+              box.y + at[1],
+              box.low(planet),
+              box.high(planet),
+              size / 2,
+              Support.PLAIN));
+    }
+  }
+
+  /**
+   * The plate behind the planets, with holes for pins and threads for the ties.
+   *
+   * @param near where the posts begin, mm
+   * @param plate thickness of that before the planets, mm
+   */
+  Block rearPlate(double from, double to, double radius, double near, double plate) {
+    Block block = new Block(from, to, Region.disc(radius));
+    for (MemberId planet : planets(set)) {
+      block.hole(pinsOf(planet), hole(planet), from, to - FLOOR);
+    }
+    return block.hole(
+        ties.at(), ties.screw().core() / 2, from, Math.max(from, ties.end(near, plate)));
+  }
+
+  /** Radius of the hole that a planet's pin is pressed into, mm. */
+  private double hole(MemberId planet) {
+    return (pin(planet) + box.fit) / 2;
+  }
+
+  /**
+   * The plate before the planets, and the screws through it.
+   *
+   * @param before what is in one with it towards the drive end
+   * @param block without holes but those of the housing, if it is a layer of that
+   * @param dx where the axis is in it, mm
+   * @param dy where the axis is in it, mm
+   */
+  void frontPlate(List<Slab> before, Block block, double dx, double dy, double from, double to) {
+    block.through(moved(ties.at(), dx, dy), ties.screw().hole() / 2);
+    for (MemberId planet : planets(set)) {
+      block.hole(moved(pinsOf(planet), dx, dy), hole(planet), from + FLOOR, to);
+    }
+    List<Slab> slabs = new ArrayList<>(before);
+    slabs.addAll(block.slabs());
+    box.made(member(), "carrier front plate", "", slabs, Stand.at(box.x - dx, box.y - dy, 0, 0));
+    box.screws(
+        member(),
+        "tie screw",
+        ties.screw(),
+        from,
+        true,
+        to - from,
+        ties.length(to - from),
+        Box.on(ties.at(), member(), box.x, box.y),
+        Optional.of(Box.into("carrier rear plate")));
+  }
+
+  private static List<double[]> moved(List<double[]> places, double dx, double dy) {
+    return places.stream().map(at -> new double[] {at[0] + dx, at[1] + dy}).toList();
+  }
+}
