@@ -42,6 +42,8 @@ abstract sealed class Box permits ParallelBox, CentralBox {
   /** Room for a coupling between motor and input, as a share of the motor's square. */
   private static final double COUPLING = 0.6;
 
+  private static final double FAR = Double.MAX_VALUE;
+
   final Train train;
   final FaceLayout layout;
   final Pieces pieces;
@@ -230,15 +232,24 @@ abstract sealed class Box permits ParallelBox, CentralBox {
   final Block plate(Shell shell, double low, double high, Layer layer) {
     Screw screw = shell.bolts().screw();
     boolean tapped = layer == Layer.REAR && screw.nut().isEmpty();
+    double thread = tapped ? Math.max(low, high - thread(screw)) : high;
     Block block =
         new Block(low, high, shell.plate(layer == Layer.FRONT))
-            .through(shell.boltsAt(), (tapped ? screw.core() : screw.hole()) / 2)
+            .hole(shell.boltsAt(), screw.hole() / 2, low, thread)
+            .hole(shell.boltsAt(), screw.core() / 2, thread, high)
             .hole(
                 shell.dowelsAt(),
                 shell.dowelHole(),
                 layer == Layer.FRONT ? low + BLIND : low,
                 layer == Layer.REAR ? high - BLIND : high);
     return layer == Layer.FRONT ? block.through(shell.feetAt(), screw.hole() / 2) : block;
+  }
+
+  /**
+   * How far a shaft may stick out at the drive end, mm: with a motor, half of the coupling's room.
+   */
+  final double outside() {
+    return train.sizes().housing().motor().map(face -> COUPLING * face.size() / 2).orElse(FAR);
   }
 
   /** What a motor's face needs of the room, seen along the axes, at the input's axis. */

@@ -123,7 +123,9 @@ final class Spindle {
     shaft.add(
         new Slab(
             "journal",
-            outDrive > 0 ? begin - outDrive - outside(journal) : begin + SHORT,
+            outDrive > 0
+                ? begin - outDrive - Math.min(outside(journal), box.outside())
+                : begin + SHORT,
             drive.face,
             Region.disc(journal)));
     collars(name, shaft, drive.face);
