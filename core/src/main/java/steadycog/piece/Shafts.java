@@ -17,6 +17,7 @@ import steadycog.train.Bore;
 import steadycog.train.Differential;
 import steadycog.train.Member;
 import steadycog.train.MemberId;
+import steadycog.train.Planetary;
 import steadycog.train.Teeth;
 import steadycog.train.Train;
 
@@ -31,6 +32,9 @@ public final class Shafts {
 
   /** Shafts thinner than the thinnest usual one come in such steps, mm. */
   private static final double STEP = 0.1;
+
+  /** A planet is at least so many times as wide as its pin is thick, by judgement. */
+  private static final double SLENDER = 0.6;
 
   private static final List<Double> USUAL =
       List.of(
@@ -103,7 +107,18 @@ public final class Shafts {
                 .filter(root -> root > 0)
                 .min()
                 .orElseThrow();
-    return thickest(most);
+    return thickest(Math.min(most, thickestPin(train, members)));
+  }
+
+  /** What planets so wide turn on without tilting, mm; no limit for what is on a shaft. */
+  private static double thickestPin(Train train, List<MemberId> members) {
+    boolean turnsOnPin =
+        train.parts().stream()
+            .anyMatch(
+                part -> part instanceof Planetary set && members.stream().anyMatch(set::isPlanet));
+    return turnsOnPin
+        ? members.stream().mapToDouble(one -> Blank.widthMm(train, one)).sum() / SLENDER
+        : Double.MAX_VALUE;
   }
 
   /** The usual shaft in a wheel of that root diameter, mm; empty where it bears none. */
