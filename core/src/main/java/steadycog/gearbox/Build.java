@@ -1,5 +1,6 @@
 package steadycog.gearbox;
 
+import java.util.List;
 import java.util.Optional;
 import steadycog.assembly.Assembly;
 import steadycog.number.Pace;
@@ -24,6 +25,17 @@ public record Build(Optional<Whole> box, String why) {
 
   /** What there is of one that is made. */
   public record Whole(Gearbox gearbox, Bill bill, Proof proof) {}
+
+  /** The same; where it does not go together, with what is wrong with the train itself first. */
+  public Build because(List<String> errors) {
+    return new Build(
+        box.map(
+            whole ->
+                whole.proof.holds()
+                    ? whole
+                    : new Whole(whole.gearbox, whole.bill, whole.proof.because(errors))),
+        why);
+  }
 
   /** Whether one is made and goes together. */
   public boolean goesTogether() {

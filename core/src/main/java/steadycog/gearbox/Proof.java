@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import steadycog.assembly.Assembly;
 import steadycog.assembly.Collision;
 import steadycog.motion.FreeMotion;
@@ -36,6 +37,11 @@ public record Proof(List<Move> order, List<String> problems) {
   public Proof {
     order = List.copyOf(order);
     problems = List.copyOf(problems);
+  }
+
+  /** The same with what brings its problems about before them. */
+  Proof because(List<String> errors) {
+    return new Proof(order, Stream.concat(errors.stream(), problems.stream()).toList());
   }
 
   public boolean holds() {

@@ -135,7 +135,15 @@ public record Study(
 
   /** A whole gearbox round it. Cost: more than its collisions. */
   public Build gearbox(Pace pace) {
-    return Build.of(train, layout, pace);
+    return Build.of(train, layout, pace).because(errors());
+  }
+
+  /** What is wrong with it, in words. */
+  public List<String> errors() {
+    return findings.stream()
+        .filter(finding -> finding.severity().isError())
+        .map(finding -> finding.message().replaceAll("\\.$", ""))
+        .toList();
   }
 
   /** What is to be made; {@code chord} as in {@link Pieces#of}. */
