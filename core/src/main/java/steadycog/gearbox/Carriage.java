@@ -3,6 +3,7 @@ package steadycog.gearbox;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import steadycog.gearbox.Component.Fastening;
 import steadycog.piece.Blank;
 import steadycog.piece.Piece.Stand;
 import steadycog.piece.Region;
@@ -12,10 +13,16 @@ import steadycog.shape.Polar;
 import steadycog.train.MemberId;
 import steadycog.train.Planetary;
 
-/** The carrier of a planetary box: two plates tied together, pins in both for the planets. */
+/**
+ * The carrier of a planetary box: two plates tied together, pins in both for the planets. Where
+ * these leave no room for ties, the plates are pressed onto the pins.
+ */
 final class Carriage {
   /** Pins go into the plates but for a floor of so much, mm. */
   private static final double FLOOR = 1;
+
+  private static final Fastening PRESSED =
+      new Fastening(List.of("carrier front plate", "carrier rear plate"), false);
 
   private final PlanetaryBox box;
   private final Planetary set;
@@ -78,7 +85,7 @@ final class Carriage {
           Box.mm(size) + " x " + Box.mm(high - low),
           List.of(new Slab("", low, high, Region.disc(size / 2))),
           Box.on(pinsOf(planet), member(), box.x, box.y),
-          Optional.empty());
+          ties.isNone() ? Optional.of(PRESSED) : Optional.empty());
       double[] at = pinsOf(planet).getFirst();
       box.supports.add(
           new Support(
@@ -129,6 +136,9 @@ final class Carriage {
     List<Slab> slabs = new ArrayList<>(before);
     slabs.addAll(block.slabs());
     box.made(member(), "carrier front plate", "", slabs, Stand.at(box.x - dx, box.y - dy, 0, 0));
+    if (ties.isNone()) {
+      return;
+    }
     box.screws(
         member(),
         "tie screw",

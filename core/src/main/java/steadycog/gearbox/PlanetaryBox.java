@@ -132,15 +132,13 @@ final class PlanetaryBox extends CentralBox {
     x = placed.x() * module;
     y = placed.y() * module;
     Optional<Bore> bore = Blank.of(train, sun).bore();
-    Optional<Ties> found = Ties.of(placed, wheels(), module, last() - first());
+    Ties ties = Ties.of(placed, wheels(), module, last() - first());
     if (bore.isEmpty()) {
       return Optional.of("the sun is too small for a shaft through it");
     } else if (Carriage.planets(set).stream().anyMatch(p -> Blank.of(train, p).bore().isEmpty())) {
       return Optional.of("the planets are too small for pins");
-    } else if (found.isEmpty()) {
-      return Optional.of("there is no room for ties between the planets: fewer planets leave some");
     }
-    return put(sun, held, loose, placed, bore.get(), found.get());
+    return put(sun, held, loose, placed, bore.get(), ties);
   }
 
   private Optional<String> put(
@@ -166,7 +164,13 @@ final class PlanetaryBox extends CentralBox {
     double thin = spindle.thin();
     Carriage carriage = new Carriage(this, set, placed, ties);
     Optional<Hub> hub =
-        hollow ? Hub.of(this, carrier, (thin + room) / 2, ties.free() - BESIDE) : Optional.empty();
+        hollow
+            ? Hub.of(
+                this,
+                carrier,
+                (thin + room) / 2,
+                Math.min(ties.free() - BESIDE, carriage.nearest()))
+            : Optional.empty();
     if (hollow && hub.isEmpty()) {
       return Optional.of(
           "the carrier has no room for a hub round the sun's shaft: a thinner bore of the sun makes"
@@ -187,7 +191,7 @@ final class PlanetaryBox extends CentralBox {
             .orElse(0);
     Shell shell =
         Shell.round(room(Math.max(widest + AIR, root)), 2 * Math.max(widest, root), train.sizes());
-    double face = near - before - ties.screw().height() - AIR;
+    double face = near - before - ties.head() - AIR;
     Optional<BallBearing> bearing =
         hollow
             ? Optional.empty()
@@ -225,6 +229,7 @@ final class PlanetaryBox extends CentralBox {
     }
     Outgoing outgoing = outgoing(out, thin, held.isPresent() ? 2 * root : widest);
     double end;
+    String tied = ties.isNone() ? "pressed onto the pins" : "its posts tie the plates";
     List<Slab> rear = new ArrayList<>();
     rear.addAll(ties.posts(near, far, before));
     Block body = carriage.rearPlate(far, far + (free ? plate : thick), radius, near, before);
@@ -232,11 +237,11 @@ final class PlanetaryBox extends CentralBox {
       end = far + thick + AIR;
       rear.addAll(piloted(body, pilot, thin, far, far + thick).slabs());
       rear.addAll(goOut(carrier, outgoing, shell, far + thick, end));
-      made(carrier, "carrier rear plate", "its posts tie the plates", rear, middle());
+      made(carrier, "carrier rear plate", tied, rear, middle());
     } else {
       double hole = bushed ? spindle.reach() + room / 2 : spindle.collar() + AIR;
       rear.addAll(body.hole(0, 0, hole, far, far + plate).slabs());
-      made(carrier, "carrier rear plate", "its posts tie the plates", rear, middle());
+      made(carrier, "carrier rear plate", tied, rear, middle());
       if (bushed) {
         bush(carrier, sun, far, far + plate, spindle.reach());
       }

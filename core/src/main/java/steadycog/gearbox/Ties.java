@@ -2,7 +2,6 @@ package steadycog.gearbox;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import steadycog.piece.Region;
 import steadycog.piece.Region.Round;
 import steadycog.piece.Slab;
@@ -12,7 +11,8 @@ import steadycog.shape.Polar;
 import steadycog.train.Screw;
 
 /**
- * Posts between the planets that tie a carrier's two plates, and the screw into each.
+ * Posts between the planets that tie a carrier's two plates, and the screw into each; none where
+ * planets leave no room, and the plates are pressed onto their pins.
  *
  * @param at about the carrier's axis, mm
  * @param radius of each post, mm
@@ -28,16 +28,17 @@ record Ties(List<double[]> at, double radius, Screw screw) {
   static final double THREAD_ROOM = 0.5;
 
   private static final int TRIES = 200;
+  private static final double FAR = 1e9;
+  private static final Ties NONE = new Ties(List.of(), 0, Screw.usual().getFirst());
 
   /**
-   * Where posts have most room, midway between neighbouring pins; empty where that is too little.
+   * Where posts have most room, midway between neighbouring pins; none where that is too little.
    *
    * @param wheels of the set
    * @param module of the layout, mm
    * @param height of the posts, mm
    */
-  static Optional<Ties> of(
-      PlacedCarrier carrier, List<PlacedWheel> wheels, double module, double height) {
+  static Ties of(PlacedCarrier carrier, List<PlacedWheel> wheels, double module, double height) {
     List<double[]> at = new ArrayList<>();
     double least = Double.MAX_VALUE;
     for (double angle : between(carrier)) {
@@ -59,9 +60,10 @@ record Ties(List<double[]> at, double radius, Screw screw) {
     }
     double radius = least;
     return at.size() < 2
-        ? Optional.empty()
+        ? NONE
         : CentralBox.screwIn(radius, height)
-            .map(screw -> new Ties(at, Math.min(radius, 2 * screw.diameter()), screw));
+            .map(screw -> new Ties(at, Math.min(radius, 2 * screw.diameter()), screw))
+            .orElse(NONE);
   }
 
   /** The middles between pins; of one pin alone three directions away from it. */
@@ -93,6 +95,15 @@ record Ties(List<double[]> at, double radius, Screw screw) {
     return clear;
   }
 
+  boolean isNone() {
+    return at.isEmpty();
+  }
+
+  /** How far the heads of the screws stand out, mm. */
+  double head() {
+    return isNone() ? 0 : screw.height();
+  }
+
   /** Of the screws, through a plate so thick. */
   int length(double plate) {
     return Screw.lengthFrom(plate + Box.thread(screw));
@@ -105,6 +116,9 @@ record Ties(List<double[]> at, double radius, Screw screw) {
 
   /** Posts between two heights, with threads for the screws through a plate before them. */
   List<Slab> posts(double from, double to, double plate) {
+    if (isNone()) {
+      return List.of();
+    }
     List<Round> circles = at.stream().map(one -> new Round(one[0], one[1], radius)).toList();
     return new Block(from, to, new Region(List.of(), circles))
         .hole(at, screw.core() / 2, from, end(from, plate))
@@ -118,10 +132,10 @@ record Ties(List<double[]> at, double radius, Screw screw) {
 
   /** The nearest and the farthest that posts come to the axis, mm. */
   double nearest() {
-    return at.stream().mapToDouble(one -> Math.hypot(one[0], one[1])).min().orElseThrow() - radius;
+    return at.stream().mapToDouble(one -> Math.hypot(one[0], one[1])).min().orElse(FAR) - radius;
   }
 
   double farthest() {
-    return at.stream().mapToDouble(one -> Math.hypot(one[0], one[1])).max().orElseThrow() + radius;
+    return at.stream().mapToDouble(one -> Math.hypot(one[0], one[1])).max().orElse(0) + radius;
   }
 }

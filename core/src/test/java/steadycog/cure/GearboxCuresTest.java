@@ -41,10 +41,9 @@ class GearboxCuresTest {
         "F leave out rear plate | put back rear plate",
         "F leave out rear plate; leave out nut | put back all that is left out",
         "F housing bolts 24 x M6 | bolts as usual",
-        "parallel 40 ~ 60; module 2 mm; bore A 30 mm; motor face 35 mm; drive A; take B"
-            + " | motor face 35 mm -> 57 mm; bore A 22.5 mm; no motor face",
-        "planetary sun 24 planet 18 x6 ring 60; module 0.4 mm; shift planet 0.2; drive sun; hold"
-            + " ring; take carrier | planets x6 -> x4; module",
+        "planetary sun 30 planet 24 x3 ring 78; module 1 mm; motor face 35 mm; drive sun; drive"
+            + " ring; take carrier | no motor face",
+        "parallel 40 ~ 60; module 0.5 mm; bore A 20 mm; drive A; take B | bore A 15 mm",
         "strainwave nominal 30; module 0.1 mm; drive wave; hold circular; take flex | module",
         "bevel 11 ~ 43; module 2 mm | "
       })

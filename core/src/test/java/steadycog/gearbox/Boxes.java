@@ -50,8 +50,13 @@ final class Boxes {
           + " bore sun 6 mm; bore planet 5 mm; drive ring 1 rpm 0.3 Nm; drive sun -0.25 rpm; take"
           + " carrier";
 
+  /** Its planets leave no room for ties. */
+  static final String CROWDED =
+      "planetary sun 36 planet 18 x6 ring 72; module 1 mm; width 4 mm; clearance machined; housing"
+          + " bolts 6 x M2; drive sun; hold ring; take carrier";
+
   static final List<String> ALL =
-      List.of(WINCH, FILTER, FOCUSER, AZIMUTH, TIGHT, ALTITUDE, HAT, STAR, GUIDING);
+      List.of(WINCH, FILTER, FOCUSER, AZIMUTH, TIGHT, ALTITUDE, HAT, STAR, GUIDING, CROWDED);
 
   static final List<String> CENTRAL = List.of(FILTER, FOCUSER, AZIMUTH, ALTITUDE, STAR, GUIDING);
 
@@ -100,9 +105,10 @@ final class Boxes {
       }
       case 1 -> {
         int planet = 17 + random.nextInt(10);
-        int sun = 2 * (9 + random.nextInt(10)) + planet % 2;
-        String teeth = "planetary sun %d planet %d x2 ring %d";
-        yield String.format(Locale.ROOT, teeth, sun, planet, sun + 2 * planet)
+        int count = 2 + random.nextInt(3);
+        int sun = count * (7 + random.nextInt(5)) - planet % count;
+        String teeth = "planetary sun %d planet %d x%d ring %d";
+        yield String.format(Locale.ROOT, teeth, sun, planet, count, sun + 2 * planet)
             + switch (random.nextInt(3)) {
               case 0 -> sizes + "; drive sun; hold ring; take carrier";
               case 1 -> sizes + "; drive sun; hold carrier; take ring";
