@@ -6,6 +6,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import org.locationtech.jts.geom.Geometry;
 import steadycog.gearbox.Spindle.End;
 import steadycog.gearbox.Spindle.Seat;
@@ -58,7 +59,15 @@ final class ParallelBox extends Box {
 
   /** A shaft with its wheels. */
   private record Line(
-      List<MemberId> wheels, double x, double y, double radius, double thin, double collar) {}
+      List<MemberId> wheels, double x, double y, double radius, double thin, double collar) {
+    double apart(Line other) {
+      return Math.hypot(other.x - x, other.y - y);
+    }
+
+    boolean isInLineWith(Line other) {
+      return apart(other) < AIR;
+    }
+  }
 
   @Override
   Optional<String> build() {
@@ -77,25 +86,19 @@ final class ParallelBox extends Box {
       double radius =
           on.stream().mapToDouble(w -> layout.wheel(w).bodyRadius() * module).max().orElseThrow();
       double thin = on.stream().mapToDouble(w -> bore(w).size().inBase()).min().orElseThrow();
+      double collar = new Spindle(this, on.getFirst(), stand, seats(on)).collar();
+      Line line = new Line(on, stand.x(), stand.y(), radius, thin, collar);
       for (Line other : lines) {
-        if (Math.hypot(other.x - stand.x(), other.y - stand.y()) < AIR) {
+        if (line.isInLineWith(other) && last(other) >= first(line) && last(line) >= first(other)) {
           return Optional.of(
               "shafts of "
                   + other.wheels.getFirst()
                   + " and "
                   + on.getFirst()
-                  + " lie in line,"
-                  + " and need a bearing between them");
+                  + " lie in line, and neither begins where the other ends");
         }
       }
-      lines.add(
-          new Line(
-              on,
-              stand.x(),
-              stand.y(),
-              radius,
-              thin,
-              new Spindle(this, on.getFirst(), stand, seats(on)).collar()));
+      lines.add(line);
     }
     clock(lines);
     return put(lines);
@@ -164,7 +167,12 @@ final class ParallelBox extends Box {
   }
 
   /** A shaft's bearings: their kind, and the plates in which they are. */
-  private record Borne(Optional<BallBearing> bearing, int front, int rear) {}
+  private record Borne(Optional<BallBearing> bearing, int front, int rear) {
+    /** Of an end in its plate, mm. */
+    double length(Shell shell) {
+      return bearing.map(one -> (double) one.width()).orElseGet(shell::wall);
+    }
+  }
 
   private Optional<String> put(List<Line> lines) {
     List<Geometry> discs = new ArrayList<>();
@@ -194,17 +202,16 @@ final class ParallelBox extends Box {
     Shell shell = Shell.round(Shell.hull(discs), widest, train.sizes());
     borne.forEach(
         (line, ends) -> {
-          double thick =
-              Math.max(shell.wall(), ends.bearing.map(BallBearing::width).orElse(0) + LIP);
-          storeys.plate(ends.front, thick);
-          storeys.plate(ends.rear, thick);
+          for (int at : new int[] {ends.front, ends.rear}) {
+            storeys.plate(at, thick(shell, ends, facing(line, at, borne)));
+          }
         });
     double foot = storeys.low(0);
     for (Map.Entry<Line, Borne> one : borne.entrySet()) {
       if (isInput(one.getKey())) {
         foot = motor(shell, foot, one.getKey().x, one.getKey().y);
       }
-      spindle(one.getKey(), one.getValue());
+      spindle(one.getKey(), one.getValue(), shell, borne);
     }
     plates(shell, borne);
     clamp(shell, foot, storeys.high(storeys.planes()));
@@ -223,7 +230,10 @@ final class ParallelBox extends Box {
       borne.forEach(
           (line, ends) -> {
             if (ends.front == at || ends.rear == at) {
-              bore(block, line, ends.bearing, low, high, ends.front == at);
+              double deep =
+                  facing(line, at, borne).isPresent() ? ends.length(shell) + LIP : high - low;
+              boolean drive = ends.front == at;
+              bore(block, line, ends, drive ? high - deep : low, drive ? high : low + deep, drive);
             } else if (ends.front < at && at < ends.rear) {
               block.hole(line.x, line.y, line.collar + AIR, low, high);
             }
@@ -241,6 +251,23 @@ final class ParallelBox extends Box {
     }
   }
 
+  /** Of the plate at a gap, for the end of a shaft and for one that ends there in line with it. */
+  private static double thick(Shell shell, Borne ends, Optional<Borne> other) {
+    double own = ends.length(shell);
+    return other
+        .map(its -> own + its.length(shell) + 2 * LIP)
+        .orElse(Math.max(shell.wall(), ends.bearing.isEmpty() ? 0 : own + LIP));
+  }
+
+  /** What ends at a gap in line with another. */
+  private static Optional<Borne> facing(Line line, int at, Map<Line, Borne> borne) {
+    return borne.entrySet().stream()
+        .filter(one -> !one.getKey().equals(line) && one.getKey().isInLineWith(line))
+        .map(Map.Entry::getValue)
+        .filter(its -> its.front == at || its.rear == at)
+        .findFirst();
+  }
+
   private static String numbered(String name, int number, boolean several) {
     return several && !name.equals("front plate") && !name.equals("rear plate")
         ? name + " " + number
@@ -249,7 +276,7 @@ final class ParallelBox extends Box {
 
   /** The gap in which a shaft's bearing at the drive end can be. */
   private int front(Line line) {
-    int at = line.wheels.stream().mapToInt(this::plane).min().orElseThrow();
+    int at = first(line);
     while (at > 0 && passes(line, at - 1)) {
       at--;
     }
@@ -257,11 +284,19 @@ final class ParallelBox extends Box {
   }
 
   private int rear(Line line) {
-    int at = line.wheels.stream().mapToInt(this::plane).max().orElseThrow() + 1;
+    int at = last(line) + 1;
     while (at < storeys.planes() && passes(line, at)) {
       at++;
     }
     return at;
+  }
+
+  private int first(Line line) {
+    return line.wheels.stream().mapToInt(this::plane).min().orElseThrow();
+  }
+
+  private int last(Line line) {
+    return line.wheels.stream().mapToInt(this::plane).max().orElseThrow();
   }
 
   private int plane(MemberId wheel) {
@@ -282,13 +317,12 @@ final class ParallelBox extends Box {
   private static boolean isClear(
       Line line, double outside, List<Line> lines, Map<Line, Borne> borne) {
     for (Line other : lines) {
-      if (!other.equals(line)) {
+      if (!other.equals(line) && !other.isInLineWith(line)) {
         double its =
             borne.containsKey(other)
                 ? Known.in(borne, other).bearing.map(BallBearing::outside).orElse(0)
                 : other.thin;
-        double apart = Math.hypot(other.x - line.x, other.y - line.y);
-        if ((outside + its) / 2 + LIP > apart) {
+        if ((outside + its) / 2 + LIP > line.apart(other)) {
           return false;
         }
       }
@@ -296,29 +330,19 @@ final class ParallelBox extends Box {
     return true;
   }
 
-  private void bore(
-      Block plate,
-      Line line,
-      Optional<BallBearing> bearing,
-      double low,
-      double high,
-      boolean drive) {
-    if (bearing.isEmpty()) {
+  private void bore(Block plate, Line line, Borne ends, double low, double high, boolean drive) {
+    if (ends.bearing.isEmpty()) {
       plate.hole(line.x, line.y, (line.thin + room) / 2, low, high);
       return;
     }
-    BallBearing one = bearing.get();
+    BallBearing one = ends.bearing.get();
+    double from = drive ? high - one.width() : low;
     plate
         .hole(line.x, line.y, Spindle.relief(one), low, high)
-        .hole(
-            line.x,
-            line.y,
-            seat(one),
-            drive ? high - one.width() : low,
-            drive ? high : low + one.width());
+        .hole(line.x, line.y, seat(one), from, from + one.width());
   }
 
-  private void spindle(Line line, Borne borne) {
+  private void spindle(Line line, Borne ends, Shell shell, Map<Line, Borne> borne) {
     double angle = 0;
     for (MemberId wheel : line.wheels) {
       Piece piece = Known.in(wheels, wheel);
@@ -329,14 +353,18 @@ final class ParallelBox extends Box {
     }
     MemberId member = line.wheels.getFirst();
     Stand stand = Stand.at(line.x, line.y, 0, angle);
-    int last = storeys.planes();
+    double[] plain =
+        IntStream.of(ends.front, ends.rear)
+            .mapToDouble(
+                at -> facing(line, at, borne).map(its -> ends.length(shell)).orElse(thick(at)))
+            .toArray();
     new Spindle(this, member, stand, seats(line.wheels))
         .build(
             "shaft " + member.name(),
-            new End(storeys.high(borne.front), borne.bearing, thick(borne.front), Piece.FRAME),
-            new End(storeys.low(borne.rear), borne.bearing, thick(borne.rear), Piece.FRAME),
-            isInput(line) ? rest(0, borne) : 0,
-            isOutput(line) ? rest(last, borne) : 0);
+            new End(storeys.high(ends.front), ends.bearing, plain[0], Piece.FRAME),
+            new End(storeys.low(ends.rear), ends.bearing, plain[1], Piece.FRAME),
+            isInput(line) ? rest(0, ends) : 0,
+            isOutput(line) ? rest(storeys.planes(), ends) : 0);
   }
 
   private double from(MemberId wheel) {

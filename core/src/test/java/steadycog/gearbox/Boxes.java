@@ -55,8 +55,13 @@ final class Boxes {
       "planetary sun 36 planet 18 x6 ring 72; module 1 mm; width 4 mm; clearance machined; housing"
           + " bolts 6 x M2; drive sun; hold ring; take carrier";
 
+  /** The output is in line with the input: both end in the middle plate. */
+  static final String REVERTED =
+      "parallel 20 ~ 40 = 24 ~ 36; coaxial A = D; module 2 mm; clearance machined; drive A; take D";
+
   static final List<String> ALL =
-      List.of(WINCH, FILTER, FOCUSER, AZIMUTH, TIGHT, ALTITUDE, HAT, STAR, GUIDING, CROWDED);
+      List.of(
+          WINCH, FILTER, FOCUSER, AZIMUTH, TIGHT, ALTITUDE, HAT, STAR, GUIDING, CROWDED, REVERTED);
 
   static final List<String> CENTRAL = List.of(FILTER, FOCUSER, AZIMUTH, ALTITUDE, STAR, GUIDING);
 
@@ -107,8 +112,13 @@ final class Boxes {
         int planet = 17 + random.nextInt(10);
         int count = 2 + random.nextInt(3);
         int sun = count * (7 + random.nextInt(5)) - planet % count;
-        String teeth = "planetary sun %d planet %d x%d ring %d";
-        yield String.format(Locale.ROOT, teeth, sun, planet, count, sun + 2 * planet)
+        yield String.format(
+                Locale.ROOT,
+                "planetary sun %d planet %d x%d ring %d",
+                sun,
+                planet,
+                count,
+                sun + 2 * planet)
             + switch (random.nextInt(3)) {
               case 0 -> sizes + "; drive sun; hold ring; take carrier";
               case 1 -> sizes + "; drive sun; hold carrier; take ring";

@@ -15,6 +15,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.FieldSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import org.locationtech.jts.geom.Geometry;
 import steadycog.notation.CardException;
 import steadycog.piece.Piece;
@@ -256,7 +257,7 @@ class GearboxTest {
         "strainwave nominal 80; drive wave; hold flex; take circular | circular spline is not held",
         "strainwave nominal 30; module 0.1 mm; drive wave; hold circular; take flex | no room for",
         "parallel 20 ~ 60i | internal",
-        "parallel 20 ~ 40 = 24 ~ 36; coaxial A = D | lie in line",
+        "parallel 20 ~ 40 ~ 20; coaxial A = C | lie in line",
         "planetary sun 24 planet 15 x3 ring 54; drive sun; hold carrier; take planet | one ring",
         "planetary sun 20/- planet 25=23 x3 ring 70/68; drive sun; hold carrier; take ring1 | one",
         "planetary sun 24 planet 15 x3 ring 54; drive ring; hold sun; take carrier | drive it at 0",
@@ -273,6 +274,17 @@ class GearboxTest {
     Gearbox.Result result = Boxes.result(card);
     assertEquals(Optional.empty(), result.box());
     assertTrue(result.why().contains(why), result.why());
+  }
+
+  /** Of shafts in line each ends in its own half of the plate, on bearings and in plain holes. */
+  @ParameterizedTest
+  @ValueSource(
+      strings = {"", "; bearing A 6802; bore A 15 mm; bearing D 608", "; bore 2 mm; width 5 mm"})
+  void shaftsInLineEndBackToBack(String said) throws CardException {
+    Gearbox box = Boxes.of(Boxes.REVERTED + said);
+    assertEquals(List.of(), Boxes.proof(box).problems());
+    assertTrue(top(box.component("shaft A")) < low(box.component("shaft D")) - 1);
+    assertTrue(box.component("middle plate").piece().slabs().size() > 1 || said.contains("bore 2"));
   }
 
   /** Of nothing held: threads in the hub's end, or the section that the card states. */
