@@ -46,7 +46,7 @@ abstract sealed class Box permits ParallelBox, CentralBox {
 
   final Train train;
   final FaceLayout layout;
-  final Pieces pieces;
+  Pieces pieces;
   final double chord;
   final double module;
 

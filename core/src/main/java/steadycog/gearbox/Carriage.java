@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import steadycog.gearbox.Component.Fastening;
 import steadycog.piece.Blank;
+import steadycog.piece.Piece;
 import steadycog.piece.Piece.Stand;
 import steadycog.piece.Region;
 import steadycog.piece.Slab;
@@ -21,15 +22,17 @@ final class Carriage {
   /** Pins go into the plates but for a floor of so much, mm. */
   private static final double FLOOR = 1;
 
-  private static final Fastening PRESSED =
-      new Fastening(List.of("carrier front plate", "carrier rear plate"), false);
+  /** How thick rings behind planets are across, mm. */
+  private static final double WASHER = 1;
 
-  private final PlanetaryBox box;
+  private static final double LEAST_WASHER = 0.4;
+
+  private final CentralBox box;
   private final Planetary set;
   private final PlacedCarrier placed;
   private final Ties ties;
 
-  Carriage(PlanetaryBox box, Planetary set, PlacedCarrier placed, Ties ties) {
+  Carriage(CentralBox box, Planetary set, PlacedCarrier placed, Ties ties) {
     this.box = box;
     this.set = set;
     this.placed = placed;
@@ -43,6 +46,28 @@ final class Carriage {
 
   private MemberId member() {
     return set.carrierId();
+  }
+
+  /** Rings behind planets narrower than their sun, so that these keep their place. */
+  void washers(double far) {
+    for (MemberId planet : planets(set)) {
+      double from = box.high(planet) + Box.PLAY;
+      double to = far - Box.PLAY;
+      if (to - from >= LEAST_WASHER) {
+        double inner = (pin(planet) + Math.max(box.room, 0.1)) / 2;
+        Slab ring = new Slab("", from, to, Box.annulus(inner, inner + WASHER));
+        List<Stand> at = Box.on(pinsOf(planet), member(), box.x, box.y);
+        String name =
+            set.paired() ? "ring behind " + planet.name().replace('_', ' ') : "planet ring";
+        Piece piece = Box.piece(member(), named(name), "on the pin", List.of(ring), at);
+        box.all.add(Component.made(piece));
+      }
+    }
+  }
+
+  /** What a piece is called, by its set where there are several. */
+  String named(String piece) {
+    return box.train.parts().size() == 1 ? piece : set.name() + " " + piece;
   }
 
   private double pin(MemberId planet) {
@@ -81,11 +106,15 @@ final class Carriage {
       double size = pin(planet);
       box.bought(
           member(),
-          set.paired() ? "pin of " + planet.name().replace('_', ' ') : "planet pin",
+          named(set.paired() ? "pin of " + planet.name().replace('_', ' ') : "planet pin"),
           Box.mm(size) + " x " + Box.mm(high - low),
           List.of(new Slab("", low, high, Region.disc(size / 2))),
           Box.on(pinsOf(planet), member(), box.x, box.y),
-          ties.isNone() ? Optional.of(PRESSED) : Optional.empty());
+          ties.isNone()
+              ? Optional.of(
+                  new Fastening(
+                      List.of(named("carrier front plate"), named("carrier rear plate")), false))
+              : Optional.empty());
       double[] at = pinsOf(planet).getFirst();
       box.supports.add(
           new Support(
@@ -135,20 +164,21 @@ final class Carriage {
     }
     List<Slab> slabs = new ArrayList<>(before);
     slabs.addAll(block.slabs());
-    box.made(member(), "carrier front plate", "", slabs, Stand.at(box.x - dx, box.y - dy, 0, 0));
+    box.made(
+        member(), named("carrier front plate"), "", slabs, Stand.at(box.x - dx, box.y - dy, 0, 0));
     if (ties.isNone()) {
       return;
     }
     box.screws(
         member(),
-        "tie screw",
+        named("tie screw"),
         ties.screw(),
         from,
         true,
         to - from,
         ties.length(to - from),
         Box.on(ties.at(), member(), box.x, box.y),
-        Optional.of(Box.into("carrier rear plate")));
+        Optional.of(Box.into(named("carrier rear plate"))));
   }
 
   private static List<double[]> moved(List<double[]> places, double dx, double dy) {

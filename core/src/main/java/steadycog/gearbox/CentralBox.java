@@ -3,6 +3,7 @@ package steadycog.gearbox;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.locationtech.jts.geom.Geometry;
 import steadycog.piece.Blank;
 import steadycog.piece.Bores;
@@ -13,9 +14,13 @@ import steadycog.piece.Region.Round;
 import steadycog.piece.Shafts;
 import steadycog.piece.Slab;
 import steadycog.shape.FaceLayout;
+import steadycog.shape.PlacedCarrier;
+import steadycog.shape.PlacedWheel;
 import steadycog.train.BallBearing;
 import steadycog.train.Bore;
+import steadycog.train.Member;
 import steadycog.train.MemberId;
+import steadycog.train.Planetary;
 import steadycog.train.Screw;
 import steadycog.train.Take;
 import steadycog.train.Train;
@@ -25,7 +30,8 @@ import steadycog.train.Train;
  * goes out at the far end, which turns on two bearings in the rear plate. What is held is a layer
  * of the housing.
  */
-abstract sealed class CentralBox extends Box permits PlanetaryBox, CycloidalBox, StrainWaveBox {
+abstract sealed class CentralBox extends Box
+    permits PlanetaryBox, StackBox, CycloidalBox, StrainWaveBox {
   /** Between the pilot bearing's pocket and the far side of its plate, mm. */
   private static final double FLOOR = 1;
 
@@ -66,6 +72,67 @@ abstract sealed class CentralBox extends Box permits PlanetaryBox, CycloidalBox,
         .filter(piece -> piece.member().equals(member))
         .findFirst()
         .orElseThrow();
+  }
+
+  final List<Piece> of(MemberId member) {
+    return pieces.all().stream().filter(piece -> piece.member().equals(member)).toList();
+  }
+
+  /** Where the first piece of a body begins, mm. */
+  final double low(MemberId body) {
+    return of(body).getFirst().stands().getFirst().z();
+  }
+
+  /** Where its last piece ends, mm. */
+  final double high(MemberId body) {
+    Piece last = of(body).getLast();
+    return last.stands().getFirst().z() + last.slabs().getLast().to();
+  }
+
+  /** Where what turns between the plates of a carrier begins, mm. */
+  final double first(Planetary set) {
+    return inside(set).mapToDouble(this::low).min().orElseThrow();
+  }
+
+  /** Where it ends, mm. */
+  final double last(Planetary set) {
+    return inside(set).mapToDouble(this::high).max().orElseThrow();
+  }
+
+  private static Stream<MemberId> inside(Planetary set) {
+    return Stream.concat(Carriage.planets(set).stream(), bodies(set, false).stream());
+  }
+
+  final List<PlacedWheel> wheels(Planetary set) {
+    return layout.wheels().stream().filter(one -> one.id().part().equals(set.name())).toList();
+  }
+
+  final PlacedCarrier placed(Planetary set) {
+    return layout.carriers().stream()
+        .filter(one -> one.id().equals(set.carrierId()))
+        .findFirst()
+        .orElseThrow();
+  }
+
+  /** The suns of a set, or its rings. */
+  static List<MemberId> bodies(Planetary set, boolean internal) {
+    return set.wheels().stream()
+        .filter(wheel -> wheel.teeth().orElseThrow().internal() == internal)
+        .map(Member::id)
+        .filter(wheel -> !set.isPlanet(wheel))
+        .map(set::body)
+        .distinct()
+        .toList();
+  }
+
+  /** The greatest radius of the lines inside a ring, mm. */
+  static double inner(Piece ring) {
+    double most = 0;
+    for (Slab slab : ring.slabs()) {
+      double[] box = opened(slab.region()).bounds();
+      most = Math.max(most, Math.max(box[2], box[3]));
+    }
+    return most;
   }
 
   /** The bore that the card states for a member or its shaft. */
@@ -138,7 +205,20 @@ abstract sealed class CentralBox extends Box permits PlanetaryBox, CycloidalBox,
    * @param face inner face of the rear plate
    */
   final List<Slab> goOut(MemberId member, Outgoing out, Shell shell, double from, double face) {
-    BallBearing one = out.bearing;
+    Plate rear = new Plate(Layer.REAR, "rear plate", "output bearing");
+    List<Slab> slabs = goThrough(member, out.bearing, shell, from, face, rear);
+    double outer = slabs.getLast().to();
+    double length = Math.max(8, 1.5 * out.bearing.bore());
+    slabs.add(new Slab("output shaft", outer, outer + length, out.profile));
+    return slabs;
+  }
+
+  /** A plate of the housing with two bearings in which something goes through it. */
+  record Plate(Layer layer, String name, String bearing) {}
+
+  /** The slabs of a hub and journal behind a plate, and the plate of the housing round them. */
+  final List<Slab> goThrough(
+      MemberId member, BallBearing one, Shell shell, double from, double face, Plate through) {
     double seat = face + 2 * one.width();
     double outer = seat + LIP;
     List<Slab> slabs = new ArrayList<>();
@@ -147,15 +227,14 @@ abstract sealed class CentralBox extends Box permits PlanetaryBox, CycloidalBox,
     }
     slabs.add(
         new Slab("journal", Math.max(from, face - PLAY), outer, Region.disc(one.bore() / 2.0)));
-    slabs.add(new Slab("output shaft", outer, outer + Math.max(8, 1.5 * one.bore()), out.profile));
     Block rear =
-        plate(shell, face, outer, Layer.REAR)
+        plate(shell, face, outer, through.layer)
             .hole(x, y, Spindle.relief(one), face, outer)
             .hole(x, y, seat(one), face, seat);
-    made(Piece.FRAME, "rear plate", "", rear.slabs(), Stand.at(0, 0, 0, 0));
+    made(Piece.FRAME, through.name, "", rear.slabs(), Stand.at(0, 0, 0, 0));
     bought(
         Piece.FRAME,
-        "output bearing",
+        through.bearing,
         one.says(),
         List.of(new Slab("", 0, one.width(), annulus(one.bore() / 2.0, one.outside() / 2.0))),
         List.of(Stand.at(x, y, face, 0), Stand.at(x, y, face + one.width(), 0)),
@@ -171,7 +250,12 @@ abstract sealed class CentralBox extends Box permits PlanetaryBox, CycloidalBox,
 
   /** How thick the rear plate is. */
   static double rear(Outgoing out) {
-    return 2 * out.bearing.width() + LIP;
+    return rear(out.bearing);
+  }
+
+  /** The same for two of a bearing. */
+  static double rear(BallBearing bearing) {
+    return 2 * bearing.width() + LIP;
   }
 
   /** A wall between two layers, where there is room for one. */

@@ -67,11 +67,17 @@ public record Gearbox(
    * @param chord how far straight pieces of outlines may leave the true line, mm
    */
   public static Result of(Train train, FaceLayout layout, double chord) {
-    if (train.parts().size() != 1) {
-      return none("it is made for trains of one part, and this one has " + train.parts().size());
-    } else if (!train.shifts().states().isEmpty()) {
+    if (!train.shifts().states().isEmpty()) {
       return none(
           "it is made for trains without states: brakes and clutches need room of their own");
+    } else if (train.parts().size() != 1) {
+      return StackBox.chain(train)
+          .map(sets -> built(train, new StackBox(train, layout, chord, sets)))
+          .orElseGet(
+              () ->
+                  none(
+                      "it is made for trains of one part, or planetary sets in a row, each with"
+                          + " one sun and one ring and its carrier joined to the next sun"));
     }
     Part part = train.parts().getFirst();
     return switch (part) {

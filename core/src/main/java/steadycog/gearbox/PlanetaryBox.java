@@ -13,11 +13,9 @@ import steadycog.piece.Region;
 import steadycog.piece.Slab;
 import steadycog.shape.FaceLayout;
 import steadycog.shape.PlacedCarrier;
-import steadycog.shape.PlacedWheel;
 import steadycog.shape.Rims;
 import steadycog.train.BallBearing;
 import steadycog.train.Bore;
-import steadycog.train.Member;
 import steadycog.train.MemberId;
 import steadycog.train.Planetary;
 import steadycog.train.Train;
@@ -46,28 +44,10 @@ final class PlanetaryBox extends CentralBox {
     carrier = set.carrierId();
   }
 
-  private List<PlacedWheel> wheels() {
-    return layout.wheels().stream().filter(one -> one.id().part().equals(set.name())).toList();
-  }
-
-  private List<Piece> of(MemberId member) {
-    return pieces.all().stream().filter(piece -> piece.member().equals(member)).toList();
-  }
-
-  private List<MemberId> bodies(boolean internal) {
-    return set.wheels().stream()
-        .filter(wheel -> wheel.teeth().orElseThrow().internal() == internal)
-        .map(Member::id)
-        .filter(wheel -> !set.isPlanet(wheel))
-        .map(set::body)
-        .distinct()
-        .toList();
-  }
-
   @Override
   Optional<String> build() {
-    List<MemberId> suns = bodies(false);
-    List<MemberId> rings = bodies(true);
+    List<MemberId> suns = bodies(set, false);
+    List<MemberId> rings = bodies(set, true);
     List<MemberId> held = rings.stream().filter(this::isHeld).toList();
     List<MemberId> loose = rings.stream().filter(ring -> !isHeld(ring)).toList();
     boolean star = isHeld(carrier) && rings.size() == 1;
@@ -101,38 +81,12 @@ final class PlanetaryBox extends CentralBox {
     return build(suns.getFirst(), held.stream().findFirst(), loose);
   }
 
-  private PlacedCarrier placed() {
-    return layout.carriers().stream()
-        .filter(one -> one.id().equals(carrier))
-        .findFirst()
-        .orElseThrow();
-  }
-
-  private double first() {
-    return Carriage.planets(set).stream().mapToDouble(this::low).min().orElseThrow();
-  }
-
-  private double last() {
-    return Carriage.planets(set).stream().mapToDouble(this::high).max().orElseThrow();
-  }
-
-  /** Where the first piece of a body begins, mm. */
-  double low(MemberId body) {
-    return of(body).getFirst().stands().getFirst().z();
-  }
-
-  /** Where its last piece ends, mm. */
-  double high(MemberId body) {
-    Piece last = of(body).getLast();
-    return last.stands().getFirst().z() + last.slabs().getLast().to();
-  }
-
   private Optional<String> build(MemberId sun, Optional<MemberId> held, List<MemberId> loose) {
-    PlacedCarrier placed = placed();
+    PlacedCarrier placed = placed(set);
     x = placed.x() * module;
     y = placed.y() * module;
     Optional<Bore> bore = Blank.of(train, sun).bore();
-    Ties ties = Ties.of(placed, wheels(), module, last() - first());
+    Ties ties = Ties.of(placed, wheels(set), module, last(set) - first(set));
     if (bore.isEmpty()) {
       return Optional.of("the sun is too small for a shaft through it");
     } else if (Carriage.planets(set).stream().anyMatch(p -> Blank.of(train, p).bore().isEmpty())) {
@@ -152,8 +106,8 @@ final class PlanetaryBox extends CentralBox {
     double plate = plateMm(carrier);
     double before = hollow ? plate + COLLAR : plate;
     double radius = Math.max(placed.bodyRadius() * module, ties.farthest());
-    double near = first() - PLAY;
-    double far = last() + PLAY;
+    double near = first(set) - PLAY;
+    double far = last(set) + PLAY;
     List<Seat> seats = new ArrayList<>(List.of(new Seat("sun", low(sun), high(sun), bore)));
     boolean bushed = free && held.isPresent();
     if (bushed) {
@@ -186,7 +140,7 @@ final class PlanetaryBox extends CentralBox {
     double root =
         held.stream()
             .flatMap(ring -> of(ring).stream())
-            .mapToDouble(PlanetaryBox::inner)
+            .mapToDouble(CentralBox::inner)
             .max()
             .orElse(0);
     Shell shell =
@@ -210,6 +164,7 @@ final class PlanetaryBox extends CentralBox {
     Stream.concat(Stream.of(sun), Carriage.planets(set).stream())
         .flatMap(b -> of(b).stream())
         .forEach(this::take);
+    carriage.washers(far);
     carriage.pins(near - before, far + (free ? plate : thick));
     if (star) {
       Block layer = plate(shell, near - plate, near, Layer.INNER);
@@ -229,19 +184,18 @@ final class PlanetaryBox extends CentralBox {
     }
     Outgoing outgoing = outgoing(out, thin, held.isPresent() ? 2 * root : widest);
     double end;
-    String tied = ties.isNone() ? "pressed onto the pins" : "its posts tie the plates";
     List<Slab> rear = new ArrayList<>();
     rear.addAll(ties.posts(near, far, before));
     Block body = carriage.rearPlate(far, far + (free ? plate : thick), radius, near, before);
     if (flange.isEmpty()) {
-      end = far + thick + AIR;
+      end = Math.max(far + thick + AIR, held.map(this::high).orElse(-Double.MAX_VALUE));
       rear.addAll(piloted(body, pilot, thin, far, far + thick).slabs());
       rear.addAll(goOut(carrier, outgoing, shell, far + thick, end));
-      made(carrier, "carrier rear plate", tied, rear, middle());
+      made(carrier, carriage.named("carrier rear plate"), ties.remark(), rear, middle());
     } else {
       double hole = bushed ? spindle.reach() + room / 2 : spindle.collar() + AIR;
       rear.addAll(body.hole(0, 0, hole, far, far + plate).slabs());
-      made(carrier, "carrier rear plate", tied, rear, middle());
+      made(carrier, carriage.named("carrier rear plate"), ties.remark(), rear, middle());
       if (bushed) {
         bush(carrier, sun, far, far + plate, spindle.reach());
       }
@@ -279,19 +233,9 @@ final class PlanetaryBox extends CentralBox {
     supports.add(new Support(member, in, x, y, from, to, radius, Support.PLAIN));
   }
 
-  /** The greatest radius of the lines inside a ring, mm. */
-  private static double inner(Piece ring) {
-    double most = 0;
-    for (Slab slab : ring.slabs()) {
-      double[] box = opened(slab.region()).bounds();
-      most = Math.max(most, Math.max(box[2], box[3]));
-    }
-    return most;
-  }
-
   private Flange flange(MemberId ring, double carrierEnd, double carrierRadius) {
-    double root = of(ring).stream().mapToDouble(PlanetaryBox::inner).max().orElseThrow();
-    return Flange.of(root, carrierRadius, carrierEnd + AIR);
+    double root = of(ring).stream().mapToDouble(CentralBox::inner).max().orElseThrow();
+    return Flange.of(root, carrierRadius, Math.max(carrierEnd + AIR, high(ring)));
   }
 
   private void flange(

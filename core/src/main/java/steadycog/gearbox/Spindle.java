@@ -129,6 +129,42 @@ final class Spindle {
             drive.face,
             Region.disc(journal)));
     collars(name, shaft, drive.face);
+    shaft.addAll(beyond(name, far, outFar));
+    box.made(member, name, "", shaft, stand);
+    carry("front bearing of " + name, drive, journal, begin);
+    carryFar(name, far);
+  }
+
+  /** The same about the axis of what it is one with, from the first seat on. */
+  List<Slab> partOf(String name, End far) {
+    return beyond(name, far, 0).stream()
+        .map(this::grooved)
+        .map(slab -> slab.over(slab.region().placed(stand.angle(), 0, 0)))
+        .toList();
+  }
+
+  /** A slab behind keys with their grooves, so that it can be pushed in past them. */
+  private Slab grooved(Slab slab) {
+    Region region = slab.region();
+    for (Seat seat : seats) {
+      if (seat.bore instanceof Bore.Keyed keyed && slab.from() >= seat.to) {
+        region = region.minus(key(keyed, false), box.chord);
+      }
+    }
+    return slab.over(region);
+  }
+
+  void carryFar(String name, End far) {
+    carry("rear bearing of " + name, far, tail(far), far.face);
+  }
+
+  private double tail(End far) {
+    return far.bearing.map(one -> one.bore() / 2.0).orElse(thin / 2);
+  }
+
+  /** Seats with spacers and keys, and the journal at the far end. */
+  private List<Slab> beyond(String name, End far, double outFar) {
+    List<Slab> shaft = new ArrayList<>();
     for (int k = 0; k < seats.size(); k++) {
       Seat seat = seats.get(k);
       boolean last = k + 1 == seats.size();
@@ -145,7 +181,7 @@ final class Spindle {
       }
       spacer(name, k, seat.to, last ? end - Box.PLAY : end);
     }
-    double tail = far.bearing.map(one -> one.bore() / 2.0).orElse(thin / 2);
+    double tail = tail(far);
     double last = far.face + far.length();
     shaft.add(
         new Slab(
@@ -153,9 +189,7 @@ final class Spindle {
             far.face,
             outFar > 0 ? last + outFar + outside(tail) : last - SHORT,
             within(section(seats.getLast().bore), tail)));
-    box.made(member, name, "", shaft, stand);
-    carry("front bearing of " + name, drive, journal, begin);
-    carry("rear bearing of " + name, far, tail, far.face);
+    return shaft;
   }
 
   /** A section turned down to a radius, which whatever goes on the section can pass. */

@@ -99,6 +99,11 @@ record Ties(List<double[]> at, double radius, Screw screw) {
     return at.isEmpty();
   }
 
+  /** What is said of the plate that they are in one with. */
+  String remark() {
+    return isNone() ? "pressed onto the pins" : "its posts tie the plates";
+  }
+
   /** How far the heads of the screws stand out, mm. */
   double head() {
     return isNone() ? 0 : screw.height();

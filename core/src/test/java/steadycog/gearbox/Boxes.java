@@ -59,9 +59,22 @@ final class Boxes {
   static final String REVERTED =
       "parallel 20 ~ 40 = 24 ~ 36; coaxial A = D; module 2 mm; clearance machined; drive A; take D";
 
+  /**
+   * Two sets in a row, the first carrier the second sun's shaft; that sun wider than its planets.
+   */
+  static final String STAGES =
+      """
+      near: planetary sun 18 planet 27 x3 ring 72
+      far: planetary sun 20 planet 20 x4 ring 60
+      join near.carrier = far.sun
+      module 1 mm; clearance machined; bore far.sun 6 mm key; width far.sun 12 mm
+      drive near.sun 900 rpm; hold near.ring; hold far.ring; take far.carrier\
+      """;
+
   static final List<String> ALL =
       List.of(
-          WINCH, FILTER, FOCUSER, AZIMUTH, TIGHT, ALTITUDE, HAT, STAR, GUIDING, CROWDED, REVERTED);
+          WINCH, FILTER, FOCUSER, AZIMUTH, TIGHT, ALTITUDE, HAT, STAR, GUIDING, CROWDED, REVERTED,
+          STAGES);
 
   static final List<String> CENTRAL = List.of(FILTER, FOCUSER, AZIMUTH, ALTITUDE, STAR, GUIDING);
 

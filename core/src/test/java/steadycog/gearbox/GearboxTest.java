@@ -253,6 +253,17 @@ class GearboxTest {
       delimiter = '|',
       value = {
         "a: parallel 20 ~ 30; b: parallel 20 ~ 30; join a.B = b.A | trains of one part",
+        "a: planetary sun 18 planet 27 x3 ring 72; b: planetary sun 18 planet 27 x3 ring 72; join"
+            + " a.sun = b.sun; drive a.sun; hold a.ring; hold b.ring; take a.carrier | in a row",
+        "a: planetary sun 18 planet 27 x3 ring 72; b: planetary sun 18 planet 27 x3 ring 72; join"
+            + " a.carrier = b.sun; drive a.sun; hold a.ring; drive b.ring; take b.carrier | is"
+            + " free",
+        "a: planetary sun 18 planet 27 x3 ring 72; b: planetary sun 18 planet 27 x3 ring 72; join"
+            + " a.carrier = b.sun; drive a.sun; hold a.ring; hold b.ring; take b.sun | from a.sun"
+            + " to",
+        "a: planetary sun 18 planet 27 x3 ring 72; b: planetary sun 18 planet 27 x3 ring 72; join"
+            + " a.carrier = b.sun; bore b.sun 60 mm; drive a.sun; hold a.ring; hold b.ring; take"
+            + " b.carrier | too thick",
         "bevel 11 ~ 43 | parallel, planetary, cycloidal and strain wave",
         "strainwave nominal 80; drive wave; hold flex; take circular | circular spline is not held",
         "strainwave nominal 30; module 0.1 mm; drive wave; hold circular; take flex | no room for",
@@ -274,6 +285,47 @@ class GearboxTest {
     Gearbox.Result result = Boxes.result(card);
     assertEquals(Optional.empty(), result.box());
     assertTrue(result.why().contains(why), result.why());
+  }
+
+  /** Wheels wider than their mates reach into no plate, and leave none of them loose. */
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "sun 12 mm | hold ring; take carrier | planet ring",
+        "sun 9 mm | hold carrier; take ring | planet ring",
+        "ring 20 mm | hold ring; take carrier | sun",
+        "ring 20 mm | hold carrier; take ring | sun",
+        "ring 20 mm | drive ring; take carrier | sun",
+        "sun 12 mm | drive ring; take carrier | planet ring"
+      })
+  void wheelsOfAnyWidthGoTogether(String width, String roles, String piece) throws CardException {
+    Gearbox box =
+        Boxes.of(
+            "planetary sun 24 planet 15 x3 ring 54; module 0.8 mm; width 5 mm; clearance machined;"
+                + " drive sun; width "
+                + width
+                + "; "
+                + roles);
+    assertEquals(List.of(), Boxes.proof(box).problems());
+    assertTrue(box.components().stream().anyMatch(one -> one.name().equals(piece)), piece);
+  }
+
+  /** Every set in a row is held by the one before: one shaft, plates between, one output. */
+  @Test
+  void setsInARowShareOneHousing() throws CardException {
+    Gearbox box = Boxes.of(Boxes.STAGES);
+    Component middle = box.component("near middle plate");
+    assertTrue(low(box.component("far.sun")) > top(middle));
+    assertTrue(top(box.component("near.sun")) < low(middle));
+    Component shaft = box.component("near carrier rear plate");
+    assertTrue(top(shaft) > top(box.component("far.sun")), "it is the next sun's shaft");
+    Region grooved = shaft.piece().slabs().getLast().region();
+    assertEquals(1, grooved.lines().size(), "its keyway is open to the end");
+    Slab plate = middle.piece().slabs().getFirst();
+    int bolts = box.housing().bolts().orElseThrow().count();
+    double hole = box.housing().bolts().orElseThrow().screw().hole() / 2;
+    assertEquals(bolts, plate.region().circles().stream().filter(c -> c.radius() == hole).count());
   }
 
   /** Of shafts in line each ends in its own half of the plate, on bearings and in plain holes. */
