@@ -60,6 +60,19 @@ class GearboxCommandTest extends Shell {
     assertTrue(text.contains("Proved on its solids"), text);
   }
 
+  /** The cause comes before what it does to the gearbox, and is told once by check. */
+  @Test
+  void errorsOfTheTrainComeFirst() throws Exception {
+    String uneven =
+        "planetary sun 29/- planet 26=23 x3 ring 81/78; drive sun; hold ring1; take ring2";
+    assertEquals(1, run(uneven, "gearbox", "-"));
+    String text = out.toString();
+    int cause = text.indexOf("error 3 planets do not go in");
+    assertTrue(cause > 0 && cause < text.indexOf("are in one place"), text);
+    assertEquals(1, run(uneven, "check", "-", "--assembly"));
+    assertEquals(1, out.toString().split("3 planets do not go in", -1).length - 1, out::toString);
+  }
+
   @Test
   void whatDoesNotGoTogetherIsAnError() throws Exception {
     String tight = FILTER + "bearing sun 6806\n";
@@ -67,7 +80,10 @@ class GearboxCommandTest extends Shell {
     assertTrue(out.toString().contains("error "), out::toString);
     assertEquals(1, run(tight, "check", "-", "--assembly", "--json"));
     JsonNode found = json().get("findings");
-    assertTrue(found.findValuesAsText("code").contains("gearbox"), found::toString);
+    int at = found.findValuesAsText("code").indexOf("gearbox");
+    assertEquals("bearing sun as usual.", found.get(at).get("fix").asText());
+    String card = found.get(at).get("cures").get(0).get("card").asText();
+    assertEquals(0, run(card, "gearbox", "-"), card);
     assertEquals(0, run(tight, "check", "-"));
     assertFalse(out.toString().contains("gearbox"), "only for those who ask");
     assertEquals(1, run("bevel 11 ~ 43", "gearbox", "-"));

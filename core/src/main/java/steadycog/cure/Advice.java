@@ -18,9 +18,9 @@ public record Advice(Finding finding, List<Cure> cures) {
     return new Advice(finding, List.of());
   }
 
-  /** What was found with its cures, and more that was found, worst first. */
-  public static List<Advice> worstFirst(List<Advice> known, List<Finding> more) {
-    return Stream.concat(known.stream(), more.stream().map(Advice::of))
+  /** What was found with its cures, worst first. */
+  public static List<Advice> worstFirst(List<Advice> known, List<Advice> more) {
+    return Stream.concat(known.stream(), more.stream())
         .sorted(Comparator.comparing((Advice one) -> one.finding().severity()).reversed())
         .toList();
   }

@@ -1,5 +1,6 @@
 package steadycog.study;
 
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -8,6 +9,7 @@ import steadycog.check.Finding;
 import steadycog.check.GearboxFindings;
 import steadycog.cure.Advice;
 import steadycog.cure.Cures;
+import steadycog.cure.GearboxCures;
 import steadycog.gearbox.Build;
 import steadycog.number.Pace;
 import steadycog.number.Units;
@@ -52,7 +54,7 @@ public record NamedStudy(
 
   /** The same with a whole gearbox made of it. */
   public NamedStudy assembled() {
-    List<Finding> box = GearboxFindings.of(gearbox());
+    List<Finding> box = GearboxFindings.of(Build.of(whole(), study.layout(), Pace.FREE));
     return new NamedStudy(
         name, study, plan, row, Stream.concat(collisions.stream(), box.stream()).toList());
   }
@@ -133,7 +135,16 @@ public record NamedStudy(
 
   /** Its findings with what puts them right; the cures' trains have all states. */
   public List<Advice> advice() {
-    return Advice.worstFirst(cures().all(Pace.FREE), collisions);
+    List<Advice> more = new ArrayList<>(collisions.stream().map(Advice::of).toList());
+    // What lets a gearbox go together stands once, with the first that keeps it from that.
+    for (int k = 0; k < more.size(); k++) {
+      Finding finding = more.get(k).finding();
+      if (GearboxFindings.isOne(finding)) {
+        more.set(k, new Advice(finding, GearboxCures.of(whole(), Pace.FREE)));
+        break;
+      }
+    }
+    return Advice.worstFirst(cures().all(Pace.FREE), more);
   }
 
   /** Its findings worst first, without a look for cures. Cost: far less than with it. */

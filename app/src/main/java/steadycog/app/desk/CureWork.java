@@ -109,7 +109,12 @@ public final class CureWork {
         PROOF_QUIET_MS,
         bench.study()::collisions,
         collisions ->
-            known.set(Optional.of(new Known(bench, Advice.worstFirst(found, collisions), true))));
+            known.set(
+                Optional.of(
+                    new Known(
+                        bench,
+                        Advice.worstFirst(found, collisions.stream().map(Advice::of).toList()),
+                        true))));
   }
 
   private static Cures cures(Bench bench) {
