@@ -16,6 +16,7 @@ import steadycog.piece.Slab;
 import steadycog.shape.FaceLayout;
 import steadycog.shape.PlacedCarrier;
 import steadycog.shape.PlacedWheel;
+import steadycog.shape.Rims;
 import steadycog.train.BallBearing;
 import steadycog.train.Bore;
 import steadycog.train.Member;
@@ -42,6 +43,7 @@ abstract sealed class CentralBox extends Box
   private static final double SHARE = 0.2;
 
   private static final double HUB = 1;
+  static final String CUT_ROUND = "a wheel is cut round its ring";
 
   double x;
   double y;
@@ -123,6 +125,42 @@ abstract sealed class CentralBox extends Box
         .map(set::body)
         .distinct()
         .toList();
+  }
+
+  /** Whether a wheel is cut round a ring. */
+  final boolean isRim(MemberId ring) {
+    return Rims.of(train).containsValue(ring);
+  }
+
+  /** What of a set is too small for a shaft or pins through it, in words. */
+  final Optional<String> unborne(Planetary set) {
+    if (Blank.of(train, bodies(set, false).getFirst()).bore().isEmpty()) {
+      return Optional.of("the sun is too small for a shaft through it");
+    }
+    return Carriage.planets(set).stream().anyMatch(p -> Blank.of(train, p).bore().isEmpty())
+        ? Optional.of("the planets are too small for pins")
+        : Optional.empty();
+  }
+
+  /** How far planets that turn in no ring reach from the axis, mm; 0 where all turn in one. */
+  final double reach(Planetary set) {
+    PlacedCarrier placed = placed(set);
+    return wheels(set).stream()
+            .filter(wheel -> set.isPlanet(wheel.id()) && !isInRing(wheel.id()))
+            .mapToDouble(
+                wheel ->
+                    Math.hypot(wheel.x() - placed.x(), wheel.y() - placed.y()) + wheel.bodyRadius())
+            .max()
+            .orElse(0)
+        * module;
+  }
+
+  private boolean isInRing(MemberId planet) {
+    return train.meshes().stream()
+        .anyMatch(
+            mesh ->
+                (mesh.a().equals(planet) && mesh.teethB().internal())
+                    || (mesh.b().equals(planet) && mesh.teethA().internal()));
   }
 
   /** The greatest radius of the lines inside a ring, mm. */

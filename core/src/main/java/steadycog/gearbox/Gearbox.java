@@ -70,14 +70,14 @@ public record Gearbox(
     if (!train.shifts().states().isEmpty()) {
       return none(
           "it is made for trains without states: brakes and clutches need room of their own");
+    }
+    Optional<List<Planetary>> sets = StackBox.chain(train);
+    if (sets.isPresent()) {
+      return built(train, new StackBox(train, layout, chord, sets.get()));
     } else if (train.parts().size() != 1) {
-      return StackBox.chain(train)
-          .map(sets -> built(train, new StackBox(train, layout, chord, sets)))
-          .orElseGet(
-              () ->
-                  none(
-                      "it is made for trains of one part, or planetary sets in a row, each with"
-                          + " one sun and one ring and its carrier joined to the next sun"));
+      return none(
+          "it is made for trains of one part, or planetary sets in a row, each with one sun and one"
+              + " ring and its carrier joined to the next sun");
     }
     Part part = train.parts().getFirst();
     return switch (part) {

@@ -13,7 +13,6 @@ import steadycog.piece.Region;
 import steadycog.piece.Slab;
 import steadycog.shape.FaceLayout;
 import steadycog.shape.PlacedCarrier;
-import steadycog.shape.Rims;
 import steadycog.train.BallBearing;
 import steadycog.train.Bore;
 import steadycog.train.MemberId;
@@ -21,9 +20,9 @@ import steadycog.train.Planetary;
 import steadycog.train.Train;
 
 /**
- * A planetary set: a carrier of two plates tied together round its planets. What is held, ring or
- * the carrier's front plate, is a layer of the housing; where nothing is, the carrier goes out at
- * the drive end round the sun's shaft.
+ * A planetary set with a ring that turns, which goes out at the far end: the second of two rows, or
+ * of one row with the carrier's front plate as a layer of the housing; where nothing is held, the
+ * carrier goes out at the drive end round the sun's shaft.
  */
 final class PlanetaryBox extends CentralBox {
   /** The shaft's collar inside a carrier that goes out round the shaft, mm. */
@@ -52,8 +51,6 @@ final class PlanetaryBox extends CentralBox {
     List<MemberId> loose = rings.stream().filter(ring -> !isHeld(ring)).toList();
     boolean star = isHeld(carrier) && rings.size() == 1;
     hollow = held.isEmpty() && !star && rings.size() == 1;
-    Optional<MemberId> out =
-        Stream.concat(loose.stream(), Stream.of(carrier)).filter(this::isTaken).findFirst();
     if (suns.size() == 1 && isHeld(suns.getFirst())) {
       return Optional.of(
           "a held sun needs an arm outside: drive it at 0 rpm, and its shaft goes out to be held"
@@ -63,54 +60,37 @@ final class PlanetaryBox extends CentralBox {
     } else if (hollow && !(isTaken(carrier) && isTaken(rings.getFirst()))) {
       return Optional.of(
           "nothing is held: it is made where sun, ring and carrier all drive or are driven");
-    } else if ((held.size() != 1 && !star && !hollow) || out.isEmpty() || isHeld(out.get())) {
+    } else if ((held.size() != 1 && !star && !hollow)
+        || loose.isEmpty()
+        || !(isTaken(carrier) || loose.stream().anyMatch(this::isTaken))) {
       return Optional.of(
           "it is made for a held ring, and an output at the carrier or another ring; or for one"
               + " ring and a carrier that is held, or goes out too");
-    } else if (loose.size() > 1 || (loose.size() == 1 && out.get().equals(carrier))) {
+    } else if (loose.size() > 1 || !isTaken(loose.getFirst())) {
       return Optional.of(loose.getFirst() + " turns idly: leave it out");
-    } else if (rings.stream().anyMatch(ring -> Rims.of(train).containsValue(ring))) {
-      return Optional.of("a wheel is cut round its ring");
-    } else if (!held.isEmpty()
-        && !loose.isEmpty()
-        && low(loose.getFirst()) < low(held.getFirst())) {
+    } else if (rings.stream().anyMatch(this::isRim)) {
+      return Optional.of(CUT_ROUND);
+    } else if (!held.isEmpty() && low(loose.getFirst()) < low(held.getFirst())) {
       return Optional.of("the ring of the first row turns: hold it, and take off at the second");
     } else if (hollow && train.sizes().housing().motor().isPresent()) {
       return Optional.of("the carrier goes out where a motor's face would be: leave that out");
     }
-    return build(suns.getFirst(), held.stream().findFirst(), loose);
+    return unborne(set).or(() -> put(suns.getFirst(), held.stream().findFirst(), loose.getFirst()));
   }
 
-  private Optional<String> build(MemberId sun, Optional<MemberId> held, List<MemberId> loose) {
+  private Optional<String> put(MemberId sun, Optional<MemberId> held, MemberId out) {
     PlacedCarrier placed = placed(set);
     x = placed.x() * module;
     y = placed.y() * module;
-    Optional<Bore> bore = Blank.of(train, sun).bore();
+    Bore bore = Blank.of(train, sun).bore().orElseThrow();
     Ties ties = Ties.of(placed, wheels(set), module, last(set) - first(set));
-    if (bore.isEmpty()) {
-      return Optional.of("the sun is too small for a shaft through it");
-    } else if (Carriage.planets(set).stream().anyMatch(p -> Blank.of(train, p).bore().isEmpty())) {
-      return Optional.of("the planets are too small for pins");
-    }
-    return put(sun, held, loose, placed, bore.get(), ties);
-  }
-
-  private Optional<String> put(
-      MemberId sun,
-      Optional<MemberId> held,
-      List<MemberId> loose,
-      PlacedCarrier placed,
-      Bore bore,
-      Ties ties) {
-    boolean free = !loose.isEmpty();
     double plate = plateMm(carrier);
     double before = hollow ? plate + COLLAR : plate;
     double radius = Math.max(placed.bodyRadius() * module, ties.farthest());
     double near = first(set) - PLAY;
     double far = last(set) + PLAY;
     List<Seat> seats = new ArrayList<>(List.of(new Seat("sun", low(sun), high(sun), bore)));
-    boolean bushed = free && held.isPresent();
-    if (bushed) {
+    if (held.isPresent()) {
       seats.add(new Seat("carrier", far, far + plate, Spindle.bare(bore)));
     }
     Stand turned = Stand.at(x, y, 0, of(sun).getFirst().stands().getFirst().angle());
@@ -133,10 +113,8 @@ final class PlanetaryBox extends CentralBox {
     // The bearing goes in between the posts, which stand before it.
     Optional<BallBearing> pilot = pilot(thin, Math.min(carriage.nearest(), ties.nearest() + LIP));
     double thick = thick(plate, pilot);
-    MemberId out = free ? loose.getFirst() : carrier;
-    Optional<Flange> flange =
-        free ? Optional.of(flange(out, far + plate, radius)) : Optional.empty();
-    double widest = Math.max(radius, flange.map(Flange::outer).orElse(0.0));
+    Flange flange = flange(out, far + plate, radius);
+    double widest = Math.max(Math.max(radius, flange.outer()), reach(set));
     double root =
         held.stream()
             .flatMap(ring -> of(ring).stream())
@@ -165,7 +143,7 @@ final class PlanetaryBox extends CentralBox {
         .flatMap(b -> of(b).stream())
         .forEach(this::take);
     carriage.washers(far);
-    carriage.pins(near - before, far + (free ? plate : thick));
+    carriage.pins(near - before, far + plate);
     if (star) {
       Block layer = plate(shell, near - plate, near, Layer.INNER);
       layer.hole(x, y, spindle.collar() + AIR / 2, near - plate, near);
@@ -173,36 +151,27 @@ final class PlanetaryBox extends CentralBox {
     } else {
       carriage.frontPlate(
           hub.map(tube -> tube.build(this, carrier, face, near - before)).orElse(List.of()),
-          frontDisc(hub, radius, near - before, near, spindle.collar(), free),
+          frontDisc(hub, radius, near - before, near, spindle.collar()),
           0,
           0,
           near - before,
           near);
-      if (bushed) {
-        bush(carrier, sun, near - plate, near, spindle.collar());
-      }
+    }
+    if (held.isPresent()) {
+      bush(carrier, sun, near - plate, near, spindle.collar());
     }
     Outgoing outgoing = outgoing(out, thin, held.isPresent() ? 2 * root : widest);
-    double end;
-    List<Slab> rear = new ArrayList<>();
-    rear.addAll(ties.posts(near, far, before));
-    Block body = carriage.rearPlate(far, far + (free ? plate : thick), radius, near, before);
-    if (flange.isEmpty()) {
-      end = Math.max(far + thick + AIR, held.map(this::high).orElse(-Double.MAX_VALUE));
-      rear.addAll(piloted(body, pilot, thin, far, far + thick).slabs());
-      rear.addAll(goOut(carrier, outgoing, shell, far + thick, end));
-      made(carrier, carriage.named("carrier rear plate"), ties.remark(), rear, middle());
-    } else {
-      double hole = bushed ? spindle.reach() + room / 2 : spindle.collar() + AIR;
-      rear.addAll(body.hole(0, 0, hole, far, far + plate).slabs());
-      made(carrier, carriage.named("carrier rear plate"), ties.remark(), rear, middle());
-      if (bushed) {
-        bush(carrier, sun, far, far + plate, spindle.reach());
-      }
-      Flange drum = flange.get();
-      end = drum.face() + thick + drum.screw().height() + AIR;
-      flange(drum, out, thick, pilot, thin, goOut(out, outgoing, shell, drum.face() + thick, end));
+    double hole = held.isPresent() ? spindle.reach() + room / 2 : spindle.collar() + AIR;
+    Block body = carriage.rearPlate(far, far + plate, radius, near, before);
+    List<Slab> rear = new ArrayList<>(ties.posts(near, far, before));
+    rear.addAll(body.hole(0, 0, hole, far, far + plate).slabs());
+    made(carrier, carriage.named("carrier rear plate"), ties.remark(), rear, middle());
+    if (held.isPresent()) {
+      bush(carrier, sun, far, far + plate, spindle.reach());
     }
+    double end = flange.face() + thick + flange.screw().height() + AIR;
+    List<Slab> shaft = goOut(out, outgoing, shell, flange.face() + thick, end);
+    flange(flange, out, thick, pilot, thin, shaft);
     wall(
         shell,
         hollow ? "wall" : "rear wall",
@@ -211,22 +180,19 @@ final class PlanetaryBox extends CentralBox {
     End drive =
         hub.map(h -> new End(near - COLLAR, bearing, near - COLLAR - h.end(face), carrier))
             .orElseGet(() -> new End(face, bearing, shell.wall(), Piece.FRAME));
-    spindle.build(
-        "shaft", drive, far(flange.map(Flange::face).orElse(far), thick, pilot, out), LIP, 0);
+    spindle.build("shaft", drive, far(flange.face(), thick, pilot, out), LIP, 0);
     clamp(shell, foot, end + rear(outgoing));
     return Optional.empty();
   }
 
   /** The plate before the planets where it turns, with the hole for the shaft. */
-  private Block frontDisc(
-      Optional<Hub> hub, double radius, double from, double to, double collar, boolean free) {
+  private Block frontDisc(Optional<Hub> hub, double radius, double from, double to, double collar) {
     Block disc = new Block(from, to, Region.disc(radius));
     return hub.map(
             tube ->
                 disc.hole(0, 0, tube.hole(), from, to)
                     .hole(0, 0, collar + AIR / 2, to - COLLAR, to))
-        .orElseGet(
-            () -> disc.hole(0, 0, collar + (free ? Math.max(room, 0.02) : AIR) / 2, from, to));
+        .orElseGet(() -> disc.hole(0, 0, collar + Math.max(room, 0.02) / 2, from, to));
   }
 
   private void bush(MemberId member, MemberId in, double from, double to, double radius) {

@@ -23,8 +23,8 @@ import steadycog.train.Planetary;
 import steadycog.train.Train;
 
 /**
- * Planetary sets one behind the other with held rings: the carrier of each goes through a plate of
- * the housing and is the shaft of the next sun.
+ * A planetary set with its ring held, or several one behind the other: the carrier of each goes
+ * through a plate of the housing and is the shaft of the next sun.
  */
 final class StackBox extends CentralBox {
   /** Beyond the next sun's shaft a journal is so much thicker, on which that sun rests, mm. */
@@ -38,12 +38,11 @@ final class StackBox extends CentralBox {
     this.sets = sets;
   }
 
-  /** Sets of a train in the order of the flow of power; empty where they are no such chain. */
+  /** Sets of a train in the order of the flow of power; empty where they are none of these. */
   static Optional<List<Planetary>> chain(Train train) {
     List<Planetary> all = new ArrayList<>();
     for (Part part : train.parts()) {
       if (!(part instanceof Planetary set)
-          || set.rows().size() != 1
           || bodies(set, false).size() != 1
           || bodies(set, true).size() != 1) {
         return Optional.empty();
@@ -59,7 +58,11 @@ final class StackBox extends CentralBox {
       next = all.stream().filter(set -> drives(train, last, set)).findFirst();
     }
     boolean whole = chain.size() == all.size() && train.joins().size() == all.size() - 1;
-    return whole ? Optional.of(chain) : Optional.empty();
+    boolean alone = all.size() == 1;
+    List<MemberId> holds = train.rolesInForce().holds();
+    return whole && !(alone && !holds.contains(bodies(all.getFirst(), true).getFirst()))
+        ? Optional.of(chain)
+        : Optional.empty();
   }
 
   private static boolean drives(Train train, Planetary one, Planetary other) {
@@ -77,6 +80,7 @@ final class StackBox extends CentralBox {
     final double plate;
     final double radius;
     final double root;
+    final double widest;
 
     Stage(Planetary set) {
       this.set = set;
@@ -86,6 +90,7 @@ final class StackBox extends CentralBox {
       plate = plateMm(set.carrierId());
       radius = Math.max(placed.bodyRadius() * module, ties.farthest());
       root = of(ring()).stream().mapToDouble(CentralBox::inner).max().orElseThrow();
+      widest = Math.max(radius, reach(set));
     }
 
     MemberId sun() {
@@ -152,17 +157,18 @@ final class StackBox extends CentralBox {
       MemberId ring = bodies(set, true).getFirst();
       if (!isHeld(ring)) {
         return Optional.of("of sets in a row it is made for held rings, and " + ring + " is free");
-      } else if (Blank.of(train, bodies(set, false).getFirst()).bore().isEmpty()) {
-        return Optional.of("sun " + bodies(set, false).getFirst() + " is too small for a shaft");
-      } else if (Carriage.planets(set).stream()
-          .anyMatch(p -> Blank.of(train, p).bore().isEmpty())) {
-        return Optional.of("planets of " + set.name() + " are too small for pins");
+      } else if (isRim(ring)) {
+        return Optional.of(CUT_ROUND);
+      }
+      Optional<String> unborne = unborne(set);
+      if (unborne.isPresent()) {
+        return unborne;
       }
     }
     MemberId in = bodies(sets.getFirst(), false).getFirst();
     MemberId out = sets.getLast().carrierId();
     if (!isTaken(in) || !isTaken(out)) {
-      return Optional.of("of sets in a row it is made from " + in + " to " + out);
+      return Optional.of("where rings are held it is made from " + in + " to " + out);
     }
     List<BallBearing> bearings = new ArrayList<>();
     x = placed(sets.getFirst()).x() * module;
@@ -222,7 +228,7 @@ final class StackBox extends CentralBox {
     Stage last = stages.getLast();
     Spindle spindle = first.spindle();
     double thin = spindle.thin();
-    double widest = stages.stream().mapToDouble(one -> one.radius).max().orElseThrow();
+    double widest = stages.stream().mapToDouble(one -> one.widest).max().orElseThrow();
     double root = stages.stream().mapToDouble(one -> one.root).max().orElseThrow();
     Shell shell =
         Shell.round(room(Math.max(widest + AIR, root)), 2 * Math.max(widest, root), train.sizes());
@@ -242,6 +248,7 @@ final class StackBox extends CentralBox {
               ? goOut(stage.set.carrierId(), out, shell, stage.back(), stage.end())
               : onwards(stage, stages.get(k + 1), bearings.get(k), shell);
       rearPlate(stage, behind);
+      wall(shell, stage.carriage.named("rear wall"), high(stage.ring()), stage.end());
     }
     spindle.build(
         "shaft", new End(face, bearing, shell.wall(), Piece.FRAME), first.pilotEnd(), LIP, 0);
@@ -264,7 +271,6 @@ final class StackBox extends CentralBox {
     carriage.pins(from, stage.back());
     Block disc = new Block(from, near, Region.disc(stage.radius)).hole(0, 0, hole, from, near);
     carriage.frontPlate(List.of(), disc, 0, 0, from, near);
-    wall(shell, carriage.named("rear wall"), high(stage.ring()), stage.end());
   }
 
   /** Through the housing's plate between two sets, and on as the shaft of the next sun. */

@@ -71,10 +71,15 @@ final class Boxes {
       drive near.sun 900 rpm; hold near.ring; hold far.ring; take far.carrier\
       """;
 
+  /** Its planets reach further than the ring that they run in with their second row. */
+  static final String STEPPED =
+      "planetary sun 20/- planet 30=18 x3 ring -/68; module 1 mm; clearance machined; shift planet2"
+          + " 0.2; drive sun; hold ring; take carrier";
+
   static final List<String> ALL =
       List.of(
           WINCH, FILTER, FOCUSER, AZIMUTH, TIGHT, ALTITUDE, HAT, STAR, GUIDING, CROWDED, REVERTED,
-          STAGES);
+          STAGES, STEPPED);
 
   static final List<String> CENTRAL = List.of(FILTER, FOCUSER, AZIMUTH, ALTITUDE, STAR, GUIDING);
 

@@ -278,6 +278,7 @@ class GearboxTest {
         "planetary sun 24 planet 15 x3 ring 54; bore sun 55 mm; module 3 mm; drive ring; drive sun;"
             + " take carrier | room for a hub",
         "planetary sun 20/- planet 25=23 x3 ring 70/68; drive sun; hold ring1; take carrier | idly",
+        "planetary sun 24 planet 15 x3 ring 54; drive sun; hold ring; take planet | to carrier",
         "planetary sun 20/- planet 25=23 x3 ring 70/68; drive sun; hold ring2; take ring1 | first",
         "cycloidal lobes 9; drive eccentric; hold disc; take ring | its ring is not held"
       })
