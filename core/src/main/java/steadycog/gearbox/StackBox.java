@@ -58,9 +58,9 @@ final class StackBox extends CentralBox {
       next = all.stream().filter(set -> drives(train, last, set)).findFirst();
     }
     boolean whole = chain.size() == all.size() && train.joins().size() == all.size() - 1;
-    boolean alone = all.size() == 1;
     List<MemberId> holds = train.rolesInForce().holds();
-    return whole && !(alone && !holds.contains(bodies(all.getFirst(), true).getFirst()))
+    boolean several = all.size() > 1;
+    return whole && (several || holds.contains(bodies(all.getFirst(), true).getFirst()))
         ? Optional.of(chain)
         : Optional.empty();
   }
