@@ -17,6 +17,9 @@ public final class FreeMotion {
   /** For each body its turns for one turn of each choice. */
   private final List<double[]> shares;
 
+  /** Worked out when it is first asked for: every picture of a crank asks again. */
+  private Optional<double[]> perInput = Optional.empty();
+
   private FreeMotion(Mechanism mechanism, List<Integer> chosen, List<double[]> shares) {
     this.mechanism = mechanism;
     this.chosen = chosen;
@@ -84,6 +87,13 @@ public final class FreeMotion {
    * alone where that is not settled.
    */
   public double[] perInputTurn() {
+    if (perInput.isEmpty()) {
+      perInput = Optional.of(settled());
+    }
+    return perInput.get().clone();
+  }
+
+  private double[] settled() {
     Motion motion = MotionSolver.solve(mechanism);
     double[] choice = new double[choices()];
     boolean settled = false;
