@@ -72,7 +72,9 @@ final class Fingerprint {
             || (node instanceof Rectangle && node.getStyleClass().isEmpty())
             || (node instanceof Labeled labeled
                 && HISTORY.contains(String.valueOf(labeled.getText())));
-    boolean nothing = node instanceof Region region && region.getWidth() * region.getHeight() == 0;
+    boolean nothing =
+        (node instanceof Region region && region.getWidth() * region.getHeight() == 0)
+            || (node instanceof Text text && text.getText().isEmpty());
     if (!node.isVisible() || node.getOpacity() == 0 || passing || nothing) {
       return;
     }
