@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import org.locationtech.jts.geom.Geometry;
 import steadycog.gearbox.Component.Fastening;
 import steadycog.number.Figures;
@@ -120,6 +121,19 @@ abstract sealed class Box permits ParallelBox, CentralBox {
                     member.equals(Piece.FRAME)
                         ? Optional.empty()
                         : Optional.of(new Piece.Orbit(member, x, y))))
+        .toList();
+  }
+
+  /**
+   * Places evenly round an axis.
+   *
+   * @param first where the first stands, as a share of the step
+   * @param turned the whole, radians
+   */
+  static List<double[]> circle(double radius, int count, double first, double turned) {
+    return IntStream.range(0, count)
+        .mapToObj(k -> 2 * Math.PI * (k + first) / count + turned)
+        .map(angle -> new double[] {radius * Math.cos(angle), radius * Math.sin(angle)})
         .toList();
   }
 

@@ -11,6 +11,7 @@ import steadycog.piece.Region;
 import steadycog.piece.Slab;
 import steadycog.shape.PlacedCarrier;
 import steadycog.shape.Polar;
+import steadycog.train.BallBearing;
 import steadycog.train.MemberId;
 import steadycog.train.Planetary;
 
@@ -32,11 +33,45 @@ final class Carriage {
   private final PlacedCarrier placed;
   private final Ties ties;
 
-  Carriage(CentralBox box, Planetary set, PlacedCarrier placed, Ties ties) {
+  Carriage(CentralBox box, Planetary set) {
     this.box = box;
     this.set = set;
-    this.placed = placed;
-    this.ties = ties;
+    placed = box.placed(set);
+    ties = Ties.of(placed, box.wheels(set), box.module, box.last(set) - box.first(set));
+  }
+
+  /** Inner face of the plate before the planets, mm. */
+  double near() {
+    return box.first(set) - Box.PLAY;
+  }
+
+  /** Inner face of that behind them, mm. */
+  double far() {
+    return box.last(set) + Box.PLAY;
+  }
+
+  /** Of its plates, mm. */
+  double radius() {
+    return Math.max(placed.bodyRadius() * box.module, ties.farthest());
+  }
+
+  /** How far screws stand out before it, mm. */
+  double head() {
+    return ties.head();
+  }
+
+  /**
+   * How far from the axis screws and pins leave free, mm.
+   *
+   * @param beside air to the heads of the screws
+   */
+  double free(double beside) {
+    return Math.min(ties.free() - beside, nearest());
+  }
+
+  /** The bearing in its plate behind the planets: it goes in between the posts, before that. */
+  Optional<BallBearing> pilot(double thin) {
+    return box.pilot(thin, Math.min(nearest(), ties.nearest() + Box.LIP));
   }
 
   /** Bodies of a set's planets: of two rows one, of pairs two. */
@@ -49,17 +84,16 @@ final class Carriage {
   }
 
   /** Rings behind planets narrower than their sun, so that these keep their place. */
-  void washers(double far) {
+  void washers() {
     for (MemberId planet : planets(set)) {
       double from = box.high(planet) + Box.PLAY;
-      double to = far - Box.PLAY;
+      double to = far() - Box.PLAY;
       if (to - from >= LEAST_WASHER) {
         double inner = (pin(planet) + Math.max(box.room, 0.1)) / 2;
         Slab ring = new Slab("", from, to, Box.annulus(inner, inner + WASHER));
         List<Stand> at = Box.on(pinsOf(planet), member(), box.x, box.y);
-        String name =
-            set.paired() ? "ring behind " + planet.name().replace('_', ' ') : "planet ring";
-        Piece piece = Box.piece(member(), named(name), "on the pin", List.of(ring), at);
+        String name = named(planet, "ring behind", "planet ring");
+        Piece piece = Box.piece(member(), name, "on the pin", List.of(ring), at);
         box.all.add(Component.made(piece));
       }
     }
@@ -70,12 +104,17 @@ final class Carriage {
     return box.train.parts().size() == 1 ? piece : set.name() + " " + piece;
   }
 
+  /** The same, by its planet too where planets come in pairs. */
+  private String named(MemberId planet, String of, String only) {
+    return named(set.paired() ? of + " " + planet.name().replace('_', ' ') : only);
+  }
+
   private double pin(MemberId planet) {
     return Blank.of(box.train, planet).bore().orElseThrow().size().inBase();
   }
 
   /** The nearest that pins come to the axis, mm. */
-  double nearest() {
+  private double nearest() {
     return placed.pins().stream().mapToDouble(Polar::radius).min().orElseThrow() * box.module
         - planets(set).stream().mapToDouble(this::pin).max().orElseThrow() / 2;
   }
@@ -106,7 +145,7 @@ final class Carriage {
       double size = pin(planet);
       box.bought(
           member(),
-          named(set.paired() ? "pin of " + planet.name().replace('_', ' ') : "planet pin"),
+          named(planet, "pin of", "planet pin"),
           Box.mm(size) + " x " + Box.mm(high - low),
           List.of(new Slab("", low, high, Region.disc(size / 2))),
           Box.on(pinsOf(planet), member(), box.x, box.y),
@@ -130,18 +169,32 @@ final class Carriage {
   }
 
   /**
-   * The plate behind the planets, with holes for pins and threads for the ties.
+   * The plate behind the planets up to a height, with holes for pins and threads for the ties.
    *
-   * @param near where the posts begin, mm
    * @param plate thickness of that before the planets, mm
    */
-  Block rearPlate(double from, double to, double radius, double near, double plate) {
-    Block block = new Block(from, to, Region.disc(radius));
+  Block behind(double to, double plate) {
+    double from = far();
+    Block block = new Block(from, to, Region.disc(radius()));
     for (MemberId planet : planets(set)) {
       block.hole(pinsOf(planet), hole(planet), from, to - FLOOR);
     }
     return block.hole(
-        ties.at(), ties.screw().core() / 2, from, Math.max(from, ties.end(near, plate)));
+        ties.at(), ties.screw().core() / 2, from, Math.max(from, ties.end(near(), plate)));
+  }
+
+  /**
+   * That plate with the posts before it.
+   *
+   * @param body with all its holes
+   * @param plate thickness of that before the planets, mm
+   * @param behind what is in one with it towards the far end
+   */
+  void rearPlate(Block body, double plate, List<Slab> behind) {
+    List<Slab> slabs = new ArrayList<>(ties.posts(near(), far(), plate));
+    slabs.addAll(body.slabs());
+    slabs.addAll(behind);
+    box.made(member(), named("carrier rear plate"), ties.remark(), slabs, box.middle());
   }
 
   /** Radius of the hole that a planet's pin is pressed into, mm. */

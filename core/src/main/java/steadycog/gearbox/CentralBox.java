@@ -42,7 +42,9 @@ abstract sealed class CentralBox extends Box
   /** The same as a share of the ring, by judgement. */
   private static final double SHARE = 0.2;
 
-  private static final double HUB = 1;
+  /** Beyond a bearing's bore a hub rests on its inner ring, mm. */
+  static final double HUB = 1;
+
   static final String CUT_ROUND = "a wheel is cut round its ring";
 
   double x;
@@ -102,7 +104,12 @@ abstract sealed class CentralBox extends Box
   }
 
   private static Stream<MemberId> inside(Planetary set) {
-    return Stream.concat(Carriage.planets(set).stream(), bodies(set, false).stream());
+    return Stream.concat(bodies(set, false).stream(), Carriage.planets(set).stream());
+  }
+
+  /** Sun and planets as they are. */
+  final void takeInside(Planetary set) {
+    inside(set).flatMap(body -> of(body).stream()).forEach(this::take);
   }
 
   final List<PlacedWheel> wheels(Planetary set) {
@@ -127,6 +134,19 @@ abstract sealed class CentralBox extends Box
         .toList();
   }
 
+  static MemberId sun(Planetary set) {
+    return bodies(set, false).getFirst();
+  }
+
+  static MemberId ring(Planetary set) {
+    return bodies(set, true).getFirst();
+  }
+
+  /** Where the shaft of a member stands, so that it fits the bore. */
+  final Stand shaft(MemberId member) {
+    return Stand.at(x, y, 0, of(member).getFirst().stands().getFirst().angle());
+  }
+
   /** Whether a wheel is cut round a ring. */
   final boolean isRim(MemberId ring) {
     return Rims.of(train).containsValue(ring);
@@ -134,7 +154,7 @@ abstract sealed class CentralBox extends Box
 
   /** What of a set is too small for a shaft or pins through it, in words. */
   final Optional<String> unborne(Planetary set) {
-    if (Blank.of(train, bodies(set, false).getFirst()).bore().isEmpty()) {
+    if (Blank.of(train, sun(set)).bore().isEmpty()) {
       return Optional.of("the sun is too small for a shaft through it");
     }
     return Carriage.planets(set).stream().anyMatch(p -> Blank.of(train, p).bore().isEmpty())
@@ -270,20 +290,25 @@ abstract sealed class CentralBox extends Box
             .hole(x, y, Spindle.relief(one), face, outer)
             .hole(x, y, seat(one), face, seat);
     made(Piece.FRAME, through.name, "", rear.slabs(), Stand.at(0, 0, 0, 0));
+    pair(member, one, through.bearing, face);
+    return slabs;
+  }
+
+  /** Two bearings side by side in the housing, from {@code low} up. */
+  final void pair(MemberId member, BallBearing one, String name, double low) {
     bought(
         Piece.FRAME,
-        through.bearing,
+        name,
         one.says(),
         List.of(new Slab("", 0, one.width(), annulus(one.bore() / 2.0, one.outside() / 2.0))),
-        List.of(Stand.at(x, y, face, 0), Stand.at(x, y, face + one.width(), 0)),
+        List.of(Stand.at(x, y, low, 0), Stand.at(x, y, low + one.width(), 0)),
         Optional.empty());
     for (int k = 0; k < 2; k++) {
-      double low = face + k * one.width();
+      double from = low + k * one.width();
       supports.add(
           new Support(
-              member, Piece.FRAME, x, y, low, low + one.width(), one.bore() / 2.0, one.name()));
+              member, Piece.FRAME, x, y, from, from + one.width(), one.bore() / 2.0, one.name()));
     }
-    return slabs;
   }
 
   /** How thick the rear plate is. */

@@ -2,7 +2,6 @@ package steadycog.gearbox;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.stream.IntStream;
 import steadycog.piece.Piece;
 import steadycog.piece.Piece.Stand;
 import steadycog.piece.Region;
@@ -43,10 +42,7 @@ record Flange(double face, double inner, double outer, double circle, Screw scre
 
   /** Where its screws stand about the axis, the whole turned by an angle. */
   List<double[]> holes(double turned) {
-    return IntStream.range(0, SCREWS)
-        .mapToObj(k -> 2 * Math.PI * (k + 0.5) / SCREWS + turned)
-        .map(angle -> new double[] {circle * Math.cos(angle), circle * Math.sin(angle)})
-        .toList();
+    return Box.circle(circle, SCREWS, 0.5, turned);
   }
 
   /** Of its screws through a flange so thick. */

@@ -3,10 +3,7 @@ package steadycog.gearbox;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.IntStream;
 import steadycog.piece.Bores;
-import steadycog.piece.Piece;
-import steadycog.piece.Piece.Stand;
 import steadycog.piece.Region;
 import steadycog.piece.Slab;
 import steadycog.train.BallBearing;
@@ -32,9 +29,6 @@ record Hub(BallBearing bearing, double hole, Optional<Bore> stated) {
   /** The thinnest wall, mm. */
   private static final double LEAST = 1.2;
 
-  /** Beyond the bearing's bore a shoulder rests on its inner ring, mm. */
-  private static final double SHOULDER = 1;
-
   private static final double LEAST_LENGTH = 8;
 
   private static final double FINE = 0.01;
@@ -52,7 +46,7 @@ record Hub(BallBearing bearing, double hole, Optional<Bore> stated) {
     double good = hole + USUAL.core() + 2 * SKIN;
     List<BallBearing> fit =
         BallBearing.usual().stream()
-            .filter(one -> one.bore() / 2.0 >= least && one.bore() / 2.0 + SHOULDER <= most)
+            .filter(one -> one.bore() / 2.0 >= least && one.bore() / 2.0 + CentralBox.HUB <= most)
             .toList();
     return box.train
         .size(member)
@@ -60,7 +54,8 @@ record Hub(BallBearing bearing, double hole, Optional<Bore> stated) {
         .flatMap(size -> size.bearing())
         .or(() -> fit.stream().filter(one -> one.bore() / 2.0 >= good).findFirst())
         .or(() -> fit.stream().reduce((small, large) -> large))
-        .filter(one -> one.bore() / 2.0 >= hole + LEAST && one.bore() / 2.0 + SHOULDER <= most)
+        .filter(
+            one -> one.bore() / 2.0 >= hole + LEAST && one.bore() / 2.0 + CentralBox.HUB <= most)
         .filter(one -> stated.filter(bore -> thinnest(bore) < hole + LEAST).isEmpty())
         .map(one -> new Hub(one, hole, stated));
   }
@@ -72,7 +67,7 @@ record Hub(BallBearing bearing, double hole, Optional<Bore> stated) {
 
   /** How thick the front plate is. */
   double plate() {
-    return 2 * bearing.width() + Box.LIP;
+    return CentralBox.rear(bearing);
   }
 
   private double radius() {
@@ -109,29 +104,10 @@ record Hub(BallBearing bearing, double hole, Optional<Bore> stated) {
       slabs.addAll(threads(new Block(end, out, tube), end).slabs());
     }
     slabs.add(new Slab("journal", out, face + Box.PLAY, tube));
-    slabs.add(new Slab("shoulder", face + Box.PLAY, to, Box.annulus(hole, radius() + SHOULDER)));
-    box.bought(
-        Piece.FRAME,
-        "hub bearing",
-        bearing.says(),
-        List.of(new Slab("", 0, bearing.width(), ring())),
-        List.of(at(box, face, 2), at(box, face, 1)),
-        Optional.empty());
-    for (int k = 2; k > 0; k--) {
-      double low = at(box, face, k).z();
-      double high = low + bearing.width();
-      box.supports.add(
-          new Support(member, Piece.FRAME, box.x, box.y, low, high, radius(), bearing.name()));
-    }
+    slabs.add(
+        new Slab("shoulder", face + Box.PLAY, to, Box.annulus(hole, radius() + CentralBox.HUB)));
+    box.pair(member, bearing, "hub bearing", face - 2 * bearing.width());
     return slabs;
-  }
-
-  private Region ring() {
-    return Box.annulus(radius(), bearing.outside() / 2.0);
-  }
-
-  private Stand at(CentralBox box, double face, int which) {
-    return Stand.at(box.x, box.y, face - which * bearing.width(), 0);
   }
 
   /** Threads in its end, of the largest screw that its wall bears; none where it bears none. */
@@ -141,12 +117,7 @@ record Hub(BallBearing bearing, double hole, Optional<Bore> stated) {
         Screw.usual().stream()
             .filter(one -> one.core() + 2 * SKIN <= wall)
             .reduce((small, large) -> large);
-    double circle = hole + wall / 2;
-    List<double[]> places =
-        IntStream.range(0, SCREWS)
-            .mapToObj(k -> 2 * Math.PI * k / SCREWS)
-            .map(angle -> new double[] {circle * Math.cos(angle), circle * Math.sin(angle)})
-            .toList();
+    List<double[]> places = Box.circle(hole + wall / 2, SCREWS, 0, 0);
     screw.ifPresent(
         one -> tube.hole(places, one.core() / 2, end, end + Box.thread(one) + Ties.THREAD_ROOM));
     return tube;

@@ -3,7 +3,6 @@ package steadycog.gearbox;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.Stream;
 import steadycog.gearbox.Spindle.End;
 import steadycog.gearbox.Spindle.Seat;
 import steadycog.piece.Blank;
@@ -83,35 +82,26 @@ final class PlanetaryBox extends CentralBox {
     x = placed.x() * module;
     y = placed.y() * module;
     Bore bore = Blank.of(train, sun).bore().orElseThrow();
-    Ties ties = Ties.of(placed, wheels(set), module, last(set) - first(set));
+    Carriage carriage = new Carriage(this, set);
     double plate = plateMm(carrier);
     double before = hollow ? plate + COLLAR : plate;
-    double radius = Math.max(placed.bodyRadius() * module, ties.farthest());
-    double near = first(set) - PLAY;
-    double far = last(set) + PLAY;
+    double radius = carriage.radius();
+    double near = carriage.near();
+    double far = carriage.far();
     List<Seat> seats = new ArrayList<>(List.of(new Seat("sun", low(sun), high(sun), bore)));
     if (held.isPresent()) {
       seats.add(new Seat("carrier", far, far + plate, Spindle.bare(bore)));
     }
-    Stand turned = Stand.at(x, y, 0, of(sun).getFirst().stands().getFirst().angle());
-    Spindle spindle = new Spindle(this, sun, turned, seats);
+    Spindle spindle = new Spindle(this, sun, shaft(sun), seats);
     double thin = spindle.thin();
-    Carriage carriage = new Carriage(this, set, placed, ties);
     Optional<Hub> hub =
-        hollow
-            ? Hub.of(
-                this,
-                carrier,
-                (thin + room) / 2,
-                Math.min(ties.free() - BESIDE, carriage.nearest()))
-            : Optional.empty();
+        hollow ? Hub.of(this, carrier, (thin + room) / 2, carriage.free(BESIDE)) : Optional.empty();
     if (hollow && hub.isEmpty()) {
       return Optional.of(
           "the carrier has no room for a hub round the sun's shaft: a thinner bore of the sun makes"
               + " some");
     }
-    // The bearing goes in between the posts, which stand before it.
-    Optional<BallBearing> pilot = pilot(thin, Math.min(carriage.nearest(), ties.nearest() + LIP));
+    Optional<BallBearing> pilot = carriage.pilot(thin);
     double thick = thick(plate, pilot);
     Flange flange = flange(out, far + plate, radius);
     double widest = Math.max(Math.max(radius, flange.outer()), reach(set));
@@ -123,7 +113,7 @@ final class PlanetaryBox extends CentralBox {
             .orElse(0);
     Shell shell =
         Shell.round(room(Math.max(widest + AIR, root)), 2 * Math.max(widest, root), train.sizes());
-    double face = near - before - ties.head() - AIR;
+    double face = near - before - carriage.head() - AIR;
     Optional<BallBearing> bearing =
         hollow
             ? Optional.empty()
@@ -139,10 +129,8 @@ final class PlanetaryBox extends CentralBox {
       wall(shell, "front wall", face, held.map(this::low).orElse(near - plate));
     }
     held.ifPresent(ring -> layer(shell, ring));
-    Stream.concat(Stream.of(sun), Carriage.planets(set).stream())
-        .flatMap(b -> of(b).stream())
-        .forEach(this::take);
-    carriage.washers(far);
+    takeInside(set);
+    carriage.washers();
     carriage.pins(near - before, far + plate);
     if (star) {
       Block layer = plate(shell, near - plate, near, Layer.INNER);
@@ -162,10 +150,8 @@ final class PlanetaryBox extends CentralBox {
     }
     Outgoing outgoing = outgoing(out, thin, held.isPresent() ? 2 * root : widest);
     double hole = held.isPresent() ? spindle.reach() + room / 2 : spindle.collar() + AIR;
-    Block body = carriage.rearPlate(far, far + plate, radius, near, before);
-    List<Slab> rear = new ArrayList<>(ties.posts(near, far, before));
-    rear.addAll(body.hole(0, 0, hole, far, far + plate).slabs());
-    made(carrier, carriage.named("carrier rear plate"), ties.remark(), rear, middle());
+    Block body = carriage.behind(far + plate, before).hole(0, 0, hole, far, far + plate);
+    carriage.rearPlate(body, before, List.of());
     if (held.isPresent()) {
       bush(carrier, sun, far, far + plate, spindle.reach());
     }

@@ -135,12 +135,15 @@ final class Spindle {
     carryFar(name, far);
   }
 
-  /** The same about the axis of what it is one with, from the first seat on. */
+  /** From the first seat on, about the axis of what that is one with; with its bearing. */
   List<Slab> partOf(String name, End far) {
-    return beyond(name, far, 0).stream()
-        .map(this::grooved)
-        .map(slab -> slab.over(slab.region().placed(stand.angle(), 0, 0)))
-        .toList();
+    List<Slab> slabs =
+        beyond(name, far, 0).stream()
+            .map(this::grooved)
+            .map(slab -> slab.over(slab.region().placed(stand.angle(), 0, 0)))
+            .toList();
+    carryFar(name, far);
+    return slabs;
   }
 
   /** A slab behind keys with their grooves, so that it can be pushed in past them. */
@@ -154,7 +157,7 @@ final class Spindle {
     return slab.over(region);
   }
 
-  void carryFar(String name, End far) {
+  private void carryFar(String name, End far) {
     carry("rear bearing of " + name, far, tail(far), far.face);
   }
 

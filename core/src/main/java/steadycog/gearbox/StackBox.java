@@ -3,18 +3,15 @@ package steadycog.gearbox;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.Stream;
 import steadycog.gearbox.Spindle.End;
 import steadycog.gearbox.Spindle.Seat;
 import steadycog.piece.Blank;
 import steadycog.piece.Piece;
-import steadycog.piece.Piece.Orbit;
 import steadycog.piece.Piece.Stand;
 import steadycog.piece.Pieces;
 import steadycog.piece.Region;
 import steadycog.piece.Slab;
 import steadycog.shape.FaceLayout;
-import steadycog.shape.PlacedCarrier;
 import steadycog.train.BallBearing;
 import steadycog.train.Bore;
 import steadycog.train.MemberId;
@@ -60,69 +57,56 @@ final class StackBox extends CentralBox {
     boolean whole = chain.size() == all.size() && train.joins().size() == all.size() - 1;
     List<MemberId> holds = train.rolesInForce().holds();
     boolean several = all.size() > 1;
-    return whole && (several || holds.contains(bodies(all.getFirst(), true).getFirst()))
+    return whole && (several || holds.contains(ring(all.getFirst())))
         ? Optional.of(chain)
         : Optional.empty();
   }
 
   private static boolean drives(Train train, Planetary one, Planetary other) {
     MemberId carrier = one.carrierId();
-    MemberId sun = bodies(other, false).getFirst();
+    MemberId sun = sun(other);
     return train.joins().stream().anyMatch(join -> join.touches(carrier) && join.touches(sun));
   }
 
   /** One set, its measures where it now stands. */
   private final class Stage {
     final Planetary set;
-    final PlacedCarrier placed;
-    final Ties ties;
     final Carriage carriage;
     final double plate;
-    final double radius;
     final double root;
     final double widest;
 
     Stage(Planetary set) {
       this.set = set;
-      placed = placed(set);
-      ties = Ties.of(placed, wheels(set), module, last(set) - first(set));
-      carriage = new Carriage(StackBox.this, set, placed, ties);
+      carriage = new Carriage(StackBox.this, set);
       plate = plateMm(set.carrierId());
-      radius = Math.max(placed.bodyRadius() * module, ties.farthest());
       root = of(ring()).stream().mapToDouble(CentralBox::inner).max().orElseThrow();
-      widest = Math.max(radius, reach(set));
+      widest = Math.max(carriage.radius(), reach(set));
     }
 
     MemberId sun() {
-      return bodies(set, false).getFirst();
+      return CentralBox.sun(set);
     }
 
     MemberId ring() {
-      return bodies(set, true).getFirst();
+      return CentralBox.ring(set);
     }
 
     Spindle spindle() {
       Bore bore = Blank.of(train, sun()).bore().orElseThrow();
-      Stand turned = Stand.at(x, y, 0, of(sun()).getFirst().stands().getFirst().angle());
       return new Spindle(
-          StackBox.this, sun(), turned, List.of(new Seat("sun", low(sun()), high(sun()), bore)));
-    }
-
-    double near() {
-      return first(set) - PLAY;
-    }
-
-    double far() {
-      return last(set) + PLAY;
+          StackBox.this,
+          sun(),
+          shaft(sun()),
+          List.of(new Seat("sun", low(sun()), high(sun()), bore)));
     }
 
     double face() {
-      return near() - plate - ties.head() - AIR;
+      return carriage.near() - plate - carriage.head() - AIR;
     }
 
     Optional<BallBearing> pilot() {
-      double most = Math.min(carriage.nearest(), ties.nearest() + LIP);
-      return StackBox.this.pilot(spindle().thin(), most);
+      return carriage.pilot(spindle().thin());
     }
 
     double thick() {
@@ -130,7 +114,7 @@ final class StackBox extends CentralBox {
     }
 
     double back() {
-      return far() + thick();
+      return carriage.far() + thick();
     }
 
     double end() {
@@ -138,14 +122,14 @@ final class StackBox extends CentralBox {
     }
 
     End pilotEnd() {
-      return CentralBox.far(far(), thick(), pilot(), set.carrierId());
+      return CentralBox.far(carriage.far(), thick(), pilot(), set.carrierId());
     }
   }
 
   /** The bearing of a carrier that is the shaft of the next sun; empty where there is no room. */
   private static Optional<BallBearing> between(Stage next) {
     double shaft = 2 * (next.spindle().reach() + SHOULDER);
-    double room = 2 * (Math.min(next.ties.free(), next.carriage.nearest()) - AIR);
+    double room = 2 * (next.carriage.free(0) - AIR);
     return BallBearing.usual().stream()
         .filter(one -> one.bore() >= shaft && one.bore() <= room)
         .findFirst();
@@ -154,7 +138,7 @@ final class StackBox extends CentralBox {
   @Override
   Optional<String> build() {
     for (Planetary set : sets) {
-      MemberId ring = bodies(set, true).getFirst();
+      MemberId ring = ring(set);
       if (!isHeld(ring)) {
         return Optional.of("of sets in a row it is made for held rings, and " + ring + " is free");
       } else if (isRim(ring)) {
@@ -165,7 +149,7 @@ final class StackBox extends CentralBox {
         return unborne;
       }
     }
-    MemberId in = bodies(sets.getFirst(), false).getFirst();
+    MemberId in = sun(sets.getFirst());
     MemberId out = sets.getLast().carrierId();
     if (!isTaken(in) || !isTaken(out)) {
       return Optional.of("where rings are held it is made from " + in + " to " + out);
@@ -193,34 +177,16 @@ final class StackBox extends CentralBox {
   private void move(Planetary set, double dz) {
     double dx = x - placed(set).x() * module;
     double dy = y - placed(set).y() * module;
-    pieces =
-        new Pieces(
-            pieces.all().stream()
-                .map(
-                    piece ->
-                        piece.member().part().equals(set.name())
-                            ? piece.remade(
-                                piece.name(),
-                                piece.slabs(),
-                                piece.stands().stream()
-                                    .map(
-                                        at ->
-                                            new Stand(
-                                                at.x() + dx,
-                                                at.y() + dy,
-                                                at.z() + dz,
-                                                at.angle(),
-                                                at.orbit()
-                                                    .map(
-                                                        o ->
-                                                            new Orbit(
-                                                                o.carrier(),
-                                                                o.x() + dx,
-                                                                o.y() + dy))))
-                                    .toList())
-                            : piece)
-                .toList(),
-            pieces.left());
+    List<Piece> all =
+        pieces.all().stream()
+            .map(one -> one.member().part().equals(set.name()) ? moved(one, dx, dy, dz) : one)
+            .toList();
+    pieces = new Pieces(all, pieces.left());
+  }
+
+  private static Piece moved(Piece piece, double dx, double dy, double dz) {
+    List<Stand> at = piece.stands().stream().map(one -> one.moved(dx, dy, dz)).toList();
+    return piece.remade(piece.name(), piece.slabs(), at);
   }
 
   private void put(List<BallBearing> bearings) {
@@ -260,16 +226,14 @@ final class StackBox extends CentralBox {
    */
   private void body(Stage stage, Shell shell, double hole) {
     Carriage carriage = stage.carriage;
-    double near = stage.near();
+    double near = carriage.near();
     double from = near - stage.plate;
     wall(shell, carriage.named("front wall"), stage.face(), low(stage.ring()));
     layer(shell, stage.ring());
-    Stream.concat(Stream.of(stage.sun()), Carriage.planets(stage.set).stream())
-        .flatMap(body -> of(body).stream())
-        .forEach(this::take);
-    carriage.washers(stage.far());
+    takeInside(stage.set);
+    carriage.washers();
     carriage.pins(from, stage.back());
-    Block disc = new Block(from, near, Region.disc(stage.radius)).hole(0, 0, hole, from, near);
+    Block disc = new Block(from, near, Region.disc(carriage.radius())).hole(0, 0, hole, from, near);
     carriage.frontPlate(List.of(), disc, 0, 0, from, near);
   }
 
@@ -284,23 +248,14 @@ final class StackBox extends CentralBox {
     slabs.add(new Slab("shoulder", from, low(next.sun()), Region.disc(bearing.bore() / 2.0)));
     String name = next.carriage.named("sun");
     slabs.addAll(next.spindle().partOf(name, next.pilotEnd()));
-    next.spindle().carryFar(name, next.pilotEnd());
     return slabs;
   }
 
   private void rearPlate(Stage stage, List<Slab> behind) {
-    double far = stage.far();
-    List<Slab> slabs = new ArrayList<>(stage.ties.posts(stage.near(), far, stage.plate));
-    Block body =
-        stage.carriage.rearPlate(far, stage.back(), stage.radius, stage.near(), stage.plate);
+    Carriage carriage = stage.carriage;
+    Block body = carriage.behind(stage.back(), stage.plate);
     double thin = stage.spindle().thin();
-    slabs.addAll(piloted(body, stage.pilot(), thin, far, stage.back()).slabs());
-    slabs.addAll(behind);
-    made(
-        stage.set.carrierId(),
-        stage.carriage.named("carrier rear plate"),
-        stage.ties.remark(),
-        slabs,
-        middle());
+    piloted(body, stage.pilot(), thin, carriage.far(), stage.back());
+    carriage.rearPlate(body, stage.plate, behind);
   }
 }

@@ -3,7 +3,6 @@ package steadycog.gearbox;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.IntStream;
 import steadycog.gearbox.Spindle.End;
 import steadycog.gearbox.Spindle.Seat;
 import steadycog.piece.Blank;
@@ -64,13 +63,7 @@ final class StrainWaveBox extends CentralBox {
   /** Where the flexspline's back is screwed on. */
   private record Circle(Screw screw, double radius, List<double[]> places) {
     static Circle of(Screw screw, double radius) {
-      return new Circle(
-          screw,
-          radius,
-          IntStream.range(0, SCREWS)
-              .mapToObj(k -> 2 * Math.PI * k / SCREWS)
-              .map(angle -> new double[] {radius * Math.cos(angle), radius * Math.sin(angle)})
-              .toList());
+      return new Circle(screw, radius, Box.circle(radius, SCREWS, 0, 0));
     }
 
     Region holes(double diameter) {

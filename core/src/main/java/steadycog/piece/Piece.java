@@ -45,6 +45,16 @@ public record Piece(
       return new Stand(x, y, z + by, angle, orbit);
     }
 
+    /** The same elsewhere, and what takes it round with it. */
+    public Stand moved(double dx, double dy, double dz) {
+      return new Stand(
+          x + dx,
+          y + dy,
+          z + dz,
+          angle,
+          orbit.map(round -> new Orbit(round.carrier, round.x + dx, round.y + dy)));
+    }
+
     /**
      * Where it is when the crank has been turned.
      *

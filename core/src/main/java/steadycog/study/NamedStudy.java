@@ -61,7 +61,7 @@ public record NamedStudy(
 
   /** A whole gearbox round the train, all its states in it. */
   public Build gearbox() {
-    return Build.of(whole(), study.layout(), Pace.FREE).because(study.errors());
+    return study.gearbox(whole(), Pace.FREE);
   }
 
   public static NamedStudy of(String name, Train train) {

@@ -128,22 +128,31 @@ public record Study(
       if (finding.code().equals(Collisions.CODE)
           && finding.severity().isError()
           && finding.members().stream().anyMatch(members::contains)) {
-        throw new UnmakeableException(finding.message().replaceAll("\\.$", ""));
+        throw new UnmakeableException(bare(finding));
       }
     }
   }
 
   /** A whole gearbox round it. Cost: more than its collisions. */
   public Build gearbox(Pace pace) {
-    return Build.of(train, layout, pace).because(errors());
+    return gearbox(train, pace);
   }
 
-  /** What is wrong with it, in words. */
-  public List<String> errors() {
+  /** The same of the train that it is a state of. */
+  public Build gearbox(Train whole, Pace pace) {
+    return Build.of(whole, layout, pace).because(errors());
+  }
+
+  private List<String> errors() {
     return findings.stream()
         .filter(finding -> finding.severity().isError())
-        .map(finding -> finding.message().replaceAll("\\.$", ""))
+        .map(Study::bare)
         .toList();
+  }
+
+  /** What it says, to go on in a sentence. */
+  private static String bare(Finding finding) {
+    return finding.message().replaceAll("\\.$", "");
   }
 
   /** What is to be made; {@code chord} as in {@link Pieces#of}. */

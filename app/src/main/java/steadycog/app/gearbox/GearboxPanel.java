@@ -156,7 +156,7 @@ public final class GearboxPanel extends HBox {
     building.work(
         0,
         pace -> {
-          Build build = Build.of(train, study.layout(), pace).because(study.errors());
+          Build build = study.gearbox(train, pace);
           return new Found(
               build,
               build.box().map(whole -> new Shown(whole, model(whole, COARSE), model(whole, FINE))));
