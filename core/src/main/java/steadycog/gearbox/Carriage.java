@@ -55,6 +55,26 @@ final class Carriage {
     return Math.max(placed.bodyRadius() * box.module, ties.farthest());
   }
 
+  /** How far planets that turn in no ring reach from the axis, mm; 0 where all turn in one. */
+  double reach() {
+    return box.wheels(set).stream()
+            .filter(wheel -> set.isPlanet(wheel.id()) && !isInRing(wheel.id()))
+            .mapToDouble(
+                wheel ->
+                    Math.hypot(wheel.x() - placed.x(), wheel.y() - placed.y()) + wheel.bodyRadius())
+            .max()
+            .orElse(0)
+        * box.module;
+  }
+
+  private boolean isInRing(MemberId planet) {
+    return box.train.meshes().stream()
+        .anyMatch(
+            mesh ->
+                (mesh.a().equals(planet) && mesh.teethB().internal())
+                    || (mesh.b().equals(planet) && mesh.teethA().internal()));
+  }
+
   /** How far screws stand out before it, mm. */
   double head() {
     return ties.head();

@@ -162,27 +162,6 @@ abstract sealed class CentralBox extends Box
         : Optional.empty();
   }
 
-  /** How far planets that turn in no ring reach from the axis, mm; 0 where all turn in one. */
-  final double reach(Planetary set) {
-    PlacedCarrier placed = placed(set);
-    return wheels(set).stream()
-            .filter(wheel -> set.isPlanet(wheel.id()) && !isInRing(wheel.id()))
-            .mapToDouble(
-                wheel ->
-                    Math.hypot(wheel.x() - placed.x(), wheel.y() - placed.y()) + wheel.bodyRadius())
-            .max()
-            .orElse(0)
-        * module;
-  }
-
-  private boolean isInRing(MemberId planet) {
-    return train.meshes().stream()
-        .anyMatch(
-            mesh ->
-                (mesh.a().equals(planet) && mesh.teethB().internal())
-                    || (mesh.b().equals(planet) && mesh.teethA().internal()));
-  }
-
   /** The greatest radius of the lines inside a ring, mm. */
   static double inner(Piece ring) {
     double most = 0;

@@ -104,7 +104,7 @@ final class PlanetaryBox extends CentralBox {
     Optional<BallBearing> pilot = carriage.pilot(thin);
     double thick = thick(plate, pilot);
     Flange flange = flange(out, far + plate, radius);
-    double widest = Math.max(Math.max(radius, flange.outer()), reach(set));
+    double widest = Math.max(Math.max(radius, flange.outer()), carriage.reach());
     double root =
         held.stream()
             .flatMap(ring -> of(ring).stream())

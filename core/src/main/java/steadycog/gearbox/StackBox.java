@@ -81,7 +81,7 @@ final class StackBox extends CentralBox {
       carriage = new Carriage(StackBox.this, set);
       plate = plateMm(set.carrierId());
       root = of(ring()).stream().mapToDouble(CentralBox::inner).max().orElseThrow();
-      widest = Math.max(carriage.radius(), reach(set));
+      widest = Math.max(carriage.radius(), carriage.reach());
     }
 
     MemberId sun() {
