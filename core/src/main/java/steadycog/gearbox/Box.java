@@ -61,6 +61,9 @@ abstract sealed class Box permits ParallelBox, CentralBox {
   final List<Support> supports = new ArrayList<>();
   Housing housing = Housing.NONE;
 
+  /** Names of pieces of which dots show which tooth goes where. */
+  final List<String> dotted = new ArrayList<>();
+
   Box(Train train, FaceLayout layout, double chord) {
     this.train = train;
     this.layout = layout;

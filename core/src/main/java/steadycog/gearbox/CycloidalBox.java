@@ -111,6 +111,7 @@ final class CycloidalBox extends CentralBox {
         LIP,
         0);
     clamp(shell, foot, face + rear(out));
+    Marks.on(this, drive);
     return Optional.empty();
   }
 }

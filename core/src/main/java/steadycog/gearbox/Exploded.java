@@ -2,6 +2,7 @@ package steadycog.gearbox;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collection;
 import java.util.IdentityHashMap;
 import java.util.List;
 import org.locationtech.jts.algorithm.Orientation;
@@ -121,6 +122,16 @@ public record Exploded(List<Mark> marks, List<Place> places) {
       step.before().forEach(move -> add(prisms, move, 0));
       for (Move move : step.moves()) {
         add(prisms, move, off.of(move.component()));
+      }
+      return drawn(prisms, view);
+    }
+
+    /** Draws only some pieces, each in its place. */
+    public Exploded draw(Collection<Component> some, Axonometry view) {
+      List<Prism> prisms = new ArrayList<>();
+      for (Component one : some) {
+        List<Slice> at = Known.in(slices, one);
+        one.piece().stands().forEach(stand -> add(prisms, one, at, stand, 0));
       }
       return drawn(prisms, view);
     }

@@ -37,9 +37,14 @@ import steadycog.train.Train;
  * @param supports where what turns is carried
  * @param housing the wall and bolts that it has, as stated or by proportion, and which of its
  *     pieces the card leaves out
+ * @param dotted names of pieces of which dots show which tooth goes where
  */
 public record Gearbox(
-    Train train, List<Component> components, List<Support> supports, Housing housing) {
+    Train train,
+    List<Component> components,
+    List<Support> supports,
+    Housing housing,
+    List<String> dotted) {
 
   /** Play along the axes of what turns, mm. */
   public static final double AXIAL_PLAY = Box.PLAY;
@@ -50,6 +55,7 @@ public record Gearbox(
   public Gearbox {
     components = List.copyOf(components);
     supports = List.copyOf(supports);
+    dotted = List.copyOf(dotted);
   }
 
   /**
@@ -98,7 +104,7 @@ public record Gearbox(
             () ->
                 new Result(
                     Optional.of(
-                        new Gearbox(train, box.all, box.supports, box.housing)
+                        new Gearbox(train, box.all, box.supports, box.housing, box.dotted)
                             .without(train.sizes().housing().leftOut())),
                     ""));
   }
@@ -119,7 +125,8 @@ public record Gearbox(
         train,
         kept,
         supports.stream().filter(one -> kept.stream().anyMatch(one::isCarriedBy)).toList(),
-        housing.without(Known.in(parted, true).stream().map(Component::name).toList()));
+        housing.without(Known.in(parted, true).stream().map(Component::name).toList()),
+        dotted.stream().filter(name -> !names.contains(name)).toList());
   }
 
   /** Pieces that the card leaves out and that there are none of. */
@@ -177,7 +184,8 @@ public record Gearbox(
         train,
         components.stream().map(one -> one.turned(turned)).map(one -> bent(one, turned)).toList(),
         supports,
-        housing);
+        housing,
+        dotted);
   }
 
   /** A flexspline as its generator bends it where both then are. */

@@ -168,6 +168,7 @@ final class PlanetaryBox extends CentralBox {
             .orElseGet(() -> new End(face, bearing, shell.wall(), Piece.FRAME));
     spindle.build("shaft", drive, far(flange.face(), thick, pilot, out), LIP, 0);
     clamp(shell, foot, end + rear(outgoing));
+    Marks.on(this, set);
     return Optional.empty();
   }
 

@@ -139,6 +139,12 @@ public record Piece(
     return new Piece(member, called, remark, made, at, obstacle, running, bevel);
   }
 
+  /** The same with more to know about it. */
+  public Piece with(String more) {
+    String all = remark.isEmpty() ? more : remark + ", " + more;
+    return new Piece(member, name, all, slabs, stands, obstacle, running, bevel);
+  }
+
   /**
    * The same lying on its larger end, for a printer. What winds or is a cone stays as it is.
    *

@@ -41,7 +41,8 @@ final class GearboxBlocks {
       "Set all screws by hand first, then tighten crosswise; nothing may bind while you do.";
 
   private static final String TEETH =
-      "Set teeth or lobes into mesh as the picture has them, clocked pieces each at its place.";
+      "Set teeth or lobes into mesh as the picture has them. Dots go to as many dots: of a planet"
+          + " they mark the tooth, of the sun or ring the space that it goes into.";
 
   private record Check(String word, String text) {}
 
@@ -161,7 +162,30 @@ final class GearboxBlocks {
             step.fresh(),
             "Step " + step.number() + ": " + String.join(" ", lines)));
     lines.forEach(line -> blocks.add(new Text(line)));
+    dotted(whole, step)
+        .ifPresent(
+            dotted ->
+                blocks.add(
+                    new Assembly(
+                        model.draw(dotted, Axonometry.PLAN),
+                        whole.bill(),
+                        step.fresh(),
+                        "Dot to dot, as many to as many, looked down on.")));
     checks(step).forEach(check -> blocks.add(new Remark(check)));
+  }
+
+  /** What is seen of pieces with dots where the last of them goes in. */
+  private static Optional<List<Component>> dotted(Whole whole, Step step) {
+    Gearbox box = whole.gearbox();
+    List<Component> all = box.dotted().stream().map(box::component).toList();
+    List<Component> last = all.stream().filter(one -> step.fresh().contains(one)).toList();
+    boolean there =
+        all.stream()
+            .allMatch(
+                one ->
+                    last.contains(one)
+                        || step.before().stream().anyMatch(move -> move.component().equals(one)));
+    return last.isEmpty() || !there ? Optional.empty() : Optional.of(all);
   }
 
   /** {@code 4 × bolt (15), M3 × 45,}. */

@@ -244,7 +244,8 @@ class GearboxTest {
             box.supports().stream()
                 .filter(s -> !s.member().name().equals("eccentric") || s.from() < 0)
                 .toList(),
-            box.housing());
+            box.housing(),
+            box.dotted());
     assertEquals(List.of("eccentric is carried at one narrow place"), Boxes.proof(one).problems());
   }
 

@@ -57,7 +57,8 @@ class PuzzleTest {
   }
 
   private List<Item> items() throws CardException {
-    Gearbox box = new Gearbox(Card.read("parallel 20 ~ 30").train(), all, List.of(), Housing.NONE);
+    Gearbox box =
+        new Gearbox(Card.read("parallel 20 ~ 30").train(), all, List.of(), Housing.NONE, List.of());
     return Item.all(box, 0.01);
   }
 

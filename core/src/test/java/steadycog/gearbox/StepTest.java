@@ -72,5 +72,6 @@ class StepTest {
     }
   }
 
-  static final List<Axonometry> VIEWS = List.of(Axonometry.USUAL, Axonometry.BENCH);
+  static final List<Axonometry> VIEWS =
+      List.of(Axonometry.USUAL, Axonometry.BENCH, Axonometry.PLAN);
 }
