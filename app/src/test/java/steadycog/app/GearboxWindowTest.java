@@ -18,6 +18,7 @@ import java.util.stream.IntStream;
 import javafx.css.PseudoClass;
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
+import javafx.scene.Parent;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
@@ -159,6 +160,21 @@ class GearboxWindowTest extends InWindow {
     robot.interact(() -> opened.desk().undo());
     built();
     assertFalse(card().contains("motor"), card());
+  }
+
+  @Test
+  void bearingsThatDoNotLastAreSaid() {
+    gearbox("parallel 18 ~ 54; module 2 mm; bore 8 mm; drive A 1500 rpm 20 Nm; take B");
+    assertTrue(text("#gearbox-weak").startsWith("Too weak for the load: shafts of A, B"));
+    List<String> borne =
+        find("#gearbox-loads", Parent.class).getChildrenUnmodifiable().stream()
+            .map(cell -> ((Labeled) cell).getText())
+            .toList();
+    assertTrue(borne.containsAll(List.of("L10 life, h", "608")), borne::toString);
+    robot.interact(() -> opened.desk().train().type(FILTER));
+    settle();
+    built();
+    assertFalse(find("#gearbox-weak", Node.class).isVisible(), "planets press nothing across");
   }
 
   @Test

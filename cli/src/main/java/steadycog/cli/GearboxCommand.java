@@ -16,6 +16,7 @@ import steadycog.gearbox.Bill;
 import steadycog.gearbox.Build;
 import steadycog.gearbox.Build.Whole;
 import steadycog.gearbox.Move;
+import steadycog.gearbox.ShaftLoads;
 import steadycog.job.Job;
 import steadycog.job.TrainText;
 import steadycog.number.Figures;
@@ -96,6 +97,14 @@ final class GearboxCommand implements Callable<Integer> {
     text.append("\nMade: ").append(Figures.significant(whole.bill().grams(), 3)).append(" g.\n");
     text.append(whole.gearbox().fits()).append('\n');
     whole.gearbox().omissions().ifPresent(words -> text.append(words).append('\n'));
+    ShaftLoads loads = new ShaftLoads(whole.gearbox());
+    if (!loads.rows().isEmpty()) {
+      TextTable bearings = new TextTable(2, ShaftLoads.HEADS.toArray(String[]::new));
+      loads.rows().forEach(row -> bearings.add(row.toArray(String[]::new)));
+      text.append('\n').append(bearings);
+      loads.weak().forEach(line -> text.append("warning ").append(line).append('\n'));
+      loads.note().ifPresent(note -> text.append(note).append('\n'));
+    }
     if (!whole.proof().order().isEmpty()) {
       text.append("\nIt goes together so, the drive end below:\n");
       int step = 1;

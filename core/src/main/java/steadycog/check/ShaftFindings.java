@@ -54,12 +54,11 @@ public final class ShaftFindings {
   }
 
   private static Finding life(RatedShaft shaft, RatedShaft.Life life) {
-    double needed = life.rating() * Math.cbrt(life.wanted() / life.hours());
     return Finding.of("bearing-life", Severity.WARNING, shaft.wheels())
         .with("shaft", shaft.name())
         .with("hours", Figures.significant(life.hours(), 3))
         .with("wanted", Figures.plain(life.wanted()))
         .with("rating", Figures.significant(life.rating(), 3))
-        .with("needed", Figures.significant(needed, 3));
+        .with("needed", Figures.significant(life.needed(), 3));
   }
 }

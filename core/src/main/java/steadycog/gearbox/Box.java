@@ -3,6 +3,7 @@ package steadycog.gearbox;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.IntStream;
 import org.locationtech.jts.geom.Geometry;
@@ -64,6 +65,9 @@ abstract sealed class Box permits ParallelBox, CentralBox {
   /** Names of pieces of which dots show which tooth goes where. */
   final List<String> dotted = new ArrayList<>();
 
+  /** Dynamic load ratings that the bearings of some members need, N. */
+  private Map<MemberId, Double> ratings = Map.of();
+
   Box(Train train, FaceLayout layout, double chord) {
     this.train = train;
     this.layout = layout;
@@ -72,6 +76,17 @@ abstract sealed class Box permits ParallelBox, CentralBox {
     room = train.sizes().clearance().mm(Gap.BORE);
     fit = train.sizes().clearance().mm(Gap.SEAT);
     pieces = Pieces.of(train, layout, chord);
+  }
+
+  /** The same with bearings that bear so much, where nothing is stated and such fit. */
+  final Box bearing(Map<MemberId, Double> needed) {
+    ratings = Map.copyOf(needed);
+    return this;
+  }
+
+  /** What the bearings of a member need, N. */
+  final double rating(MemberId member) {
+    return ratings.getOrDefault(member, 0.0);
   }
 
   /** Builds it; empty, or why it cannot be built. */

@@ -1,6 +1,7 @@
 package steadycog.gearbox;
 
 import java.util.Arrays;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -14,6 +15,8 @@ import steadycog.number.Known;
 import steadycog.piece.Flexing;
 import steadycog.piece.Piece;
 import steadycog.piece.Region;
+import steadycog.rating.RatedShaft;
+import steadycog.rating.Running;
 import steadycog.shape.FaceLayout;
 import steadycog.train.Bevel;
 import steadycog.train.Clearance;
@@ -38,13 +41,15 @@ import steadycog.train.Train;
  * @param housing the wall and bolts that it has, as stated or by proportion, and which of its
  *     pieces the card leaves out
  * @param dotted names of pieces of which dots show which tooth goes where
+ * @param shafts what those on ball bearings bear; empty where torques do not follow
  */
 public record Gearbox(
     Train train,
     List<Component> components,
     List<Support> supports,
     Housing housing,
-    List<String> dotted) {
+    List<String> dotted,
+    List<RatedShaft> shafts) {
 
   /** Play along the axes of what turns, mm. */
   public static final double AXIAL_PLAY = Box.PLAY;
@@ -56,6 +61,7 @@ public record Gearbox(
     components = List.copyOf(components);
     supports = List.copyOf(supports);
     dotted = List.copyOf(dotted);
+    shafts = List.copyOf(shafts);
   }
 
   /**
@@ -67,19 +73,51 @@ public record Gearbox(
   public record Result(Optional<Gearbox> box, String why) {}
 
   /**
-   * Builds it.
+   * Builds it. Bearings that are not stated go by bore and room, and where torques are stated by
+   * load: where one does not last, all is built again with such as do, if they fit.
    *
    * @param layout of {@code train}
    * @param chord how far straight pieces of outlines may leave the true line, mm
    */
   public static Result of(Train train, FaceLayout layout, double chord) {
+    return of(train, layout, chord, Map.of());
+  }
+
+  /** The same with bearings that bear so much, N, where they fit. */
+  private static Result of(
+      Train train, FaceLayout layout, double chord, Map<MemberId, Double> ratings) {
+    Result made = built(train, layout, chord, ratings);
+    Optional<Running> running =
+        made.box.filter(box -> train.rolesInForce().isLoaded()).flatMap(box -> Running.of(train));
+    if (running.isEmpty()) {
+      return made;
+    }
+    Gearbox box = made.box.orElseThrow();
+    List<RatedShaft> shafts = Bearings.of(box, layout, running.get());
+    Map<MemberId, Double> needed = new HashMap<>(Bearings.needed(shafts));
+    if (!ratings.keySet().containsAll(needed.keySet())) {
+      needed.putAll(ratings);
+      Result stronger = of(train, layout, chord, needed);
+      if (stronger.box.isPresent()) {
+        return stronger;
+      }
+    }
+    return new Result(Optional.of(box.with(shafts)), "");
+  }
+
+  private Gearbox with(List<RatedShaft> rated) {
+    return new Gearbox(train, components, supports, housing, dotted, rated);
+  }
+
+  private static Result built(
+      Train train, FaceLayout layout, double chord, Map<MemberId, Double> ratings) {
     if (!train.shifts().states().isEmpty()) {
       return none(
           "it is made for trains without states: brakes and clutches need room of their own");
     }
     Optional<List<Planetary>> sets = StackBox.chain(train);
     if (sets.isPresent()) {
-      return built(train, new StackBox(train, layout, chord, sets.get()));
+      return built(train, new StackBox(train, layout, chord, sets.get()).bearing(ratings));
     } else if (train.parts().size() != 1) {
       return none(
           "it is made for trains of one part, or planetary sets in a row, each with one sun and one"
@@ -87,10 +125,14 @@ public record Gearbox(
     }
     Part part = train.parts().getFirst();
     return switch (part) {
-      case Parallel chain -> built(train, new ParallelBox(train, layout, chord, chain));
-      case Planetary set -> built(train, new PlanetaryBox(train, layout, chord, set));
-      case Cycloidal drive -> built(train, new CycloidalBox(train, layout, chord, drive));
-      case StrainWave drive -> built(train, new StrainWaveBox(train, layout, chord, drive));
+      case Parallel chain ->
+          built(train, new ParallelBox(train, layout, chord, chain).bearing(ratings));
+      case Planetary set ->
+          built(train, new PlanetaryBox(train, layout, chord, set).bearing(ratings));
+      case Cycloidal drive ->
+          built(train, new CycloidalBox(train, layout, chord, drive).bearing(ratings));
+      case StrainWave drive ->
+          built(train, new StrainWaveBox(train, layout, chord, drive).bearing(ratings));
       case Bevel pair -> none(KINDS);
       case Differential sides -> none(KINDS);
       case Shaft shaft -> none(KINDS);
@@ -104,7 +146,8 @@ public record Gearbox(
             () ->
                 new Result(
                     Optional.of(
-                        new Gearbox(train, box.all, box.supports, box.housing, box.dotted)
+                        new Gearbox(
+                                train, box.all, box.supports, box.housing, box.dotted, List.of())
                             .without(train.sizes().housing().leftOut())),
                     ""));
   }
@@ -126,7 +169,8 @@ public record Gearbox(
         kept,
         supports.stream().filter(one -> kept.stream().anyMatch(one::isCarriedBy)).toList(),
         housing.without(Known.in(parted, true).stream().map(Component::name).toList()),
-        dotted.stream().filter(name -> !names.contains(name)).toList());
+        dotted.stream().filter(name -> !names.contains(name)).toList(),
+        shafts);
   }
 
   /** Pieces that the card leaves out and that there are none of. */
@@ -185,7 +229,8 @@ public record Gearbox(
         components.stream().map(one -> one.turned(turned)).map(one -> bent(one, turned)).toList(),
         supports,
         housing,
-        dotted);
+        dotted,
+        shafts);
   }
 
   /** A flexspline as its generator bends it where both then are. */

@@ -30,6 +30,9 @@ import steadycog.train.Train;
 
 /** Wheels on shafts between two plates, a wall round them. */
 final class ParallelBox extends Box {
+  /** How the names of its wheels begin. */
+  static final String WHEEL = "wheel ";
+
   private final Parallel chain;
   private final Axes shafts;
   private final Map<MemberId, Piece> wheels = new HashMap<>();
@@ -349,7 +352,7 @@ final class ParallelBox extends Box {
       Stand stand = at(wheel);
       angle = stand.angle() + Known.in(turned, wheel);
       Stand there = new Stand(stand.x(), stand.y(), from(wheel), angle, Optional.empty());
-      take(piece.remade("wheel " + piece.name(), piece.slabs(), List.of(there)));
+      take(piece.remade(WHEEL + piece.name(), piece.slabs(), List.of(there)));
     }
     MemberId member = line.wheels.getFirst();
     Stand stand = Stand.at(line.x, line.y, 0, angle);

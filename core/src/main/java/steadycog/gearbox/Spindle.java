@@ -90,7 +90,10 @@ final class Spindle {
     return reach + Math.max(LEAST_COLLAR, COLLAR_SHARE * thin);
   }
 
-  /** As the card states for any of {@code members}, else the largest that fits. */
+  /**
+   * As the card states for any of {@code members}, else the largest that fits and bears what they
+   * need, or where none does what bears most.
+   */
   static Optional<BallBearing> bearing(
       Box box, List<MemberId> members, double thin, DoublePredicate fits) {
     Optional<BallBearing> stated =
@@ -98,13 +101,20 @@ final class Spindle {
             .flatMap(one -> box.train.size(one).bearing().stream())
             .flatMap(size -> size.bearing().stream())
             .findFirst();
-    return stated.or(
-        () ->
-            BallBearing.usual().stream()
-                .filter(one -> one.bore() <= thin && fits.test(one.outside()))
-                .max(
-                    Comparator.comparingInt(BallBearing::bore)
-                        .thenComparingInt(one -> -one.outside())));
+    double need = members.stream().mapToDouble(box::rating).max().orElse(0);
+    List<BallBearing> fitting =
+        BallBearing.usual().stream()
+            .filter(one -> one.bore() <= thin && fits.test(one.outside()))
+            .toList();
+    return stated
+        .or(
+            () ->
+                fitting.stream()
+                    .filter(one -> one.estimatedRating() >= need)
+                    .max(
+                        Comparator.comparingInt(BallBearing::bore)
+                            .thenComparingInt(one -> -one.outside())))
+        .or(() -> fitting.stream().max(Comparator.comparingDouble(BallBearing::estimatedRating)));
   }
 
   /**

@@ -91,6 +91,11 @@ public record RatedShaft(
     public boolean isShort() {
       return hours < wanted;
     }
+
+    /** The rating with which it lasts as long as is wanted, N. */
+    public double needed() {
+      return rating * Math.cbrt(wanted / hours);
+    }
   }
 
   public RatedShaft {

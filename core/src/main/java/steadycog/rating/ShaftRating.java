@@ -10,9 +10,9 @@ import java.util.function.Predicate;
 import java.util.function.ToDoubleFunction;
 import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.number.AngularSpeed;
+import steadycog.number.Quantity;
 import steadycog.piece.Blank;
 import steadycog.rating.Beam.Load;
-import steadycog.rating.Beam.Section;
 import steadycog.rating.RatedShaft.Held;
 import steadycog.shape.Axes;
 import steadycog.shape.EdgeLayout.EdgeShaft;
@@ -48,11 +48,6 @@ public record ShaftRating(List<RatedShaft> shafts, List<FlexWall> walls, List<Me
   private static final double RPM_PER_RAD_S = 30 / Math.PI;
   private static final double MILLION_TURNS_IN_MINUTES = 1e6 / 60;
 
-  /** X and Y of deep-groove ball bearings whose static rating is not known (ISO 281, table 3). */
-  private static final double RADIAL = 0.56;
-
-  private static final double AXIAL = 2.30;
-
   public ShaftRating {
     shafts = List.copyOf(shafts);
     walls = List.copyOf(walls);
@@ -61,58 +56,34 @@ public record ShaftRating(List<RatedShaft> shafts, List<FlexWall> walls, List<Me
 
   /** Of a train that runs in these ways, laid out as {@code face}. */
   public static ShaftRating of(Train train, FaceLayout face, List<Running> runnings) {
+    return of(train, face, runnings, Carried.AS_DRAWN);
+  }
+
+  /**
+   * The same where its shafts are carried otherwise than the drawing has them, in bearings of which
+   * the rating is estimated where it is not stated.
+   */
+  public static ShaftRating of(
+      Train train, FaceLayout face, List<Running> runnings, Carried carried) {
     List<Running> all = runnings.stream().filter(one -> one.share() > 0).toList();
     return all.isEmpty()
         ? new ShaftRating(List.of(), List.of(), List.of())
-        : new Maker(train, face, all).rating();
-  }
-
-  /** A shaft in one of the ways in which the train runs. */
-  private record Bent(Running running, Beam beam, boolean turning, double rpm, double thrust) {
-
-    /** The equivalent load of the more loaded bearing, N. */
-    double load() {
-      double first = beam.onFirst();
-      double second = beam.onSecond();
-      return thrust > 0
-          ? Math.max(equivalent(first, thrust), second)
-          : Math.max(first, equivalent(second, -thrust));
-    }
-
-    private static double equivalent(double across, double along) {
-      return Math.max(across, RADIAL * across + AXIAL * along);
-    }
-  }
-
-  /** One section of one way of running, and the diameter that it asks for. */
-  private record Asked(ShaftSteel steel, boolean pin, Bent bent, Section section, double diameter) {
-
-    static Asked of(ShaftSteel steel, boolean pin, Bent bent, Section section, double wanted) {
-      double diameter =
-          pin
-              ? steel.pinDiameter(section.bending(), bent.beam.shear(), wanted)
-              : steel.diameter(section, bent.turning, wanted);
-      return new Asked(steel, pin, bent, section, diameter);
-    }
-
-    double factor(double made) {
-      return pin
-          ? steel.pinFactor(section.bending(), bent.beam.shear(), made)
-          : steel.factor(section, bent.turning, made);
-    }
+        : new Maker(train, face, all, carried).rating();
   }
 
   private static final class Maker {
     private final Train train;
     private final List<Running> runnings;
+    private final Carried carried;
     private final Axes axes;
     private final ShaftPlaces places;
     private final double overload;
     private final List<List<ToothPush>> pushes;
     private final List<List<Thrust>> thrusts;
 
-    Maker(Train train, FaceLayout face, List<Running> runnings) {
+    Maker(Train train, FaceLayout face, List<Running> runnings, Carried carried) {
       this.train = train;
+      this.carried = carried;
       this.runnings = runnings;
       axes = Axes.ofShafts(train);
       places = new ShaftPlaces(train, face);
@@ -152,7 +123,8 @@ public record ShaftRating(List<RatedShaft> shafts, List<FlexWall> walls, List<Me
     }
 
     private Optional<RatedShaft> shaft(EdgeShaft shaft) {
-      Held held = places.held(shaft, this::isPressed);
+      Held held =
+          carried.held(shaft.members()).orElseGet(() -> places.held(shaft, this::isPressed));
       List<Bent> all = new ArrayList<>();
       for (int k = 0; k < runnings.size(); k++) {
         all.add(bent(shaft, held, k));
@@ -168,53 +140,61 @@ public record ShaftRating(List<RatedShaft> shafts, List<FlexWall> walls, List<Me
           all.stream()
               .flatMap(
                   bent ->
-                      bent.beam.sections().stream()
+                      bent.beam().sections().stream()
                           .map(at -> Asked.of(steel, pin, bent, at, wanted)))
-              .filter(one -> one.diameter > 0)
+              .filter(one -> one.diameter() > 0)
               .toList();
       MemberId member = wheels.getFirst();
       return asked.stream()
           .max(
               Comparator.comparingDouble(Asked::diameter)
-                  .thenComparing(one -> one.section.wheel().isPresent()))
+                  .thenComparing(one -> one.section().wheel().isPresent()))
           .map(
               worst ->
                   new RatedShaft(
                       member,
                       pin,
                       wheels,
-                      held.from(places.middle(member)),
-                      largest(all, bent -> bent.beam.onFirst()),
-                      largest(all, bent -> bent.beam.onSecond()),
-                      largest(all, bent -> Math.abs(bent.thrust)),
+                      held.from(middle(member)),
+                      largest(all, bent -> bent.beam().onFirst()),
+                      largest(all, bent -> bent.beam().onSecond()),
+                      largest(all, bent -> Math.abs(bent.thrust())),
                       new RatedShaft.Worst(
-                          worst.bent.running.state(),
-                          worst.section.wheel(),
-                          worst.section.bending(),
-                          worst.section.torque()),
-                      worst.diameter,
+                          worst.bent().running().state(),
+                          worst.section().wheel(),
+                          worst.section().bending(),
+                          worst.section().torque()),
+                      worst.diameter(),
                       made(wheels, asked),
                       wanted,
                       bearing(pin, wheels),
                       bearing(wheels).bearing().isPresent(),
-                      life(all, bearing(wheels))));
+                      life(all, rating(pin, wheels))));
+    }
+
+    /** Of its bearings, N: as stated, else as estimated of those that are known to be there. */
+    private Optional<Double> rating(boolean pin, List<MemberId> wheels) {
+      Optional<Double> stated = bearing(wheels).rating().map(Quantity::inBase);
+      return stated.isPresent() || pin
+          ? stated
+          : carried.bearing(wheels).map(BallBearing::estimatedRating);
     }
 
     private static double largest(List<Bent> all, ToDoubleFunction<Bent> of) {
       return all.stream().mapToDouble(of).max().orElse(0);
     }
 
-    private Optional<RatedShaft.Life> life(List<Bent> all, BearingSize size) {
+    private Optional<RatedShaft.Life> life(List<Bent> all, Optional<Double> rated) {
       double turns = 0;
       double worn = 0;
       for (Bent bent : all) {
-        turns += bent.running.share() * bent.rpm;
-        worn += bent.running.share() * bent.rpm * Math.pow(bent.load(), 3);
+        turns += bent.running().share() * bent.rpm();
+        worn += bent.running().share() * bent.rpm() * Math.pow(bent.load(), 3);
       }
-      if (size.rating().isEmpty() || worn == 0) {
+      if (rated.isEmpty() || worn == 0) {
         return Optional.empty();
       }
-      double rating = size.rating().get().inBase();
+      double rating = rated.get();
       return Optional.of(
           new RatedShaft.Life(
               rating,
@@ -241,11 +221,16 @@ public record ShaftRating(List<RatedShaft> shafts, List<FlexWall> walls, List<Me
     /** At a bearing a shaft is as thick as its bore, where that is less. */
     private double thickness(Asked asked, List<MemberId> wheels, double shaft) {
       double bore = bearing(wheels).bearing().map(BallBearing::bore).orElse(Integer.MAX_VALUE);
-      return asked.section.wheel().isEmpty() && !asked.pin ? Math.min(shaft, bore) : shaft;
+      return asked.section().wheel().isEmpty() && !asked.pin() ? Math.min(shaft, bore) : shaft;
+    }
+
+    private double middle(MemberId member) {
+      return places.middle(member) + carried.shift(member);
     }
 
     private Optional<BallBearing> bearing(boolean pin, List<MemberId> wheels) {
-      Optional<BallBearing> stated = bearing(wheels).bearing();
+      Optional<BallBearing> stated =
+          bearing(wheels).bearing().or(() -> pin ? Optional.empty() : carried.bearing(wheels));
       return stated.isPresent() || pin
           ? stated
           : thinnest(wheels).flatMap(blank -> BallBearing.on(size(blank)));
@@ -296,7 +281,7 @@ public record ShaftRating(List<RatedShaft> shafts, List<FlexWall> walls, List<Me
       for (MemberId member : shaft.members()) {
         double torque = torque(member, running);
         left += torque;
-        loads.add(new Load(Optional.of(member), places.middle(member), 0, 0, 0, 0, torque));
+        loads.add(new Load(Optional.of(member), middle(member), 0, 0, 0, 0, torque));
       }
       Role role =
           shaft.members().stream()
@@ -344,7 +329,7 @@ public record ShaftRating(List<RatedShaft> shafts, List<FlexWall> walls, List<Me
     private Load load(ToothPush push) {
       return new Load(
           Optional.of(push.wheel()),
-          places.contact(push),
+          places.contact(push) + carried.shift(push.wheel()),
           push.x() * overload,
           push.y() * overload,
           push.tiltX() * overload,

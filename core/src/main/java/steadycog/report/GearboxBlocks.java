@@ -15,6 +15,7 @@ import steadycog.gearbox.Component.Fastening;
 import steadycog.gearbox.Exploded;
 import steadycog.gearbox.Gearbox;
 import steadycog.gearbox.Move;
+import steadycog.gearbox.ShaftLoads;
 import steadycog.gearbox.Step;
 import steadycog.number.Figures;
 import steadycog.report.Block.Assembly;
@@ -111,6 +112,12 @@ final class GearboxBlocks {
                 + " cm\u00b3. What is bought goes by its standard sizes."));
     blocks.add(new Text(whole.gearbox().fits()));
     whole.gearbox().omissions().map(Remark::new).ifPresent(blocks::add);
+    ShaftLoads loads = new ShaftLoads(whole.gearbox());
+    if (!loads.rows().isEmpty()) {
+      blocks.add(new Table("What its bearings bear", ShaftLoads.HEADS, loads.rows(), COLUMNS));
+      loads.weak().forEach(line -> blocks.add(new Caution(line)));
+      loads.note().ifPresent(note -> blocks.add(new Remark(note)));
+    }
     if (whole.proof().holds()) {
       blocks.add(new Heading("Putting it together"));
       blocks.add(new Caution(Cautions.ASSEMBLING));

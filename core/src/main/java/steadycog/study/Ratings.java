@@ -9,7 +9,6 @@ import steadycog.rating.Rating;
 import steadycog.rating.Running;
 import steadycog.rating.ShaftRating;
 import steadycog.shape.FaceLayout;
-import steadycog.torque.Torques;
 import steadycog.train.Duty;
 import steadycog.train.State;
 import steadycog.train.Train;
@@ -86,9 +85,6 @@ public final class Ratings {
   }
 
   private static void add(List<Running> all, String state, double share, Study study) {
-    Torques torques = study.loading().flow().torques();
-    if (torques.status() == Torques.Status.DETERMINED) {
-      all.add(new Running(state, share, study.motion(), torques));
-    }
+    Running.of(state, share, study.motion(), study.loading()).ifPresent(all::add);
   }
 }

@@ -88,6 +88,12 @@ public record Roles(
     return all;
   }
 
+  /** Whether a torque or power is stated, so that torques are more than shares of 1 N m. */
+  public boolean isLoaded() {
+    return drives.stream().anyMatch(drive -> drive.effort().isPresent())
+        || take.flatMap(Take::load).isPresent();
+  }
+
   /** Whether nobody said what drives and what is taken off. */
   public boolean isUnstated() {
     return drives.isEmpty() && take.isEmpty();

@@ -105,7 +105,7 @@ final class Boxes {
     for (Component one : box.components()) {
       all.add(one.name().equals(name) ? new Component(piece, one.size(), one.fastening()) : one);
     }
-    return new Gearbox(box.train(), all, box.supports(), box.housing(), box.dotted());
+    return new Gearbox(box.train(), all, box.supports(), box.housing(), box.dotted(), box.shafts());
   }
 
   /** A train whose teeth mesh and whose planets go in. */

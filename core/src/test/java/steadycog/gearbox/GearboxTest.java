@@ -245,7 +245,8 @@ class GearboxTest {
                 .filter(s -> !s.member().name().equals("eccentric") || s.from() < 0)
                 .toList(),
             box.housing(),
-            box.dotted());
+            box.dotted(),
+            box.shafts());
     assertEquals(List.of("eccentric is carried at one narrow place"), Boxes.proof(one).problems());
   }
 

@@ -58,7 +58,13 @@ class PuzzleTest {
 
   private List<Item> items() throws CardException {
     Gearbox box =
-        new Gearbox(Card.read("parallel 20 ~ 30").train(), all, List.of(), Housing.NONE, List.of());
+        new Gearbox(
+            Card.read("parallel 20 ~ 30").train(),
+            all,
+            List.of(),
+            Housing.NONE,
+            List.of(),
+            List.of());
     return Item.all(box, 0.01);
   }
 

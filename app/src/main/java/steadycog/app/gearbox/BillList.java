@@ -18,6 +18,7 @@ import steadycog.gearbox.Bill.Line;
 import steadycog.gearbox.Build.Whole;
 import steadycog.gearbox.Component;
 import steadycog.gearbox.Move;
+import steadycog.gearbox.ShaftLoads;
 import steadycog.number.Figures;
 
 /** The bill of a gearbox and the order in which it goes together, line by line to be chosen. */
@@ -25,6 +26,9 @@ final class BillList extends VBox {
   private static final PseudoClass CHOSEN = PseudoClass.getPseudoClass("chosen");
 
   private final GridPane bill = Look.styled(new GridPane(), "bill");
+  private final GridPane loads = Look.styled(new GridPane(), "bill");
+  private final Label weak = Look.label("", "caution");
+  private final Label note = Look.label("", "soft");
   private final Label order = Look.label("It goes together so", "caption");
   private final VBox steps = new VBox(2);
   private final Label total = Look.label("", "soft");
@@ -36,7 +40,10 @@ final class BillList extends VBox {
   BillList() {
     super(6);
     setId("gearbox-bill");
-    getChildren().addAll(bill, total, order, steps);
+    loads.setId("gearbox-loads");
+    weak.setWrapText(true);
+    note.setWrapText(true);
+    getChildren().addAll(bill, total, loads, weak, note, order, steps);
   }
 
   void onChoose(Consumer<List<Component>> then) {
@@ -47,13 +54,7 @@ final class BillList extends VBox {
     rows.clear();
     bill.getChildren().clear();
     steps.getChildren().clear();
-    String[] heads = {"No.", "", "piece", "mm", "g"};
-    for (int k = 0; k < heads.length; k++) {
-      Label head = Look.label(heads[k], "caption");
-      head.setMinWidth(USE_PREF_SIZE);
-      GridPane.setHalignment(head, k == 2 || k == 3 ? HPos.LEFT : HPos.RIGHT);
-      bill.add(head, k, 0);
-    }
+    heads(bill, List.of("No.", "", "piece", "mm", "g"), List.of(2, 3));
     for (Line line : whole.bill().lines()) {
       add(line);
     }
@@ -61,6 +62,7 @@ final class BillList extends VBox {
         "made "
             + Figures.significant(whole.bill().grams(), 3)
             + "\u2009g; in italics what is bought");
+    show(new ShaftLoads(whole.gearbox()));
     Look.show(order, !whole.proof().order().isEmpty());
     int step = 1;
     for (Move move : whole.proof().order()) {
@@ -68,6 +70,35 @@ final class BillList extends VBox {
       label.setWrapText(true);
       row(List.of(move.component()), List.of(label), whole.bill().of(move.component()).number());
       steps.getChildren().add(label);
+    }
+  }
+
+  private static void heads(GridPane grid, List<String> words, List<Integer> toTheLeft) {
+    for (int k = 0; k < words.size(); k++) {
+      Label head = Look.label(words.get(k), "caption");
+      head.setMinWidth(USE_PREF_SIZE);
+      GridPane.setHalignment(head, toTheLeft.contains(k) ? HPos.LEFT : HPos.RIGHT);
+      grid.add(head, k, 0);
+    }
+  }
+
+  private void show(ShaftLoads borne) {
+    loads.getChildren().clear();
+    List<List<String>> lines = borne.rows();
+    Look.show(loads, !lines.isEmpty());
+    weak.setText(String.join("\n", borne.weak()));
+    Look.show(weak, !borne.weak().isEmpty());
+    note.setText(borne.note().orElse(""));
+    Look.show(note, borne.note().isPresent());
+    if (!lines.isEmpty()) {
+      heads(loads, ShaftLoads.HEADS, List.of(0, 1));
+    }
+    for (int row = 0; row < lines.size(); row++) {
+      for (int k = 0; k < lines.get(row).size(); k++) {
+        Label cell = Look.figure(lines.get(row).get(k), "bill-number");
+        GridPane.setHalignment(cell, k < 2 ? HPos.LEFT : HPos.RIGHT);
+        loads.add(cell, k, row + 1);
+      }
     }
   }
 

@@ -24,6 +24,7 @@ import steadycog.gearbox.Build.Whole;
 import steadycog.gearbox.Component;
 import steadycog.gearbox.Exploded;
 import steadycog.gearbox.Gearbox;
+import steadycog.gearbox.ShaftLoads;
 import steadycog.study.Study;
 import steadycog.train.Train;
 
@@ -48,6 +49,7 @@ public final class GearboxPanel extends HBox {
   private final WishBar wishes;
   private final BillList bill = new BillList();
   private final Label verdict = Look.label("", "box-verdict");
+  private final Label weak = Look.label("", "caution");
   private final Slider apart = slider("gearbox-apart", 1, "Pulls the pieces apart along the axis");
   private final Slider crank = slider("gearbox-crank", 2, "Turns the input, 0 to 2 turns");
   private final BoxFiles files;
@@ -84,11 +86,14 @@ public final class GearboxPanel extends HBox {
     verdict.setId("gearbox-verdict");
     verdict.setWrapText(true);
     verdict.setMinHeight(USE_PREF_SIZE);
+    weak.setId("gearbox-weak");
+    weak.setWrapText(true);
+    weak.setMinHeight(USE_PREF_SIZE);
     Label caution =
         Look.label("Walls and screws are proportions: check what carries a load.", "caution");
     VBox left =
         Look.styled(
-            new VBox(8, wishes, view, sliders, verdict, cures, caution), "panel", "working");
+            new VBox(8, wishes, view, sliders, verdict, cures, weak, caution), "panel", "working");
     VBox.setVgrow(view, Priority.ALWAYS);
     HBox.setHgrow(left, Priority.ALWAYS);
     left.setMinWidth(0);
@@ -136,6 +141,7 @@ public final class GearboxPanel extends HBox {
     shown = Optional.empty();
     chosen = List.of();
     view.clear();
+    say(Optional.empty());
     crank.setValue(0);
   }
 
@@ -177,6 +183,7 @@ public final class GearboxPanel extends HBox {
     asked.ifPresent(train -> wishes.show(train, shown.map(now -> now.whole.gearbox().housing())));
     if (shown.isEmpty()) {
       view.clear();
+      say(Optional.empty());
       say("No gearbox is made of this train: " + found.build.why() + ".", false);
       asked.ifPresent(cures::seek);
       return;
@@ -197,7 +204,16 @@ public final class GearboxPanel extends HBox {
     if (!problems.isEmpty()) {
       asked.ifPresent(cures::seek);
     }
+    say(
+        new ShaftLoads(whole.gearbox())
+            .tooWeak()
+            .map(words -> words + " What would do stands below the bill."));
     draw(shown.get().fine);
+  }
+
+  private void say(Optional<String> tooWeak) {
+    weak.setText(tooWeak.orElse(""));
+    Look.show(weak, tooWeak.isPresent());
   }
 
   private void say(String words, boolean bad) {

@@ -25,6 +25,7 @@ public final class GearboxJson {
     ArrayNode bill = node.putArray("bill");
     ArrayNode leftOut = node.putArray("leftOut");
     ArrayNode supports = node.putArray("supports");
+    ArrayNode shafts = node.putArray("shafts");
     ArrayNode order = node.putArray("order");
     ArrayNode problems = node.putArray("problems");
     build
@@ -34,6 +35,7 @@ public final class GearboxJson {
               whole.bill().lines().forEach(line -> add(bill.addObject(), line));
               whole.gearbox().housing().leftOut().forEach(leftOut::add);
               whole.gearbox().supports().forEach(one -> add(supports.addObject(), one));
+              whole.gearbox().shafts().forEach(one -> RatingJson.add(shafts.addObject(), one));
               whole.proof().order().forEach(move -> add(order.addObject(), move, whole));
               whole.proof().problems().forEach(problems::add);
             });

@@ -50,7 +50,7 @@ final class RatingJson {
         .forEach(mesh -> unrated.addArray().add(mesh.a().toString()).add(mesh.b().toString()));
   }
 
-  private static void add(ObjectNode node, RatedShaft shaft) {
+  static void add(ObjectNode node, RatedShaft shaft) {
     node.put("of", shaft.member().toString()).put("pin", shaft.pin());
     ArrayNode wheels = node.putArray("wheels");
     shaft.wheels().forEach(wheel -> wheels.add(wheel.toString()));
