@@ -92,8 +92,10 @@ final class Marks {
 
   private void planets(Planetary set, MemberId planet, MemberId middle) {
     List<Component> round = of(set.body(middle));
-    if (round.size() != 1) {
-      return; // It comes in halves, which hide it.
+    List<Component> planets = of(set.body(planet));
+    boolean whole = planets.stream().mapToInt(Component::count).sum() == set.count();
+    if (round.size() != 1 || !whole) {
+      return; // Halves are clocked by each other.
     }
     Component central = round.getFirst();
     PlacedWheel centre = wheels(middle).getFirst();
@@ -103,7 +105,7 @@ final class Marks {
     double alike = 2 * Math.PI / common(set);
     List<Component> standing = new ArrayList<>();
     int kinds = 0;
-    for (Component each : of(set.body(planet))) {
+    for (Component each : planets) {
       List<Stand> at = new ArrayList<>();
       List<Double> known = new ArrayList<>();
       for (Stand stand : each.piece().stands()) {
@@ -238,7 +240,7 @@ final class Marks {
             .map(dot -> Shell.disc(dot.x(), dot.y(), DOT + LEAST))
             .allMatch(disc -> areas.stream().allMatch(area -> area.contains(disc)))
         && rows.stream()
-            .filter(other -> other != row && other.component.equals(row.component))
+            .filter(other -> !other.equals(row) && other.component.equals(row.component))
             .flatMap(other -> other.dots().stream())
             .allMatch(dot -> row.dots().stream().allMatch(own -> isClear(own, dot)));
   }

@@ -196,6 +196,8 @@ public final class GearboxPanel extends HBox {
             .filter(one -> chosen.stream().anyMatch(old -> old.name().equals(one.name())))
             .toList());
     List<String> problems = whole.proof().problems();
+    // Without an order there is none to pull it apart by.
+    apart.setDisable(whole.proof().order().isEmpty());
     say(
         problems.isEmpty()
             ? Build.PROVEN
