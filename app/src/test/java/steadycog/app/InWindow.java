@@ -33,7 +33,7 @@ abstract class InWindow {
 
   @TempDir Path folder;
   @TempDir Path memory;
-  final FxRobot robot = new FxRobot();
+  final FxRobot robot = new Hands();
   final FileDialogs dialogs = mock(FileDialogs.class);
   Opened opened;
 
@@ -66,7 +66,7 @@ abstract class InWindow {
 
   /** Lets what has been asked of the interface's thread be done. */
   static void pulse() {
-    WaitForAsyncUtils.waitForFxEvents();
+    Hands.rest();
   }
 
   /**

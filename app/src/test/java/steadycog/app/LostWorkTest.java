@@ -14,7 +14,6 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.testfx.api.FxRobot;
 import org.testfx.api.FxToolkit;
-import org.testfx.util.WaitForAsyncUtils;
 import steadycog.app.SteadyCogApp.Opened;
 import steadycog.app.memory.Recovery;
 import steadycog.bench.LoadTest;
@@ -26,14 +25,14 @@ import steadycog.number.Unit;
 /** A program that was killed, and the one started after it. */
 class LostWorkTest {
   @TempDir Path memory;
-  private final FxRobot robot = new FxRobot();
+  private final FxRobot robot = new Hands();
   private Opened opened;
 
   private void start() throws Exception {
     FxToolkit.registerPrimaryStage();
     FxToolkit.setupStage(
         stage -> opened = SteadyCogApp.open(stage, mock(FileDialogs.class), memory));
-    WaitForAsyncUtils.waitForFxEvents();
+    Hands.rest();
   }
 
   @AfterEach
@@ -50,7 +49,7 @@ class LostWorkTest {
     start();
     assertTrue(robot.lookup("#offer").queryLabeled().getText().contains("Train 1 was not saved"));
     robot.clickOn("Bring it back");
-    WaitForAsyncUtils.waitForFxEvents();
+    Hands.rest();
     assertEquals("parallel 18 ~ 72 ~\n", opened.desk().sheet().text());
     assertEquals(1, opened.desk().problemsProperty().get().size());
     assertTrue(opened.desk().file().isUnsaved());
@@ -80,7 +79,7 @@ class LostWorkTest {
     FxToolkit.cleanupStages();
     start();
     robot.clickOn("Bring it back");
-    WaitForAsyncUtils.waitForFxEvents();
+    Hands.rest();
     assertEquals(
         logged, opened.desk().job().sheets().get(2).book().builds().getFirst().tests().getFirst());
   }

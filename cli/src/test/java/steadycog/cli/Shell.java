@@ -17,6 +17,25 @@ import steadycog.format.file.JobFiles;
 
 /** Types commands and keeps what they print. */
 abstract class Shell {
+  /** What the test on this thread types: tests of other classes run beside it. */
+  private static final ThreadLocal<InputStream> TYPED =
+      ThreadLocal.withInitial(InputStream::nullInputStream);
+
+  static {
+    System.setIn(
+        new InputStream() {
+          @Override
+          public int read() throws IOException {
+            return TYPED.get().read();
+          }
+
+          @Override
+          public int read(byte[] into, int from, int most) throws IOException {
+            return TYPED.get().read(into, from, most);
+          }
+        });
+  }
+
   @TempDir Path folder;
   final StringWriter out = new StringWriter();
   final StringWriter err = new StringWriter();
@@ -25,13 +44,12 @@ abstract class Shell {
   int run(String stdin, String... args) {
     out.getBuffer().setLength(0);
     err.getBuffer().setLength(0);
-    InputStream before = System.in;
-    System.setIn(new ByteArrayInputStream(stdin.getBytes(StandardCharsets.UTF_8)));
+    TYPED.set(new ByteArrayInputStream(stdin.getBytes(StandardCharsets.UTF_8)));
     try {
       CommandLine line = SteadyCog.commandLine();
       return line.setOut(new PrintWriter(out)).setErr(new PrintWriter(err, true)).execute(args);
     } finally {
-      System.setIn(before);
+      TYPED.remove();
     }
   }
 
