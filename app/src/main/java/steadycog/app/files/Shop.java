@@ -1,6 +1,7 @@
 package steadycog.app.files;
 
 import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -124,9 +125,11 @@ public final class Shop {
       int bytes = 0;
       List<String> names = new ArrayList<>();
       for (Map.Entry<Path, byte[]> one : made.files.entrySet()) {
+        // Of the name that was chosen the dialog has asked.
+        boolean replaced = !one.getKey().equals(file) && Files.exists(one.getKey());
         JobFiles.write(one.getKey(), one.getValue());
         bytes += one.getValue().length;
-        names.add(one.getKey().getFileName().toString());
+        names.add(one.getKey().getFileName() + (replaced ? " (in place of the last)" : ""));
       }
       return String.join(", ", names)
           + " written, "
