@@ -42,8 +42,10 @@ final class GearboxBlocks {
       "Set all screws by hand first, then tighten crosswise; nothing may bind while you do.";
 
   private static final String TEETH =
-      "Set teeth or lobes into mesh as the picture has them. Dots go to as many dots: of a planet"
-          + " they mark the tooth, of the sun or ring the space that it goes into.";
+      "Set teeth or lobes into mesh as the picture has them, clocked pieces each at its place.";
+
+  private static final String DOTS =
+      "Dots go to as many dots: of a planet they mark the tooth, of the sun or ring the space.";
 
   private record Check(String word, String text) {}
 
@@ -171,13 +173,15 @@ final class GearboxBlocks {
     lines.forEach(line -> blocks.add(new Text(line)));
     dotted(whole, step)
         .ifPresent(
-            dotted ->
-                blocks.add(
-                    new Assembly(
-                        model.draw(dotted, Axonometry.PLAN),
-                        whole.bill(),
-                        step.fresh(),
-                        "Dot to dot, as many to as many, looked down on.")));
+            dotted -> {
+              blocks.add(
+                  new Assembly(
+                      model.draw(dotted, Axonometry.PLAN),
+                      whole.bill(),
+                      step.fresh(),
+                      "Dot to dot, as many to as many, looked down on."));
+              blocks.add(new Remark(DOTS));
+            });
     checks(step).forEach(check -> blocks.add(new Remark(check)));
   }
 

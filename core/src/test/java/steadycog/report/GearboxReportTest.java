@@ -77,6 +77,42 @@ class GearboxReportTest {
   }
 
   @Test
+  void planetsWithDotsAreLookedDownOnAsTheyGoInAndOnlyThose() throws CardException {
+    String plain = "planetary sun 24 planet 18 x3 ring 60; module 1 mm; clearance printed; ";
+    String roles = "drive sun; hold ring; take carrier";
+    assertEquals(List.of(), lookedDownOn(pages(plain + roles)));
+    String stepped = plain.replace("planet 18 x3 ring 60", "/- planet 30=18 x3 ring -/72");
+    List<Block.Assembly> seen = lookedDownOn(pages(stepped.replace("24 /-", "24/-") + roles));
+    assertEquals(1, seen.size());
+    assertEquals(
+        List.of("planet", "sun"),
+        seen.getFirst().drawing().places().stream()
+            .map(p -> p.component().name())
+            .sorted()
+            .toList());
+    assertTrue(seen.getFirst().fresh().stream().anyMatch(one -> one.name().equals("planet")));
+  }
+
+  private static List<Block.Assembly> lookedDownOn(List<Block> blocks) {
+    return blocks.stream()
+        .filter(Block.Assembly.class::isInstance)
+        .map(Block.Assembly.class::cast)
+        .filter(one -> one.words().startsWith("Dot to dot"))
+        .toList();
+  }
+
+  @Test
+  void whatBearingsBearIsATableAndWhatIsTooWeakACaution() throws CardException {
+    List<Block> blocks =
+        pages("parallel 18 ~ 54; module 2 mm; bore 8 mm; drive A 1500 rpm 20 Nm; take B");
+    assertTrue(
+        blocks.stream().anyMatch(b -> b instanceof Block.Table table && table.rows().size() == 2));
+    assertTrue(
+        blocks.stream()
+            .anyMatch(b -> b instanceof Block.Caution(String text) && text.contains(" is 8 mm")));
+  }
+
+  @Test
   void whereNoneIsMadeOrItDoesNotGoTogetherThePagesSayWhy() throws CardException {
     assertTrue(
         pages("bevel 20 ~ 43").getFirst() instanceof Block.Remark(String text)
