@@ -35,12 +35,16 @@ final class Bearings implements Carried {
     drawn = Levels.of(box.train(), layout);
   }
 
-  /** What its shafts on ball bearings bear; pins are not among them. */
+  /** What its shafts on ball bearings bear, and planets on those of their own. */
   static List<RatedShaft> of(Gearbox box, FaceLayout layout, Running running) {
     Bearings bearings = new Bearings(box, layout);
     return ShaftRating.of(box.train(), layout, List.of(running), bearings).shafts().stream()
-        .filter(shaft -> !shaft.pin() && shaft.onFirst() + shaft.onSecond() > NOTHING)
-        .filter(shaft -> bearings.held(shaft.wheels()).isPresent())
+        .filter(shaft -> shaft.onFirst() + shaft.onSecond() > NOTHING)
+        .filter(
+            shaft ->
+                shaft.pin()
+                    ? bearings.bearing(shaft.wheels()).isPresent()
+                    : bearings.held(shaft.wheels()).isPresent())
         .toList();
   }
 
@@ -78,7 +82,7 @@ final class Bearings implements Carried {
   public Optional<BallBearing> bearing(List<MemberId> wheels) {
     List<Optional<BallBearing>> all =
         supports(wheels).stream().map(one -> BallBearing.of(one.bearing())).toList();
-    return all.stream().anyMatch(Optional::isEmpty)
+    return all.isEmpty() || all.stream().anyMatch(Optional::isEmpty)
         ? Optional.empty()
         : all.stream()
             .flatMap(Optional::stream)

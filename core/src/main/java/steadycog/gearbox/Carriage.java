@@ -130,7 +130,9 @@ final class Carriage {
   }
 
   private double pin(MemberId planet) {
-    return Blank.of(box.train, planet).bore().orElseThrow().size().inBase();
+    return PlanetBearing.of(box, set, planet)
+        .map(PlanetBearing::pin)
+        .orElseGet(() -> Blank.of(box.train, planet).bore().orElseThrow().size().inBase());
   }
 
   /** The nearest that pins come to the axis, mm. */
@@ -174,18 +176,28 @@ final class Carriage {
                   new Fastening(
                       List.of(named("carrier front plate"), named("carrier rear plate")), false))
               : Optional.empty());
-      double[] at = pinsOf(planet).getFirst();
-      box.supports.add(
-          new Support(
-              planet,
-              member(),
-              box.x + at[0],
-              box.y + at[1],
-              box.low(planet),
-              box.high(planet),
-              size / 2,
-              Support.PLAIN));
+      PlanetBearing.of(box, set, planet)
+          .ifPresentOrElse(
+              bearing ->
+                  bearing.build(
+                      named(planet, "bearing of", "planet bearing"), member(), pinsOf(planet)),
+              () -> plain(planet));
     }
+  }
+
+  /** A planet on its pin. */
+  private void plain(MemberId planet) {
+    double[] at = pinsOf(planet).getFirst();
+    box.supports.add(
+        new Support(
+            planet,
+            member(),
+            box.x + at[0],
+            box.y + at[1],
+            box.low(planet),
+            box.high(planet),
+            pin(planet) / 2,
+            Support.PLAIN));
   }
 
   /**

@@ -107,9 +107,17 @@ abstract sealed class CentralBox extends Box
     return Stream.concat(bodies(set, false).stream(), Carriage.planets(set).stream());
   }
 
-  /** Sun and planets as they are. */
+  /** Sun and planets as they are, but for seats of bearings. */
   final void takeInside(Planetary set) {
-    inside(set).flatMap(body -> of(body).stream()).forEach(this::take);
+    inside(set)
+        .flatMap(body -> of(body).stream())
+        .map(
+            piece ->
+                PlanetBearing.of(this, set, piece.member())
+                    .filter(bearing -> set.isPlanet(piece.member()))
+                    .map(bearing -> bearing.seated(piece))
+                    .orElse(piece))
+        .forEach(this::take);
   }
 
   final List<PlacedWheel> wheels(Planetary set) {
@@ -157,9 +165,13 @@ abstract sealed class CentralBox extends Box
     if (Blank.of(train, sun(set)).bore().isEmpty()) {
       return Optional.of("the sun is too small for a shaft through it");
     }
-    return Carriage.planets(set).stream().anyMatch(p -> Blank.of(train, p).bore().isEmpty())
-        ? Optional.of("the planets are too small for pins")
-        : Optional.empty();
+    if (Carriage.planets(set).stream().anyMatch(p -> Blank.of(train, p).bore().isEmpty())) {
+      return Optional.of("the planets are too small for pins");
+    }
+    return Carriage.planets(set).stream()
+        .flatMap(planet -> PlanetBearing.of(this, set, planet).stream())
+        .flatMap(bearing -> bearing.unfit().stream())
+        .findFirst();
   }
 
   /** The greatest radius of the lines inside a ring, mm. */

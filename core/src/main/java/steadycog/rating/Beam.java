@@ -43,6 +43,12 @@ record Beam(List<Load> loads, double first, double second) {
     loads = List.copyOf(loads);
   }
 
+  /** All that presses it across, N: what the bearing of a planet bears, however its pin is held. */
+  double across() {
+    return Math.hypot(
+        loads.stream().mapToDouble(Load::x).sum(), loads.stream().mapToDouble(Load::y).sum());
+  }
+
   /**
    * What the bearings press it with, in its two planes: x of the first, y of it, x and y of the
    * second. A pin held at one end has a moment there beside, and no second.

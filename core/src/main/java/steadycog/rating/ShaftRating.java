@@ -169,27 +169,28 @@ public record ShaftRating(List<RatedShaft> shafts, List<FlexWall> walls, List<Me
                       wanted,
                       bearing(pin, wheels),
                       bearing(wheels).bearing().isPresent(),
-                      life(all, rating(pin, wheels))));
+                      life(all, pin, rating(wheels))));
     }
 
     /** Of its bearings, N: as stated, else as estimated of those that are known to be there. */
-    private Optional<Double> rating(boolean pin, List<MemberId> wheels) {
-      Optional<Double> stated = bearing(wheels).rating().map(Quantity::inBase);
-      return stated.isPresent() || pin
-          ? stated
-          : carried.bearing(wheels).map(BallBearing::estimatedRating);
+    private Optional<Double> rating(List<MemberId> wheels) {
+      return bearing(wheels)
+          .rating()
+          .map(Quantity::inBase)
+          .or(() -> carried.bearing(wheels).map(BallBearing::estimatedRating));
     }
 
     private static double largest(List<Bent> all, ToDoubleFunction<Bent> of) {
       return all.stream().mapToDouble(of).max().orElse(0);
     }
 
-    private Optional<RatedShaft.Life> life(List<Bent> all, Optional<Double> rated) {
+    private Optional<RatedShaft.Life> life(List<Bent> all, boolean pin, Optional<Double> rated) {
       double turns = 0;
       double worn = 0;
       for (Bent bent : all) {
         turns += bent.running().share() * bent.rpm();
-        worn += bent.running().share() * bent.rpm() * Math.pow(bent.load(), 3);
+        double load = pin ? bent.beam().across() : bent.load();
+        worn += bent.running().share() * bent.rpm() * Math.pow(load, 3);
       }
       if (rated.isEmpty() || worn == 0) {
         return Optional.empty();
@@ -229,8 +230,7 @@ public record ShaftRating(List<RatedShaft> shafts, List<FlexWall> walls, List<Me
     }
 
     private Optional<BallBearing> bearing(boolean pin, List<MemberId> wheels) {
-      Optional<BallBearing> stated =
-          bearing(wheels).bearing().or(() -> pin ? Optional.empty() : carried.bearing(wheels));
+      Optional<BallBearing> stated = bearing(wheels).bearing().or(() -> carried.bearing(wheels));
       return stated.isPresent() || pin
           ? stated
           : thinnest(wheels).flatMap(blank -> BallBearing.on(size(blank)));

@@ -191,6 +191,8 @@ class ShaftRatingTest {
         shaft(SET + "bearing planet rating 2000 N", "pin of planet").life().orElseThrow();
     assertEquals(600 * 9 / 13.0 * 24 / 15, life.rpm(), 1e-6);
     assertEquals(force, life.load(), 0.01);
+    String held = SET + "shafting both ends; bearing planet rating 2000 N";
+    assertEquals(force, shaft(held, "pin of planet").life().orElseThrow().load(), 0.01);
     // The middle of a set is twisted alone.
     RatedShaft sun = shaft(SET, "shaft of sun");
     assertEquals(0, sun.onFirst(), 1e-9);
