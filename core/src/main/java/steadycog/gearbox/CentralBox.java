@@ -65,9 +65,18 @@ abstract sealed class CentralBox extends Box
     return Shell.hull(discs);
   }
 
+  /** {@code input} of what drives, else {@code output}. */
+  final String side(MemberId member) {
+    return isDrive(member) ? "input" : "output";
+  }
+
+  private boolean isDrive(MemberId member) {
+    return train.rolesInForce().drives().stream().anyMatch(one -> one.member().equals(member));
+  }
+
   final boolean isTaken(MemberId member) {
     return train.rolesInForce().take().map(Take::member).filter(member::equals).isPresent()
-        || train.rolesInForce().drives().stream().anyMatch(one -> one.member().equals(member));
+        || isDrive(member);
   }
 
   /** The train's first piece of a member; throws where there is none. */
@@ -114,7 +123,6 @@ abstract sealed class CentralBox extends Box
         .map(
             piece ->
                 PlanetBearing.of(this, set, piece.member())
-                    .filter(bearing -> set.isPlanet(piece.member()))
                     .map(bearing -> bearing.seated(piece))
                     .orElse(piece))
         .forEach(this::take);
@@ -254,7 +262,7 @@ abstract sealed class CentralBox extends Box
    * @param face inner face of the rear plate
    */
   final List<Slab> goOut(MemberId member, Outgoing out, Shell shell, double from, double face) {
-    Plate rear = new Plate(Layer.REAR, "rear plate", "output bearing");
+    Plate rear = new Plate(Layer.REAR, "rear plate", side(member) + " bearing");
     List<Slab> slabs = goThrough(member, out.bearing, shell, from, face, rear);
     double outer = slabs.getLast().to();
     double length = Math.max(8, 1.5 * out.bearing.bore());
@@ -302,12 +310,7 @@ abstract sealed class CentralBox extends Box
     }
   }
 
-  /** How thick the rear plate is. */
-  static double rear(Outgoing out) {
-    return rear(out.bearing);
-  }
-
-  /** The same for two of a bearing. */
+  /** How thick a plate is that holds two of a bearing. */
   static double rear(BallBearing bearing) {
     return 2 * bearing.width() + LIP;
   }

@@ -110,7 +110,7 @@ final class CycloidalBox extends CentralBox {
         far(near, plate, pilot, disc),
         LIP,
         0);
-    clamp(shell, foot, face + rear(out));
+    clamp(shell, foot, face + rear(out.bearing()));
     Marks.on(this, drive);
     return Optional.empty();
   }

@@ -15,6 +15,7 @@ import steadycog.train.BearingSize;
 import steadycog.train.Bore;
 import steadycog.train.MemberId;
 import steadycog.train.Planetary;
+import steadycog.train.WheelSize;
 
 /**
  * The ball bearings of a planet on its pin, where the card states some for it: one at each end with
@@ -47,12 +48,11 @@ final class PlanetBearing {
     length = box.high(planet) - box.low(planet);
   }
 
-  /** That of a planet; empty where it turns on its pin. */
+  /** That of a wheel; empty where it is no planet, or turns on its pin. */
   static Optional<PlanetBearing> of(CentralBox box, Planetary set, MemberId planet) {
-    return box.train
-        .sizes()
-        .own(planet)
-        .bearing()
+    return Optional.of(box.train.sizes().own(planet))
+        .filter(own -> set.isPlanet(planet))
+        .flatMap(WheelSize::bearing)
         .flatMap(BearingSize::bearing)
         .map(one -> new PlanetBearing(box, set, planet, one));
   }

@@ -167,7 +167,7 @@ final class PlanetaryBox extends CentralBox {
         hub.map(h -> new End(near - COLLAR, bearing, near - COLLAR - h.end(face), carrier))
             .orElseGet(() -> new End(face, bearing, shell.wall(), Piece.FRAME));
     spindle.build("shaft", drive, far(flange.face(), thick, pilot, out), LIP, 0);
-    clamp(shell, foot, end + rear(outgoing));
+    clamp(shell, foot, end + rear(outgoing.bearing()));
     Marks.on(this, set);
     return Optional.empty();
   }
@@ -209,7 +209,7 @@ final class PlanetaryBox extends CentralBox {
             .through(flange.holes(0), flange.screw().hole() / 2);
     List<Slab> slabs = new ArrayList<>(piloted(body, pilot, thin, flange.face(), end).slabs());
     slabs.addAll(shaft);
-    made(ring, "output flange", "", slabs, middle());
+    made(ring, side(ring) + " flange", "", slabs, middle());
     screws(
         ring,
         "flange screw",

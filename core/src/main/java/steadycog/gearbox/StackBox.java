@@ -218,7 +218,7 @@ final class StackBox extends CentralBox {
     }
     spindle.build(
         "shaft", new End(face, bearing, shell.wall(), Piece.FRAME), first.pilotEnd(), LIP, 0);
-    clamp(shell, foot, last.end() + rear(out));
+    clamp(shell, foot, last.end() + rear(out.bearing()));
     sets.forEach(set -> Marks.on(this, set));
   }
 

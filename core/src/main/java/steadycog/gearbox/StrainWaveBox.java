@@ -159,7 +159,7 @@ final class StrainWaveBox extends CentralBox {
     output.addAll(goOut(drive.flexId(), out, shell, far + plate, face));
     made(drive.flexId(), "output", "screwed to the flexspline", output, middle());
     spindle.build("shaft", near, far(far, plate, pilot, drive.flexId()), LIP, 0);
-    clamp(shell, foot, face + rear(out));
+    clamp(shell, foot, face + rear(out.bearing()));
     return Optional.empty();
   }
 
