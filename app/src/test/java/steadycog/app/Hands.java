@@ -62,8 +62,16 @@ final class Hands extends FxRobot {
     Scene scene = robotContext().getWindowFinder().targetWindow().getScene();
     for (int k = 0; k < words.length(); k++) {
       char letter = words.charAt(k);
-      KeyCode key = letter == '\n' ? KeyCode.ENTER : KeyCode.UNDEFINED;
+      KeyCode key =
+          switch (letter) {
+            case '\n' -> KeyCode.ENTER;
+            case '\t' -> KeyCode.TAB;
+            default -> KeyCode.UNDEFINED;
+          };
       robotContext().getBaseRobot().typeKeyboard(scene, key, String.valueOf(letter));
+      if (key != KeyCode.UNDEFINED) {
+        rest(); // What is typed next may go to another field.
+      }
     }
     rest();
     return this;
