@@ -245,16 +245,22 @@ public final class GearboxPanel extends HBox {
           double by = apart.getValue();
           double turns = crank.getValue();
           refining.work(
-              0, pace -> now.fine.draw(by, turns, Axonometry.USUAL), fine -> show(now, fine));
+              0,
+              pace -> now.fine.draw(by, turns, Axonometry.USUAL),
+              fine -> show(now, fine, false));
         });
   }
 
   private void draw(Exploded.Model model) {
     shown.ifPresent(
-        now -> show(now, model.draw(apart.getValue(), crank.getValue(), Axonometry.USUAL)));
+        now ->
+            show(
+                now,
+                model.draw(apart.getValue(), crank.getValue(), Axonometry.USUAL),
+                model.equals(now.coarse)));
   }
 
-  private void show(Shown now, Exploded drawing) {
+  private void show(Shown now, Exploded drawing, boolean moving) {
     Gearbox box = now.whole.gearbox();
     view.setAccessibleText(
         "Gearbox of "
@@ -262,6 +268,9 @@ public final class GearboxPanel extends HBox {
             + " kinds of pieces, "
             + (apart.getValue() > 0 ? "pulled apart" : "closed"));
     view.show(
-        drawing, component -> now.whole.bill().of(component).number(), apart.getValue() > NUMBERED);
+        drawing,
+        component -> now.whole.bill().of(component).number(),
+        apart.getValue() > NUMBERED,
+        moving);
   }
 }
