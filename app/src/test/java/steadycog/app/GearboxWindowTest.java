@@ -249,7 +249,7 @@ class GearboxWindowTest extends InWindow {
     assertEquals(150, opened.desk().preferences().plate().width());
     written("plates-3mf", "p.3mf", "p-plate-1.3mf, p-plate-2.3mf");
     assertTrue(Files.size(folder.resolve("p-plate-2.3mf")) > 500);
-    written("plates-3mf", "p.3mf", "p-plate-2.3mf (in place of the last) written");
+    written("plates-3mf", "p.3mf", "p-plate-2.3mf (in place of the last)");
     written("plates-dxf", "s.dxf", "not cut from one sheet, so left out: front plate");
     assertTrue(Files.exists(folder.resolve("s-5mm.dxf")));
     enter("#box-plate", "30x30");
