@@ -3,6 +3,7 @@ package steadycog.gearbox;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.DoubleStream;
 import steadycog.gearbox.Component.Fastening;
 import steadycog.piece.Blank;
 import steadycog.piece.Piece;
@@ -97,6 +98,13 @@ final class Carriage {
   /** Bodies of a set's planets: of two rows one, of pairs two. */
   static List<MemberId> planets(Planetary set) {
     return set.paired() ? set.planetIds() : set.planetIds().subList(0, 1);
+  }
+
+  /** How deep the teeth of each row of a body go, from its axis, mm. */
+  static DoubleStream roots(CentralBox box, Planetary set, MemberId body) {
+    return box.wheels(set).stream()
+        .filter(wheel -> set.body(wheel.id()).equals(body))
+        .mapToDouble(wheel -> wheel.rootRadius() * box.module);
   }
 
   private MemberId member() {

@@ -80,24 +80,30 @@ public record Gearbox(
    * @param chord how far straight pieces of outlines may leave the true line, mm
    */
   public static Result of(Train train, FaceLayout layout, double chord) {
-    return of(train, layout, chord, Map.of());
+    Optional<Running> running =
+        train.rolesInForce().isLoaded() ? Running.of(train) : Optional.empty();
+    return running
+        .map(load -> of(train, layout, chord, load, Map.of()))
+        .orElseGet(() -> built(train, layout, chord, Map.of()));
   }
 
-  /** The same with bearings that bear so much, N, where they fit. */
+  /** The same under a load, with bearings that bear so much, N, where they fit. */
   private static Result of(
-      Train train, FaceLayout layout, double chord, Map<MemberId, Double> ratings) {
+      Train train,
+      FaceLayout layout,
+      double chord,
+      Running running,
+      Map<MemberId, Double> ratings) {
     Result made = built(train, layout, chord, ratings);
-    Optional<Running> running =
-        made.box.filter(box -> train.rolesInForce().isLoaded()).flatMap(box -> Running.of(train));
-    if (running.isEmpty()) {
+    if (made.box.isEmpty()) {
       return made;
     }
-    Gearbox box = made.box.orElseThrow();
-    List<RatedShaft> shafts = Bearings.of(box, layout, running.get());
+    Gearbox box = made.box.get();
+    List<RatedShaft> shafts = Bearings.of(box, layout, running);
     Map<MemberId, Double> needed = new HashMap<>(Bearings.needed(shafts));
     if (!ratings.keySet().containsAll(needed.keySet())) {
       needed.putAll(ratings);
-      Result stronger = of(train, layout, chord, needed);
+      Result stronger = of(train, layout, chord, running, needed);
       if (stronger.box.isPresent()) {
         return stronger;
       }

@@ -1,11 +1,10 @@
 package steadycog.gearbox;
 
-import java.math.BigInteger;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.stream.DoubleStream;
 import java.util.stream.IntStream;
-import java.util.stream.Stream;
 import org.locationtech.jts.geom.Geometry;
 import steadycog.piece.Piece;
 import steadycog.piece.Piece.Stand;
@@ -14,6 +13,7 @@ import steadycog.piece.Region.Round;
 import steadycog.piece.Slab;
 import steadycog.shape.CycloidGeometry;
 import steadycog.shape.PlacedWheel;
+import steadycog.shape.PlanetPlaces;
 import steadycog.shape.Polar;
 import steadycog.train.Cycloidal;
 import steadycog.train.MemberId;
@@ -52,15 +52,15 @@ final class Marks {
     }
   }
 
-  private final Box box;
+  private final CentralBox box;
   private final List<Row> rows = new ArrayList<>();
 
-  private Marks(Box box) {
+  private Marks(CentralBox box) {
     this.box = box;
   }
 
   /** Marks discs, each with as many dots as its number says, all in one line between two holes. */
-  static void on(Box box, Cycloidal drive) {
+  static void on(CentralBox box, Cycloidal drive) {
     Marks marks = new Marks(box);
     CycloidGeometry geometry = new CycloidGeometry(drive);
     Polar hole = geometry.outputPins().getFirst();
@@ -81,7 +81,7 @@ final class Marks {
    * Marks planets of two rows, and the sun of their first row, or else its ring, which is in its
    * place before them: the tooth of a planet that is next to it, and the space for that tooth.
    */
-  static void on(Box box, Planetary set) {
+  static void on(CentralBox box, Planetary set) {
     Marks marks = new Marks(box);
     if (set.stepped() && set.count() > 1) {
       Mesh mesh = set.meshes(0).getFirst();
@@ -100,9 +100,9 @@ final class Marks {
     Component central = round.getFirst();
     PlacedWheel centre = wheels(middle).getFirst();
     double rest = central.piece().stands().getFirst().angle();
-    double outside = dotsAt(set, set.body(middle));
-    double inside = dotsAt(set, set.body(planet));
-    double alike = 2 * Math.PI / common(set);
+    double outside = dotsAt(set, set.body(middle), centre.teeth().internal());
+    double inside = dotsAt(set, set.body(planet), false);
+    double alike = 2 * Math.PI / new PlanetPlaces(set).common();
     List<Component> standing = new ArrayList<>();
     int kinds = 0;
     for (Component each : planets) {
@@ -114,11 +114,15 @@ final class Marks {
         double own = tooth - alike * Math.floor(tooth / alike + SAME);
         at.add(
             new Stand(stand.x(), stand.y(), stand.z(), stand.angle() + tooth - own, stand.orbit()));
-        if (known.stream().noneMatch(one -> Math.abs(one - own) < SAME)) {
+        int kind =
+            IntStream.range(0, known.size())
+                .filter(k -> Math.abs(known.get(k) - own) < SAME)
+                .findFirst()
+                .orElse(known.size());
+        if (kind == known.size()) {
           known.add(own);
         }
-        int count = kinds + 1 + place(known, own);
-        rows.add(new Row(central, outside, contact.space - rest, count));
+        rows.add(new Row(central, outside, contact.space - rest, kinds + 1 + kind));
       }
       Component turned = Component.made(each.piece().remade(each.name(), each.piece().slabs(), at));
       box.all.set(box.all.indexOf(each), turned);
@@ -131,13 +135,6 @@ final class Marks {
     if (cut(standing, "its dots at as many of the " + central.name())) {
       rows.stream().map(row -> row.component.name()).distinct().forEach(box.dotted::add);
     }
-  }
-
-  private static int place(List<Double> known, double own) {
-    return IntStream.range(0, known.size())
-        .filter(k -> Math.abs(known.get(k) - own) < SAME)
-        .findFirst()
-        .orElseThrow();
   }
 
   /**
@@ -158,27 +155,10 @@ final class Marks {
     }
   }
 
-  /** So many times a planet turned round its axis looks alike. */
-  private int common(Planetary set) {
-    return set.planetIds().stream()
-        .map(id -> BigInteger.valueOf(wheels(id).getFirst().teeth().count()))
-        .reduce(BigInteger::gcd)
-        .orElseThrow()
-        .intValueExact();
-  }
-
   /** How far from its axis a body has its dots: inside all of its teeth, of a ring outside, mm. */
-  private double dotsAt(Planetary set, MemberId body) {
-    List<PlacedWheel> own =
-        box.layout.wheels().stream()
-            .filter(
-                wheel -> wheel.id().part().equals(set.name()) && set.body(wheel.id()).equals(body))
-            .toList();
-    boolean internal = own.getFirst().teeth().internal();
-    Stream<Double> roots = own.stream().map(wheel -> wheel.rootRadius() * box.module);
-    return internal
-        ? roots.max(Comparator.naturalOrder()).orElseThrow() + WALL + DOT
-        : roots.min(Comparator.naturalOrder()).orElseThrow() - WALL - DOT;
+  private double dotsAt(Planetary set, MemberId body, boolean isRing) {
+    DoubleStream roots = Carriage.roots(box, set, body);
+    return isRing ? roots.max().orElseThrow() + WALL + DOT : roots.min().orElseThrow() - WALL - DOT;
   }
 
   private List<PlacedWheel> wheels(MemberId id) {

@@ -9,7 +9,6 @@ import steadycog.piece.Piece;
 import steadycog.piece.Region;
 import steadycog.piece.Region.Round;
 import steadycog.piece.Slab;
-import steadycog.shape.PlacedWheel;
 import steadycog.train.BallBearing;
 import steadycog.train.BearingSize;
 import steadycog.train.Bore;
@@ -38,13 +37,7 @@ final class PlanetBearing {
     this.box = box;
     this.planet = planet;
     this.one = one;
-    root =
-        box.wheels(set).stream()
-                .filter(wheel -> set.body(wheel.id()).equals(planet))
-                .mapToDouble(PlacedWheel::rootRadius)
-                .min()
-                .orElseThrow()
-            * box.module;
+    root = Carriage.roots(box, set, planet).min().orElseThrow();
     length = box.high(planet) - box.low(planet);
   }
 

@@ -47,7 +47,8 @@ public record PlanetPlaces(Planetary part) {
     return part.rows().get(row).inner().count();
   }
 
-  private int common() {
+  /** So many times a planet of two rows, turned round its axis, looks alike. */
+  public int common() {
     return gcd(planet(0), planet(1));
   }
 

@@ -82,14 +82,17 @@ final class BillList extends VBox {
     }
   }
 
+  private static void say(Label label, String words) {
+    label.setText(words);
+    Look.show(label, !words.isEmpty());
+  }
+
   private void show(ShaftLoads borne) {
     loads.getChildren().clear();
     List<List<String>> lines = borne.rows();
     Look.show(loads, !lines.isEmpty());
-    weak.setText(String.join("\n", borne.weak()));
-    Look.show(weak, !borne.weak().isEmpty());
-    note.setText(borne.note().orElse(""));
-    Look.show(note, borne.note().isPresent());
+    say(weak, String.join("\n", borne.weak()));
+    say(note, borne.note().orElse(""));
     if (!lines.isEmpty()) {
       heads(loads, ShaftLoads.HEADS, List.of(0, 1));
     }
