@@ -5,7 +5,6 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
-import java.util.stream.Stream;
 import steadycog.check.Finding;
 import steadycog.check.Inspection;
 import steadycog.check.Severity;
@@ -108,11 +107,12 @@ public final class Cures {
             .toList();
     clean(free, finding, MOST - 1, found, pace);
     List<Trial> counts = proposals.counts(finding);
-    clean(bestFirst(counts.stream().filter(Cures::isNear), finding), finding, MOST, found, pace);
+    List<Trial> near = counts.stream().filter(Cures::isNear).toList();
+    clean(bestFirst(near, finding, pace), finding, MOST, found, pace);
     boolean kept = found.stream().anyMatch(Trial::keepsRatio);
     if ((!kept && finding.isBad()) || found.isEmpty()) {
       List<Trial> far = new ArrayList<>();
-      clean(bestFirst(counts.stream(), finding), finding, 1, far, pace);
+      clean(bestFirst(counts, finding, pace), finding, 1, far, pace);
       far.stream().filter(trial -> found.isEmpty() || trial.keepsRatio()).forEach(found::add);
     }
     boolean straight = found.stream().anyMatch(trial -> !trial.turnsRound());
@@ -127,11 +127,16 @@ public final class Cures {
     return trial.change().effort() <= NEAR;
   }
 
-  private static List<Trial> bestFirst(Stream<Trial> trials, Finding finding) {
-    return trials
-        .filter(trial -> trial.clears(finding) && !trial.losesRatio())
-        .sorted(BEST_FIRST)
-        .toList();
+  private static List<Trial> bestFirst(List<Trial> trials, Finding finding, Pace pace) {
+    List<Trial> clearing = new ArrayList<>();
+    for (Trial trial : trials) {
+      pace.at(0);
+      if (trial.clears(finding) && !trial.losesRatio()) {
+        clearing.add(trial);
+      }
+    }
+    clearing.sort(BEST_FIRST);
+    return clearing;
   }
 
   /** Fills {@code found} up to {@code wanted} with the first that may be offered. */

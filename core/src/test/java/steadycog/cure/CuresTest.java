@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
+import java.util.concurrent.atomic.AtomicInteger;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
@@ -45,6 +46,23 @@ class CuresTest {
         .filter(finding -> finding.severity().compareTo(least) >= 0)
         .map(Finding::key)
         .collect(Collectors.toSet());
+  }
+
+  /** An edit drops the search for the train as it was: it is asked before every change is tried. */
+  @Test
+  void aSearchCanBeDroppedAtEveryChange() throws CardException {
+    Train train =
+        Card.read("parallel 18 ~ 72 = 20 ~ 80 = 17 ~ 60 ~ 24 = 19 ~ 57 = 21 ~ 45 ~ 30").train();
+    Inspection before = Inspection.of(train);
+    int tried =
+        before.findings().stream()
+            .filter(finding -> finding.severity() != Severity.OK)
+            .mapToInt(finding -> new Proposals(before).counts(finding).size())
+            .max()
+            .orElseThrow();
+    AtomicInteger asked = new AtomicInteger();
+    Cures.of(train).all(share -> asked.incrementAndGet());
+    assertTrue(asked.get() > tried, asked + " times asked, " + tried + " changes at once");
   }
 
   @Test
