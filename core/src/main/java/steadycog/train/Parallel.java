@@ -60,9 +60,20 @@ public record Parallel(String name, List<Teeth> wheels, List<Link> links) implem
   public List<Member> members() {
     List<Member> all = new ArrayList<>(wheels.size());
     for (int k = 0; k < wheels.size(); k++) {
-      all.add(new Member(id(k), Optional.of(wheels.get(k))));
+      all.add(wheel(k));
     }
     return all;
+  }
+
+  /** Asked for again and again where many counts are tried: only the one is made. */
+  @Override
+  public Optional<Member> member(MemberId id) {
+    int index = find(id);
+    return index < 0 ? Optional.empty() : Optional.of(wheel(index));
+  }
+
+  private Member wheel(int index) {
+    return new Member(id(index), Optional.of(wheels.get(index)));
   }
 
   @Override
@@ -138,12 +149,21 @@ public record Parallel(String name, List<Teeth> wheels, List<Link> links) implem
 
   /** Which wheel {@code member} is, from 0. */
   public int indexOf(MemberId member) {
-    for (int k = 0; k < wheels.size(); k++) {
-      if (id(k).equals(member)) {
+    int index = find(member);
+    if (index < 0) {
+      throw new IllegalArgumentException("no member " + member);
+    }
+    return index;
+  }
+
+  /** The place of a wheel in the chain, or -1. */
+  private int find(MemberId member) {
+    for (int k = 0; k < wheels.size() && name.equals(member.part()); k++) {
+      if (letters(k).equals(member.name())) {
         return k;
       }
     }
-    throw new IllegalArgumentException("no member " + member);
+    return -1;
   }
 
   private MemberId id(int index) {

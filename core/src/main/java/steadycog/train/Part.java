@@ -16,6 +16,11 @@ public sealed interface Part
   /** Every member, in the order of the card. */
   List<Member> members();
 
+  /** The member of that address; empty where it has none. */
+  default Optional<Member> member(MemberId id) {
+    return members().stream().filter(member -> member.id().equals(id)).findFirst();
+  }
+
   /** Every toothed contact, in the order of the card. */
   List<Mesh> meshes();
 

@@ -2,6 +2,7 @@ package steadycog.train;
 
 import java.util.ArrayList;
 import java.util.HashSet;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -40,7 +41,7 @@ public record Train(
     coaxials = List.copyOf(coaxials);
     places = List.copyOf(places);
     requireNames(parts);
-    Set<MemberId> known = new HashSet<>();
+    Set<MemberId> known = new LinkedHashSet<>();
     parts.forEach(part -> part.members().forEach(member -> known.add(member.id())));
     joins.forEach(join -> requireKnown(known, join.a(), join.b()));
     coaxials.forEach(pair -> requireKnown(known, pair.a(), pair.b()));
@@ -52,16 +53,15 @@ public record Train(
     shifts.declared().forEach(element -> requireKnown(known, element.members()));
     requireKnown(known, losses.members());
     requireKnown(known, sizes.members());
-    requireShifts(parts, sizes);
+    requireShifts(parts, known, sizes);
   }
 
-  private static void requireShifts(List<Part> parts, Sizes sizes) {
-    for (Part part : parts) {
-      for (Member member : part.members()) {
-        if (sizes.shift(member.id()).isPresent() && !part.takesShift(member.id())) {
-          throw new IllegalArgumentException(
-              "shift " + member.id() + ": " + part.noShift() + "; leave it out");
-        }
+  private static void requireShifts(List<Part> parts, Set<MemberId> members, Sizes sizes) {
+    for (MemberId member : members) {
+      Optional<Part> part = sizes.shift(member).map(shift -> partOf(parts, member));
+      if (part.isPresent() && !part.get().takesShift(member)) {
+        throw new IllegalArgumentException(
+            "shift " + member + ": " + part.get().noShift() + "; leave it out");
       }
     }
   }
@@ -183,10 +183,7 @@ public record Train(
 
   /** The member of that address. */
   public Member member(MemberId id) {
-    return partOf(id).members().stream()
-        .filter(member -> member.id().equals(id))
-        .findFirst()
-        .orElseThrow(() -> new IllegalArgumentException("no member " + id));
+    return partOf(id).member(id).orElseThrow(() -> new IllegalArgumentException("no member " + id));
   }
 
   /** What is said of the size of {@code wheel}: of itself, of its body, or of all wheels. */
@@ -258,10 +255,16 @@ public record Train(
 
   /** The part that {@code member} belongs to. */
   public Part partOf(MemberId member) {
-    return parts.stream()
-        .filter(part -> part.name().equals(member.part()))
-        .findFirst()
-        .orElseThrow(() -> new IllegalArgumentException("no member " + member));
+    return partOf(parts, member);
+  }
+
+  private static Part partOf(List<Part> parts, MemberId member) {
+    for (Part part : parts) {
+      if (part.name().equals(member.part())) {
+        return part;
+      }
+    }
+    throw new IllegalArgumentException("no member " + member);
   }
 
   /** Its parts of one kind, for what concerns that kind alone, in the order of the card. */
