@@ -49,7 +49,7 @@ final class EdgeNames extends Group {
     drawn.forEach(Node::applyCss);
     List<Box> covered = new ArrayList<>();
     drawn.forEach(group -> addLeaves(group, UnaryOperator.identity(), covered));
-    TagPlaces places = new TagPlaces(room, box -> covered.stream().anyMatch(box::meets));
+    TagPlaces places = new TagPlaces(room, box -> box.into(covered, Box::into));
     while (labels.size() < members.size()) {
       add();
     }

@@ -26,6 +26,10 @@ final class StateBar extends HBox {
     List<State> states =
         desk.bench().map(Bench::card).map(card -> card.train().shifts().states()).orElse(List.of());
     Look.show(this, !states.isEmpty());
+    if (states.isEmpty()) {
+      getChildren().clear();
+      return;
+    }
     getChildren().setAll(Look.label("state", "soft"));
     for (State state : states) {
       ToggleButton chip = Look.styled(new ToggleButton(state.name()), "chip");

@@ -48,7 +48,7 @@ final class TagLayer extends Group {
   void place(Bench bench, List<BodyView> order, Box room, List<Box> captions) {
     bodies.clear();
     List<Disc> swept = order.stream().map(TagLayer::swept).toList();
-    TagPlaces places = new TagPlaces(room, box -> swept.stream().anyMatch(box::meets));
+    TagPlaces places = new TagPlaces(room, box -> box.into(swept, Box::into));
     captions.forEach(places::take);
     List<BodyView> left = new ArrayList<>();
     for (int k = order.size() - 1; k >= 0; k--) {

@@ -3,7 +3,8 @@ package steadycog.app.geartable;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.function.Predicate;
+import java.util.function.ToDoubleBiFunction;
+import java.util.function.ToDoubleFunction;
 
 /**
  * Finds places for the names of members by the rule of a drawing office: on the web of a wheel
@@ -18,14 +19,34 @@ final class TagPlaces {
   /** A rectangle about its centre. */
   record Box(double x, double y, double width, double height) {
     boolean meets(Box other) {
-      return Math.abs(x - other.x) < (width + other.width) / 2 + GAP
-          && Math.abs(y - other.y) < (height + other.height) / 2 + GAP;
+      return into(other) > 0;
     }
 
     boolean meets(Disc disc) {
+      return into(disc) > 0;
+    }
+
+    /** How far it has to move at least to be clear of another, whichever way; none is below 0. */
+    double into(Box other) {
+      return Math.min(
+          (width + other.width) / 2 + GAP - Math.abs(x - other.x),
+          (height + other.height) / 2 + GAP - Math.abs(y - other.y));
+    }
+
+    /** The same of a disc. */
+    double into(Disc disc) {
       double dx = Math.max(0, Math.abs(disc.x - x) - width / 2);
       double dy = Math.max(0, Math.abs(disc.y - y) - height / 2);
-      return Math.hypot(dx, dy) < disc.radius + GAP;
+      return disc.radius + GAP - Math.sqrt(dx * dx + dy * dy);
+    }
+
+    /** How far it has to move at least to be clear of all of them. */
+    <T> double into(List<T> all, ToDoubleBiFunction<Box, T> into) {
+      double most = 0;
+      for (T one : all) {
+        most = Math.max(most, into.applyAsDouble(this, one));
+      }
+      return most;
     }
 
     /** Whether all of it lies in a disc. */
@@ -82,18 +103,19 @@ final class TagPlaces {
   private record Leader(Box box, Point end) {}
 
   private final Box room;
-  private final Predicate<Box> isDrawnOn;
+  private final ToDoubleFunction<Box> intoDrawn;
   private final List<Box> taken = new ArrayList<>();
   private final List<Leader> leaders = new ArrayList<>();
 
   /**
    * Places in {@code room}.
    *
-   * @param isDrawnOn whether anything is drawn there, or is taken there by the crank
+   * @param intoDrawn how far a box has to move at least, whichever way, to be clear of all that is
+   *     drawn, or is taken there by the crank; 0 where it is clear
    */
-  TagPlaces(Box room, Predicate<Box> isDrawnOn) {
+  TagPlaces(Box room, ToDoubleFunction<Box> intoDrawn) {
     this.room = room;
-    this.isDrawnOn = isDrawnOn;
+    this.intoDrawn = intoDrawn;
   }
 
   /** Something stands there already. */
@@ -147,8 +169,14 @@ final class TagPlaces {
           if (!isWithinReach(box)) {
             break;
           }
+          double into = intoDrawn.applyAsDouble(box);
+          if (into > 0) {
+            // No step before that is clear.
+            r += STEP * (Math.ceil(into / STEP) - 1);
+            continue;
+          }
           Leader leader = new Leader(box, end);
-          if (box.isIn(room) && !isDrawnOn.test(box) && isFree(leader)) {
+          if (box.isIn(room) && isFree(leader)) {
             nearest = r;
             best = leader;
             break;

@@ -51,14 +51,14 @@ final class WheelTag extends Group {
     Look.show(teeth, !count.isEmpty());
     Look.show(ccw, way > 0);
     Look.show(cw, way < 0);
+    applyCss();
   }
 
-  /** How large it is with its words beside, or below, one another. */
+  /** How large it is, once it shows something, with its words beside, or below, one another. */
   Box size(boolean lying) {
     for (int k = 0; k < words.getChildren().size(); k++) {
       GridPane.setConstraints(words.getChildren().get(k), lying ? k : 0, lying ? 0 : k);
     }
-    applyCss();
     return new Box(0, 0, Math.ceil(words.prefWidth(-1)), Math.ceil(words.prefHeight(-1)));
   }
 

@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
+import java.util.function.ToDoubleFunction;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -29,11 +30,11 @@ class TagPlacesTest {
       for (int k = 0; k < 6; k++) {
         drawn.add(new Disc(random.nextInt(600), random.nextInt(600), 20 + random.nextInt(90)));
       }
-      TagPlaces places = new TagPlaces(ROOM, box -> drawn.stream().anyMatch(box::meets));
-      List<Box> found = new ArrayList<>();
-      for (Disc disc : drawn) {
-        places.outside(List.of(new Point(disc.x(), disc.y())), NAME).ifPresent(found::add);
-      }
+      List<Box> found = outside(drawn, box -> box.into(drawn, Box::into));
+      assertEquals(
+          outside(drawn, box -> drawn.stream().anyMatch(box::meets) ? 1e-3 : 0),
+          found,
+          "one that takes every step finds the same");
       for (Box box : found) {
         for (double[] at : points(box)) {
           assertTrue(at[0] >= 0 && at[0] <= 600 && at[1] >= 0 && at[1] <= 600);
@@ -46,12 +47,21 @@ class TagPlacesTest {
     }
   }
 
+  private static List<Box> outside(List<Disc> drawn, ToDoubleFunction<Box> intoDrawn) {
+    TagPlaces places = new TagPlaces(ROOM, intoDrawn);
+    List<Box> found = new ArrayList<>();
+    for (Disc disc : drawn) {
+      places.outside(List.of(new Point(disc.x(), disc.y())), NAME).ifPresent(found::add);
+    }
+    return found;
+  }
+
   /** On a web it keeps clear of the teeth outside, the shaft inside, and of what lies over it. */
   @Test
   void aPlaceOnAWebIsWholeOnIt() {
     Disc web = new Disc(300, 300, 120);
     Disc over = new Disc(300, 380, 40);
-    TagPlaces places = new TagPlaces(ROOM, box -> true);
+    TagPlaces places = new TagPlaces(ROOM, box -> 1);
     Optional<Box> place = places.onWeb(web, 25, List.of(over), NAME);
     for (double[] at : points(place.orElseThrow())) {
       double away = Math.hypot(at[0] - 300, at[1] - 300);
@@ -67,10 +77,9 @@ class TagPlacesTest {
   @Test
   void noPlaceIsNoPlace() {
     List<Point> ends = List.of(new Point(300, 300));
-    assertEquals(Optional.empty(), new TagPlaces(ROOM, box -> true).outside(ends, NAME));
+    assertEquals(Optional.empty(), new TagPlaces(ROOM, box -> 1).outside(ends, NAME));
     assertEquals(
-        Optional.empty(),
-        new TagPlaces(new Box(300, 300, 50, 10), box -> false).outside(ends, NAME));
+        Optional.empty(), new TagPlaces(new Box(300, 300, 50, 10), box -> 0).outside(ends, NAME));
   }
 
   @ParameterizedTest
