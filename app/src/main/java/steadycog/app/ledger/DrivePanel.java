@@ -1,5 +1,8 @@
 package steadycog.app.ledger;
 
+import java.util.ArrayList;
+import java.util.List;
+import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.Slider;
 import javafx.scene.control.Tooltip;
@@ -9,6 +12,7 @@ import javafx.scene.layout.VBox;
 import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.app.desk.Bench;
 import steadycog.app.desk.Desk;
+import steadycog.app.look.Kept;
 import steadycog.app.look.Later;
 import steadycog.app.look.Look;
 import steadycog.app.look.Sign;
@@ -67,32 +71,32 @@ final class DrivePanel extends VBox {
   }
 
   private void show() {
-    getChildren().clear();
-    desk.bench().map(Bench::study).ifPresent(this::fill);
-    setVisible(!getChildren().isEmpty());
-    setManaged(isVisible());
+    List<Node> now = new ArrayList<>();
+    desk.bench().map(Bench::study).ifPresent(study -> fill(now, study));
+    Kept.show(this, now);
+    Look.show(this, !now.isEmpty());
   }
 
-  private void fill(Study study) {
+  private void fill(List<Node> now, Study study) {
     for (Part part : study.train().parts()) {
       switch (part) {
         case Cycloidal drive -> {
-          addArrangements("Take it off at the disc or at the ring: they differ by one", part);
-          addCreep(study, drive);
-          addSizes(drive);
+          addArrangements(now, "Take it off at the disc or at the ring: they differ by one", part);
+          addCreep(now, study, drive);
+          addSizes(now, drive);
         }
         case StrainWave drive -> {
-          addArrangements("A nominal ratio holds for one mounting only", part);
-          addNominal(drive);
-          addCreep(study, drive);
-          getChildren().add(exaggeration);
+          addArrangements(now, "A nominal ratio holds for one mounting only", part);
+          addNominal(now, drive);
+          addCreep(now, study, drive);
+          now.add(exaggeration);
         }
         case Parallel _, Planetary _, Bevel _, Differential _, Shaft _ -> {}
       }
     }
   }
 
-  private void addArrangements(String title, Part part) {
+  private static void addArrangements(List<Node> now, String title, Part part) {
     PanelTable table = new PanelTable();
     table.row(
         new Label(""),
@@ -107,35 +111,38 @@ final class DrivePanel extends VBox {
           PanelTable.figure(Sign.number(360 / i.doubleValue()) + "\u00b0"),
           PanelTable.figure(Sign.exact(i.abs()) + " t"));
     }
-    getChildren().addAll(Look.label(title, "caption"), table);
+    now.add(Look.label(title, "caption"));
+    now.add(table);
   }
 
   private static String way(Ratio ratio) {
     return ratio.sameDirection() ? "  same" : "  opposite";
   }
 
-  private void addNominal(StrainWave drive) {
+  private static void addNominal(List<Node> now, StrainWave drive) {
     BigFraction nominal = BigFraction.of(drive.flex(), drive.difference());
     add(
+        now,
         "Nominal "
             + Sign.exact(nominal)
             + " = teeth of the flexspline over the difference: makers usually mean the circular"
             + " spline held and the flexspline taken off, opposite. Mounted the other way round it"
             + " is one more, same direction.");
     add(
+        now,
         drive.sizes().mount() == StrainWave.Mount.CUP
             ? "Cup: closed to a shaft, the shorter mount. A hat has the same ratio."
             : "Hat: flange outwards, a large bore through the middle. A cup has the same ratio.");
   }
 
   /** How far teeth have crept past each other, in words that can be counted. */
-  private void addCreep(Study study, Part part) {
+  private static void addCreep(List<Node> now, Study study, Part part) {
     Creep creep = Creep.of(part).orElseThrow();
     boolean driven = study.motion().turnsPerInputTurn(creep.fast()).isPresent();
-    add(creep.words() + (driven ? "" : " Drive something to see it."));
+    add(now, creep.words() + (driven ? "" : " Drive something to see it."));
   }
 
-  private void addSizes(Cycloidal drive) {
+  private void addSizes(List<Node> now, Cycloidal drive) {
     CycloidGeometry geometry = new CycloidGeometry(drive);
     double unit = desk.preferences().length().inBase();
     String symbol = desk.preferences().length().symbol();
@@ -156,17 +163,17 @@ final class DrivePanel extends VBox {
         new Label("their circle, bore"),
         PanelTable.figure(length(2 * geometry.outputCircleRadius() / unit)),
         PanelTable.figure(length(2 * geometry.boreRadius() / unit)));
-    getChildren()
-        .addAll(Look.label("Sizes in " + symbol + ", stated or by proportion", "caption"), table);
+    now.add(Look.label("Sizes in " + symbol + ", stated or by proportion", "caption"));
+    now.add(table);
   }
 
   private static String length(double value) {
     return String.format(java.util.Locale.ROOT, "%.3g", value);
   }
 
-  private void add(String words) {
+  private static void add(List<Node> now, String words) {
     Label label = new Label(words);
     label.setWrapText(true);
-    getChildren().add(label);
+    now.add(label);
   }
 }

@@ -1,13 +1,16 @@
 package steadycog.app.ledger;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.layout.VBox;
 import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.app.desk.Bench;
 import steadycog.app.desk.Desk;
+import steadycog.app.look.Kept;
 import steadycog.app.look.Later;
 import steadycog.app.look.Look;
 import steadycog.app.look.Sign;
@@ -37,10 +40,10 @@ final class EpicyclicPanel extends VBox {
   private void show(Desk desk) {
     Optional<Study> study = desk.bench().map(Bench::study);
     Optional<EpicyclicWorking> working = study.flatMap(Study::epicyclicWorking);
-    setVisible(working.isPresent());
-    setManaged(working.isPresent());
-    getChildren().clear();
-    working.ifPresent(found -> fill(found, bodies(study.orElseThrow().train())));
+    List<Node> now = new ArrayList<>();
+    working.ifPresent(found -> fill(now, found, bodies(study.orElseThrow().train())));
+    Kept.show(this, now);
+    Look.show(this, working.isPresent());
   }
 
   /** The members, each body once. */
@@ -51,8 +54,8 @@ final class EpicyclicPanel extends VBox {
         .toList();
   }
 
-  private void fill(EpicyclicWorking working, List<MemberId> members) {
-    getChildren().add(Look.label("The working, for one turn of the input, three ways", "caption"));
+  private static void fill(List<Node> now, EpicyclicWorking working, List<MemberId> members) {
+    now.add(Look.label("The working, for one turn of the input, three ways", "caption"));
     PanelTable results = new PanelTable();
     results.row(
         new Label(""),
@@ -66,18 +69,17 @@ final class EpicyclicPanel extends VBox {
           PanelTable.figure(Sign.exact(Known.in(working.table().turns(), id))),
           PanelTable.figure(Sign.exact(Known.in(working.pitchLine().turns(), id))));
     }
-    getChildren()
-        .addAll(
-            results,
-            working.agrees()
-                ? Look.label("All three agree with the solver exactly.", "agrees")
-                : Look.label("They do not agree: please report this train.", "bad-word"));
-    addRelative(working.relative());
-    addTable(working.table(), members);
-    addPitchLine(working.pitchLine());
+    now.add(results);
+    now.add(
+        working.agrees()
+            ? Look.label("All three agree with the solver exactly.", "agrees")
+            : Look.label("They do not agree: please report this train.", "bad-word"));
+    addRelative(now, working.relative());
+    addTable(now, working.table(), members);
+    addPitchLine(now, working.pitchLine());
   }
 
-  private void addRelative(RelativeMotion relative) {
+  private static void addRelative(List<Node> now, RelativeMotion relative) {
     String first = Sign.shortName(relative.first());
     String last = Sign.shortName(relative.last());
     String carrier = Sign.shortName(relative.carrier());
@@ -103,8 +105,8 @@ final class EpicyclicPanel extends VBox {
             + bracketed(Known.in(relative.turns(), relative.carrier()))
             + ") = "
             + Sign.exact(relative.basic());
-    getChildren()
-        .addAll(Look.label("Relative motion", "caption"), wrapped(general), wrapped(filled));
+    now.addAll(
+        List.of(Look.label("Relative motion", "caption"), wrapped(general), wrapped(filled)));
   }
 
   private static String turns(RelativeMotion relative, MemberId id) {
@@ -115,7 +117,7 @@ final class EpicyclicPanel extends VBox {
     return value.signum() < 0 ? "(" + Sign.exact(value) + ")" : Sign.exact(value);
   }
 
-  private void addTable(TurnTable table, List<MemberId> members) {
+  private static void addTable(List<Node> now, TurnTable table, List<MemberId> members) {
     PanelTable grid = new PanelTable();
     grid.row(
         new Label(""),
@@ -129,10 +131,11 @@ final class EpicyclicPanel extends VBox {
           PanelTable.figure(Sign.exact(Known.in(table.apart(), id))),
           Look.styled(PanelTable.figure(Sign.exact(Known.in(table.turns(), id))), "product"));
     }
-    getChildren().addAll(Look.label("Turn table", "caption"), grid);
+    now.add(Look.label("Turn table", "caption"));
+    now.add(grid);
   }
 
-  private void addPitchLine(PitchLine line) {
+  private static void addPitchLine(List<Node> now, PitchLine line) {
     String points =
         line.points().stream()
             .map(
@@ -149,10 +152,8 @@ final class EpicyclicPanel extends VBox {
             .map(point -> "  Nothing moves at the " + Sign.shortName(point.member()) + ".")
             .findFirst()
             .orElse("");
-    getChildren()
-        .addAll(
-            Look.label("Pitch lines: radius r in modules, v = r \u00d7 turns", "caption"),
-            wrapped(points + "." + rest));
+    now.add(Look.label("Pitch lines: radius r in modules, v = r \u00d7 turns", "caption"));
+    now.add(wrapped(points + "." + rest));
   }
 
   private static Label wrapped(String text) {

@@ -1,9 +1,11 @@
 package steadycog.app.ledger;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.Tooltip;
@@ -15,6 +17,7 @@ import steadycog.app.desk.CureWork.Proposal;
 import steadycog.app.desk.Desk;
 import steadycog.app.look.Flow;
 import steadycog.app.look.Icon;
+import steadycog.app.look.Kept;
 import steadycog.app.look.Later;
 import steadycog.app.look.Look;
 import steadycog.app.look.Sign;
@@ -113,7 +116,7 @@ public final class FindingsBar extends VBox {
   }
 
   private void showCounts(List<Finding> all) {
-    counts.getChildren().clear();
+    List<Node> signs = new ArrayList<>();
     for (Severity severity : List.of(Severity.ERROR, Severity.WARNING, Severity.NOTE)) {
       long many = all.stream().filter(finding -> finding.severity() == severity).count();
       if (many > 0) {
@@ -121,12 +124,13 @@ public final class FindingsBar extends VBox {
         count.setAlignment(Pos.CENTER_LEFT);
         count.getStyleClass().addAll("verdict-sign", severity.word());
         count.setAccessibleText(many + " of " + severity.word());
-        counts.getChildren().add(count);
+        signs.add(count);
       }
     }
     if (all.isEmpty()) {
-      counts.getChildren().add(Look.styled(Icon.SOUND.node(), "verdict-sign", "ok"));
+      signs.add(Look.styled(Icon.SOUND.node(), "verdict-sign", "ok"));
     }
+    Kept.show(counts, signs);
     worst.setText(
         all.stream()
             .findFirst()

@@ -2,6 +2,7 @@ package steadycog.app.ledger;
 
 import java.util.List;
 import java.util.Locale;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.Tooltip;
@@ -9,6 +10,7 @@ import javafx.scene.layout.VBox;
 import steadycog.app.desk.Bench;
 import steadycog.app.desk.Desk;
 import steadycog.app.look.EachWayWords;
+import steadycog.app.look.Kept;
 import steadycog.app.look.Later;
 import steadycog.app.look.Look;
 import steadycog.app.look.Sign;
@@ -33,12 +35,11 @@ final class KindPanel extends VBox {
 
   private void show() {
     List<KindChoice> kinds = desk.bench().map(Bench::study).map(Study::kinds).orElse(List.of());
-    setVisible(!kinds.isEmpty());
-    setManaged(!kinds.isEmpty());
-    getChildren().clear();
-    if (kinds.isEmpty()) {
-      return;
-    }
+    Look.show(this, !kinds.isEmpty());
+    Kept.show(this, kinds.isEmpty() ? List.of() : lines(kinds));
+  }
+
+  private List<Node> lines(List<KindChoice> kinds) {
     PanelTable table = new PanelTable();
     table.row(
         new Label(""),
@@ -67,9 +68,8 @@ final class KindPanel extends VBox {
           PanelTable.figure(one.kind().backlash()),
           cell);
     }
-    getChildren()
-        .addAll(
-            Look.label("Which kind? The same ratio, input and output in line", "caption"), table);
+    return List.of(
+        Look.label("Which kind? The same ratio, input and output in line", "caption"), table);
   }
 
   private static String percent(double share) {

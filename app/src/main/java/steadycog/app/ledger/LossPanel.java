@@ -56,6 +56,9 @@ final class LossPanel extends VBox {
   private List<TextField> shares = List.of();
   private List<Mesh> shown = List.of();
 
+  /** What there is a row for. */
+  private List<String> named = List.of();
+
   LossPanel(Desk desk) {
     this.desk = desk;
     getStyleClass().addAll("panel", "working");
@@ -127,8 +130,10 @@ final class LossPanel extends VBox {
       practices.get(k).setSelected(on && losses.friction().isEmpty());
     }
     Typed.show(friction, losses.friction().map(Exact::plain).orElse(""));
-    if (!study.train().meshes().equals(shown)) {
-      shown = study.train().meshes();
+    shown = study.train().meshes();
+    List<String> names = shown.stream().map(Sign::mesh).toList();
+    if (!names.equals(named)) {
+      named = names;
       makeRows();
     }
     for (int k = 0; k < shown.size(); k++) {

@@ -21,13 +21,20 @@ import steadycog.train.Pitch;
 /** The box round this train and round other arrangements of the same ratio. */
 final class RoomPanel extends VBox {
   private final Desk desk;
+  private final Label title = Look.label("", "caption");
   private final TextField module;
+  private final RoomTable table;
 
   RoomPanel(Desk desk) {
     this.desk = desk;
     getStyleClass().addAll("panel", "working");
     setId("room");
+    title.setTooltip(new Tooltip("The box round all wheels as laid out"));
     module = moduleField();
+    HBox head = new HBox(10, title, module);
+    head.setAlignment(Pos.BASELINE_LEFT);
+    table = new RoomTable(desk);
+    getChildren().addAll(head, table);
     Later later = Later.whenQuiet(this::show);
     desk.benchProperty().addListener(o -> later.ask());
     desk.preferencesProperty().addListener(o -> show());
@@ -36,26 +43,16 @@ final class RoomPanel extends VBox {
 
   private void show() {
     List<Room> rooms = desk.bench().map(Bench::study).map(s -> s.rooms()).orElse(List.of());
-    setVisible(!rooms.isEmpty());
-    setManaged(!rooms.isEmpty());
-    getChildren().clear();
+    Look.show(this, !rooms.isEmpty());
     if (rooms.isEmpty()) {
       return;
     }
     Optional<Pitch> pitch = desk.bench().flatMap(b -> b.card().train().pitch());
     Unit unit = desk.preferences().length();
     double scale = pitch.map(p -> p.moduleMm().doubleValue() / unit.inBase()).orElse(1.0);
-    Label title =
-        Look.label(
-            "Room for the same ratio, in " + (pitch.isPresent() ? unit.symbol() : "modules"),
-            "caption");
-    title.setTooltip(new Tooltip("The box round all wheels as laid out"));
+    title.setText("Room for the same ratio, in " + (pitch.isPresent() ? unit.symbol() : "modules"));
     module.setText(pitch.map(Pitch::statement).orElse(""));
-    HBox head = new HBox(10, title, module);
-    head.setAlignment(Pos.BASELINE_LEFT);
-    RoomTable table = new RoomTable(desk);
     table.show(rooms, scale);
-    getChildren().addAll(head, table);
   }
 
   /** The size of teeth, to type over. */

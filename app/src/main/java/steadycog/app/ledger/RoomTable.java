@@ -8,6 +8,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.GridPane;
 import steadycog.app.desk.Desk;
+import steadycog.app.look.Kept;
 import steadycog.app.look.Look;
 import steadycog.number.Figures;
 import steadycog.study.Room;
@@ -27,15 +28,16 @@ public final class RoomTable extends GridPane {
    * @param scale of a module in the unit of lengths
    */
   public void show(List<Room> rooms, double scale) {
-    getChildren().clear();
-    addRow(0, head(""), head("wheels"), head("deep"), head("box"), head("area"), head(""));
+    GridPane now = new GridPane();
+    now.addRow(0, head(""), head("wheels"), head("deep"), head("box"), head("area"), head(""));
     for (int k = 0; k < rooms.size(); k++) {
-      addRoom(k + 1, rooms.get(k), rooms.getFirst().area(), scale);
+      addRoom(now, k + 1, rooms.get(k), rooms.getFirst().area(), scale);
     }
+    Kept.show(this, now.getChildren());
   }
 
-  private void addRoom(int row, Room room, double own, double scale) {
-    addRow(
+  private void addRoom(GridPane now, int row, Room room, double own, double scale) {
+    now.addRow(
         row,
         new Label(words(room.kind())),
         figure(Integer.toString(room.wheels())),
@@ -46,7 +48,7 @@ public final class RoomTable extends GridPane {
       Button look = Look.styled(new Button("try it"), "cure");
       look.setTooltip(new Tooltip("Put this arrangement on the bench as a train of its own"));
       look.setOnAction(e -> desk.trains().tryVariant(words(room.kind()), room.train()));
-      add(look, 5, row);
+      now.add(look, 5, row);
     }
   }
 

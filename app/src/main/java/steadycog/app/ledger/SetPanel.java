@@ -1,12 +1,16 @@
 package steadycog.app.ledger;
 
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
+import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.VBox;
 import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.app.desk.Bench;
 import steadycog.app.desk.Desk;
+import steadycog.app.look.Kept;
 import steadycog.app.look.Later;
 import steadycog.app.look.Look;
 import steadycog.app.look.Sign;
@@ -33,24 +37,24 @@ final class SetPanel extends VBox {
   }
 
   private void show() {
-    getChildren().clear();
-    desk.bench().map(Bench::study).ifPresent(this::fill);
-    setVisible(!getChildren().isEmpty());
-    setManaged(isVisible());
+    List<Node> now = new ArrayList<>();
+    desk.bench().map(Bench::study).ifPresent(study -> fill(now, study));
+    Kept.show(this, now);
+    Look.show(this, !now.isEmpty());
   }
 
-  private void fill(Study study) {
+  private void fill(List<Node> now, Study study) {
     for (Planetary set : study.train().parts(Planetary.class)) {
-      addTurns(study, set);
+      addTurns(now, study, set);
       for (int row = 0; row < set.rows().size() && set.count() > 1; row++) {
         if (new PlanetPlaces(set).sum(row).isPresent()) {
-          addThumbRules(set, row);
+          addThumbRules(now, set, row);
         }
       }
     }
   }
 
-  private void addTurns(Study study, Planetary set) {
+  private void addTurns(List<Node> now, Study study, Planetary set) {
     Optional<BigFraction> known = study.motion().turnsPerInputTurn(set.planetIds().getFirst());
     if (known.isEmpty()) {
       return;
@@ -78,12 +82,13 @@ final class SetPanel extends VBox {
           PanelTable.figure(Sign.turns(onPin)),
           speed(study.relativeToCarrier(planet), unit));
     }
-    getChildren().addAll(Look.label("Planets, for one turn of the input", "caption"), table);
-    addPasses(study, set);
+    now.add(Look.label("Planets, for one turn of the input", "caption"));
+    now.add(table);
+    now.add(passes(study, set));
   }
 
   /** How often a tool or a certain tooth of a planet comes by. */
-  private void addPasses(Study study, Planetary set) {
+  private static Label passes(Study study, Planetary set) {
     BigFraction each =
         study.motion().turnsPerInputTurn(set.planetIds().getLast()).orElseThrow().abs();
     Optional<Integer> edges =
@@ -98,7 +103,7 @@ final class SetPanel extends VBox {
     Label passes =
         Look.label(tool + " passes " + count(one, 1) + " an input turn" + all + ".", "soft");
     passes.setWrapText(true);
-    getChildren().add(passes);
+    return passes;
   }
 
   private static String count(BigFraction each, int planets) {
@@ -116,7 +121,7 @@ final class SetPanel extends VBox {
   }
 
   /** What people say decides, and whether this set passes by it. */
-  private void addThumbRules(Planetary set, int row) {
+  private static void addThumbRules(List<Node> now, Planetary set, int row) {
     int sun = set.rows().get(row).sun().orElseThrow().count();
     int ring = set.rows().get(row).ring().orElseThrow().count();
     int n = set.count();
@@ -130,8 +135,8 @@ final class SetPanel extends VBox {
         "(R \u2212 S) / N",
         Exact.of(ring - sun, n),
         pairs ? "this decides" : "rule of thumb");
-    getChildren()
-        .addAll(Look.label("Do " + n + " planets go in, equally spaced?", "caption"), table);
+    now.add(Look.label("Do " + n + " planets go in, equally spaced?", "caption"));
+    now.add(table);
     if (!pairs) {
       boolean goes = (sun + ring) % n == 0;
       boolean misleads = (ring % n == 0) != goes || ((ring - sun) % n == 0) != goes;
@@ -142,7 +147,7 @@ final class SetPanel extends VBox {
                   : "Here the rules of thumb agree; they need not, only S + R counts.",
               misleads ? "warned" : "soft");
       note.setWrapText(true);
-      getChildren().add(note);
+      now.add(note);
     }
   }
 

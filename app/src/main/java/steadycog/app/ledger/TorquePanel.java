@@ -1,12 +1,15 @@
 package steadycog.app.ledger;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.layout.VBox;
 import org.apache.commons.numbers.fraction.BigFraction;
 import steadycog.app.desk.Bench;
 import steadycog.app.desk.Desk;
+import steadycog.app.look.Kept;
 import steadycog.app.look.Later;
 import steadycog.app.look.Look;
 import steadycog.app.look.Sign;
@@ -36,12 +39,11 @@ final class TorquePanel extends VBox {
             .map(Bench::study)
             .flatMap(Study::torqueWorking)
             .filter(found -> !found.steps().isEmpty());
-    getChildren().clear();
     Look.show(this, working.isPresent());
-    working.ifPresent(this::fill);
+    Kept.show(this, working.map(this::lines).orElse(List.of()));
   }
 
-  private void fill(TorqueWorking working) {
+  private List<Node> lines(TorqueWorking working) {
     PanelTable meshes = new PanelTable();
     meshes.row(
         new Label(""),
@@ -71,14 +73,12 @@ final class TorquePanel extends VBox {
         balances.getChildren().add(line);
       }
     }
-    getChildren()
-        .addAll(
-            Look.label(
-                "Where the torques come from, in " + desk.preferences().torque().symbol(),
-                "caption"),
-            meshes,
-            Look.label("On every member they sum to nothing", "caption"),
-            balances);
+    return List.of(
+        Look.label(
+            "Where the torques come from, in " + desk.preferences().torque().symbol(), "caption"),
+        meshes,
+        Look.label("On every member they sum to nothing", "caption"),
+        balances);
   }
 
   private String number(BigFraction torque) {

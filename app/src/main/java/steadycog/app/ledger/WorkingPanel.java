@@ -1,13 +1,14 @@
 package steadycog.app.ledger;
 
+import java.util.List;
 import java.util.Optional;
-import javafx.geometry.HPos;
+import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.Tooltip;
-import javafx.scene.layout.GridPane;
 import javafx.scene.layout.VBox;
 import steadycog.app.desk.Bench;
 import steadycog.app.desk.Desk;
+import steadycog.app.look.Kept;
 import steadycog.app.look.Later;
 import steadycog.app.look.Look;
 import steadycog.app.look.Sign;
@@ -32,29 +33,26 @@ final class WorkingPanel extends VBox {
 
   private void show(Desk desk) {
     Optional<Working> working = desk.bench().map(Bench::study).flatMap(Study::working);
-    setVisible(working.isPresent());
-    setManaged(working.isPresent());
-    getChildren().clear();
-    working.ifPresent(found -> fill(found, desk.preferences().trainValueLeads()));
+    Look.show(this, working.isPresent());
+    boolean trainValue = desk.preferences().trainValueLeads();
+    Kept.show(this, working.map(found -> lines(found, trainValue)).orElse(List.of()));
   }
 
-  private void fill(Working working, boolean trainValue) {
-    getChildren().add(Look.label("The working, mesh by mesh", "caption"));
-    GridPane table = new GridPane(14, 2);
-    table.addRow(
-        0,
-        head("driver, driven", ""),
-        head(
+  private static List<Node> lines(Working working, boolean trainValue) {
+    PanelTable table = new PanelTable();
+    table.row(
+        Look.label("driver, driven", "ledger-head"),
+        PanelTable.head(
             "driven / driver",
             "Teeth of the driven wheel over teeth of the driver: i of the stage"),
-        head("so far", "The product of the stages up to here"),
-        head("teeth past", "Teeth that pass this mesh in one input turn, counted on either wheel"));
-    for (int k = 0; k < working.steps().size(); k++) {
-      addStep(table, k + 1, working.steps().get(k), trainValue);
-    }
+        PanelTable.head("so far", "The product of the stages up to here"),
+        PanelTable.head(
+            "teeth past", "Teeth that pass this mesh in one input turn, counted on either wheel"));
+    working.steps().forEach(step -> addStep(table, step, trainValue));
     Label product = Look.label(product(working, trainValue), "product");
     product.setWrapText(true);
-    getChildren().addAll(table, product, verdict(working));
+    return List.of(
+        Look.label("The working, mesh by mesh", "caption"), table, product, verdict(working));
   }
 
   private static Label verdict(Working working) {
@@ -63,14 +61,13 @@ final class WorkingPanel extends VBox {
         : Look.label("Does not agree with the solver: other paths take part.", "bad-word");
   }
 
-  private static void addStep(GridPane table, int row, Step step, boolean trainValue) {
+  private static void addStep(PanelTable table, Step step, boolean trainValue) {
     Label pair =
         new Label(
             wheel(step.driver(), step.driverWheel())
                 + "  \u2192  "
                 + wheel(step.driven(), step.drivenWheel())
                 + (step.idler() ? "   (idler)" : ""));
-    pair.setMinWidth(USE_PREF_SIZE);
     if (step.idler()) {
       pair.setTooltip(
           new Tooltip(
@@ -84,12 +81,11 @@ final class WorkingPanel extends VBox {
             + (step.driverTeeth().equals(step.drivenTeeth())
                 ? ""
                 : " \u2260 " + Sign.exact(step.drivenTeeth()));
-    table.addRow(
-        row,
+    table.row(
         pair,
-        figure(stage(step, trainValue)),
-        figure(Sign.exact(trainValue ? step.running().reciprocal() : step.running())),
-        figure(both));
+        PanelTable.figure(stage(step, trainValue)),
+        PanelTable.figure(Sign.exact(trainValue ? step.running().reciprocal() : step.running())),
+        PanelTable.figure(both));
   }
 
   private static String product(Working working, boolean trainValue) {
@@ -107,21 +103,5 @@ final class WorkingPanel extends VBox {
 
   private static String wheel(MemberId id, Teeth teeth) {
     return Sign.shortName(id) + Sign.THIN + Sign.THIN + teeth;
-  }
-
-  private static Label head(String text, String help) {
-    Label label = Look.label(text, "ledger-head");
-    if (!help.isEmpty()) {
-      label.setTooltip(new Tooltip(help));
-      GridPane.setHalignment(label, HPos.RIGHT);
-    }
-    return label;
-  }
-
-  private static Label figure(String text) {
-    Label label = new Label(text);
-    label.setMinWidth(USE_PREF_SIZE);
-    GridPane.setHalignment(label, HPos.RIGHT);
-    return label;
   }
 }
