@@ -95,8 +95,11 @@ final class TrainCard extends ToggleButton {
     Optional<Study> study = known.map(Bench::study);
     ratio.setText(known.map(this::gives).orElse(Sign.DASH));
     Severity worst = worst(sheet, study);
-    verdict.show(worst == Severity.OK ? Icon.SOUND : Icon.of(worst));
-    verdict.getStyleClass().setAll("verdict-sign", "corner", worst.word());
+    List<String> look = List.of("verdict-sign", "corner", worst.word());
+    if (!verdict.getStyleClass().equals(look)) {
+      verdict.show(worst == Severity.OK ? Icon.SOUND : Icon.of(worst));
+      verdict.getStyleClass().setAll(look);
+    }
     String told = told(sheet, study, worst);
     tip.setText(sheet.name() + "\n" + ratio.getText() + "\n" + told + "\n(twice to rename)");
     setAccessibleText(sheet.name() + ", " + ratio.getText() + ", " + told);

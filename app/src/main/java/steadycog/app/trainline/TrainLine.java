@@ -97,7 +97,7 @@ public final class TrainLine extends VBox {
                 desk.train().type(closed(now));
               }
             });
-    text.totalHeightEstimateProperty().addListener(o -> Platform.runLater(this::settle));
+    text.totalHeightEstimateProperty().addListener(o -> Platform.runLater(this::settleText));
     text.addEventFilter(KeyEvent.KEY_PRESSED, this::leaveByTab);
     text.focusedProperty().addListener((o, was, is) -> showProblems());
     text.focusedProperty().addListener((o, was, is) -> leave(is));
@@ -106,6 +106,8 @@ public final class TrainLine extends VBox {
     desk.problemsProperty().addListener(o -> showProblems());
     desk.inViewProperty().addListener((o, old, now) -> showNotes(!notes.getText().isEmpty()));
     notes.fontProperty().addListener(o -> Platform.runLater(this::settle));
+    notes.textProperty().addListener(o -> Platform.runLater(this::settleNotes));
+    notes.widthProperty().addListener(o -> Platform.runLater(this::settleNotes));
     sceneProperty()
         .flatMap(Scene::heightProperty)
         .addListener((o, old, now) -> Platform.runLater(this::settle));
@@ -300,23 +302,30 @@ public final class TrainLine extends VBox {
 
   /** After the text has been laid out: as many rows as it takes. */
   private void settle() {
-    double most = getScene() == null ? 0 : getScene().getHeight() * MOST_SHARE;
-    double row = notes.getFont().getSize() * LINE;
-    double least = FEWEST_ROWS * row;
-    double wanted = text.getLength() == 0 ? least : text.getTotalHeightEstimate();
-    field.setPrefHeight(
-        Math.max(least, Math.min(Math.max(least, wanted), most - PADDING)) + PADDING);
-    settleNotes(MOST_NOTE_ROWS * row + PADDING);
+    settleText();
+    settleNotes();
   }
 
-  private void settleNotes(double most) {
+  private void settleText() {
+    double room = getScene() == null ? 0 : getScene().getHeight() * MOST_SHARE - PADDING;
+    double least = FEWEST_ROWS * row();
+    double wanted = text.getLength() == 0 ? least : text.getTotalHeightEstimate();
+    field.setPrefHeight(Math.max(least, Math.min(Math.max(least, wanted), room)) + PADDING);
+  }
+
+  private double row() {
+    return notes.getFont().getSize() * LINE;
+  }
+
+  private void settleNotes() {
+    double most = MOST_NOTE_ROWS * row();
     notes.applyCss();
     notes.layout();
     if (notes.getSkin() instanceof TextAreaSkin skin && !notes.getText().isEmpty()) {
       Rectangle2D first = skin.getCharacterBounds(0);
       Rectangle2D last = skin.getCharacterBounds(notes.getLength() - 1);
       double wanted = last.getMaxY() - first.getMinY();
-      notes.setPrefHeight(Math.min(Math.max(first.getHeight(), wanted), most - PADDING) + PADDING);
+      notes.setPrefHeight(Math.min(Math.max(first.getHeight(), wanted), most) + PADDING);
     } else {
       notes.setPrefHeight(USE_COMPUTED_SIZE);
     }
