@@ -43,9 +43,9 @@ public record Train(
     requireNames(parts);
     Set<MemberId> known = new LinkedHashSet<>();
     parts.forEach(part -> part.members().forEach(member -> known.add(member.id())));
-    joins.forEach(join -> requireKnown(known, join.a(), join.b()));
-    coaxials.forEach(pair -> requireKnown(known, pair.a(), pair.b()));
-    places.forEach(place -> requireKnown(known, place.member()));
+    joins.forEach(join -> requireKnown(known, List.of(join.a(), join.b())));
+    coaxials.forEach(pair -> requireKnown(known, List.of(pair.a(), pair.b())));
+    places.forEach(place -> requireKnown(known, List.of(place.member())));
     requireKnown(known, roles.members());
     for (State state : shifts.states()) {
       requireKnown(known, together(roles, state).members());
@@ -114,10 +114,6 @@ public record Train(
         throw new IllegalArgumentException("two parts named " + part.name());
       }
     }
-  }
-
-  private static void requireKnown(Set<MemberId> known, MemberId... members) {
-    requireKnown(known, List.of(members));
   }
 
   private static void requireKnown(Set<MemberId> known, List<MemberId> members) {
