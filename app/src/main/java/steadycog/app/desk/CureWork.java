@@ -17,7 +17,7 @@ import steadycog.cure.PutRight.Outcome;
  */
 public final class CureWork {
   /** Typing and dragging go on for so long before cures are looked for. */
-  private static final long QUIET_MS = 150;
+  private static final long QUIET_MS = 60;
 
   /** Pieces are put together only of what stays in view so long: it takes a core for a while. */
   private static final long PROOF_QUIET_MS = 400;
