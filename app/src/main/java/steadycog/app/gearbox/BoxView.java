@@ -10,6 +10,7 @@ import java.util.function.Consumer;
 import java.util.function.ToIntFunction;
 import javafx.geometry.VPos;
 import javafx.scene.AccessibleRole;
+import javafx.scene.Scene;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.image.Image;
@@ -21,6 +22,7 @@ import javafx.scene.shape.Rectangle;
 import javafx.scene.text.Font;
 import javafx.scene.text.Text;
 import javafx.scene.text.TextAlignment;
+import javafx.stage.Window;
 import steadycog.app.look.Look;
 import steadycog.gearbox.Component;
 import steadycog.gearbox.Exploded;
@@ -142,7 +144,11 @@ final class BoxView extends Pane {
 
   /** The same at a fraction of the cost: in pixels of the screen, without smoothing. */
   private Image quick(List<Mark> marks) {
-    double fine = getScene().getWindow().getOutputScaleX();
+    double fine =
+        Optional.ofNullable(getScene())
+            .map(Scene::getWindow)
+            .map(Window::getOutputScaleX)
+            .orElse(1.0);
     Raster raster =
         new Raster((int) Math.ceil(fine * getWidth()), (int) Math.ceil(fine * getHeight()));
     for (Mark mark : marks) {
