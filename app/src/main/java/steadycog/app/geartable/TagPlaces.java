@@ -44,7 +44,9 @@ final class TagPlaces {
     <T> double into(List<T> all, ToDoubleBiFunction<Box, T> into) {
       double most = 0;
       for (T one : all) {
-        most = Math.max(most, into.applyAsDouble(this, one));
+        double here = into.applyAsDouble(this, one);
+        // Not so of what is nowhere, as empty groups are.
+        most = here > most ? here : most;
       }
       return most;
     }

@@ -82,6 +82,17 @@ class TagPlacesTest {
         Optional.empty(), new TagPlaces(new Box(300, 300, 50, 10), box -> 0).outside(ends, NAME));
   }
 
+  /** Bounds of what is empty are no numbers: it covers nothing, and uncovers nothing either. */
+  @Test
+  void whatIsNowhereCoversNothing() {
+    Box nowhere = new Box(Double.NaN, Double.NaN, Double.NaN, Double.NaN);
+    Box here = new Box(300, 300, 20, 20);
+    for (List<Box> drawn : List.of(List.of(here, nowhere), List.of(nowhere, here))) {
+      assertTrue(new Box(305, 300, 60, 18).into(drawn, Box::into) > 0);
+    }
+    assertEquals(0, NAME.into(List.of(nowhere), Box::into));
+  }
+
   @ParameterizedTest
   @CsvSource({
     "0, 0, 10, 10, true",
