@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.Comparator;
 import java.util.HashMap;
+import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -71,7 +72,7 @@ public final class Assembly {
   private final List<Body> bodies = new ArrayList<>();
   private final Map<Piece, String> unmade = new LinkedHashMap<>();
   private final List<Piece> bevels = new ArrayList<>();
-  private final Map<Region, Shape> shapes = new HashMap<>();
+  private final IdentityHashMap<Region, Shape> shapes = new IdentityHashMap<>();
 
   private Assembly(Train train, FreeMotion motion) {
     this.train = train;
@@ -290,7 +291,8 @@ public final class Assembly {
           double from = Math.max(a.stand.z() + one.from(), b.stand.z() + two.from());
           double to = Math.min(a.stand.z() + one.to(), b.stand.z() + two.to());
           if (to - from > TOUCH) {
-            Depth depth = Shape.of(shape(a, i, choice), atA, shape(b, j, choice), atB, enough);
+            Depth depth =
+                Shape.of(shape(a, i, choice), atA, shape(b, j, choice), atB, tolerance(), enough);
             if (depth.mm() > tolerance()) {
               double radius = Math.hypot(depth.x() - atA.x(), depth.y() - atA.y());
               worst.merge(

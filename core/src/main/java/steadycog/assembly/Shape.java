@@ -1,13 +1,11 @@
 package steadycog.assembly;
 
-import org.locationtech.jts.algorithm.locate.IndexedPointInAreaLocator;
-import org.locationtech.jts.algorithm.locate.PointOnGeometryLocator;
 import org.locationtech.jts.densify.Densifier;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
-import org.locationtech.jts.geom.Location;
 import org.locationtech.jts.operation.distance.IndexedFacetDistance;
+import steadycog.number.Once;
 import steadycog.piece.Region;
 
 /** A region about its own axis, ready to be asked how deep points lie in its material. */
@@ -15,10 +13,10 @@ final class Shape {
   private static final GeometryFactory FACTORY = new GeometryFactory();
 
   private final Coordinate[] corners;
-  private final PointOnGeometryLocator locator;
-  private final IndexedFacetDistance boundary;
+  private final Once<IndexedFacetDistance> boundary;
   private final double inner;
   private final double outer;
+  private final Polar polar;
 
   /**
    * @param chord how far polygons may leave circles
@@ -27,19 +25,14 @@ final class Shape {
   Shape(Region region, double chord, double step) {
     Geometry area = region.area(chord);
     corners = Densifier.densify(area, step).getCoordinates();
-    locator = new IndexedPointInAreaLocator(area);
-    boundary = new IndexedFacetDistance(area.getBoundary());
-    Coordinate axis = new Coordinate(0, 0);
-    inner = area.isEmpty() ? 0 : locator.locate(axis) == Location.EXTERIOR ? distance(axis) : 0;
+    polar = new Polar(area);
+    boundary = Once.of(() -> new IndexedFacetDistance(area.getBoundary()));
+    inner = polar.isHollow() ? polar.nearest() : 0;
     double most = 0;
     for (Coordinate corner : corners) {
-      most = Math.max(most, Math.hypot(corner.x, corner.y));
+      most = Math.max(most, corner.x * corner.x + corner.y * corner.y);
     }
-    outer = most;
-  }
-
-  private double distance(Coordinate at) {
-    return boundary.distance(FACTORY.createPoint(at));
+    outer = Math.sqrt(most);
   }
 
   /** A place of a region: turned by {@code angle} about its axis, which stands at x, y. */
@@ -57,19 +50,22 @@ final class Shape {
   /**
    * The deepest that one of two regions reaches into the other.
    *
+   * @param none a depth up to which it is none
    * @param enough a depth beyond which nobody asks how deep
    */
-  static Depth of(Shape a, Place atA, Shape b, Place atB, double enough) {
+  static Depth of(Shape a, Place atA, Shape b, Place atB, double none, double enough) {
     double distance = Math.hypot(atA.x - atB.x, atA.y - atB.y);
     if (distance > a.outer + b.outer) {
       return Depth.NONE;
     }
-    Depth first = a.reach(atA, b, atB, enough);
-    return first.mm > enough ? first : first.or(b.reach(atB, a, atA, enough));
+    Depth first = a.reach(atA, b, atB, none, enough);
+    return first.mm > enough
+        ? first
+        : first.or(b.reach(atB, a, atA, Math.max(none, first.mm), enough));
   }
 
   /** How deep the corners of this region reach into {@code other}. */
-  private Depth reach(Place here, Shape other, Place there, double enough) {
+  private Depth reach(Place here, Shape other, Place there, double none, double enough) {
     double turn = here.angle - there.angle;
     double cos = Math.cos(turn);
     double sin = Math.sin(turn);
@@ -78,21 +74,18 @@ final class Shape {
     double dy = here.y - there.y;
     double mx = dx * Math.cos(back) - dy * Math.sin(back);
     double my = dx * Math.sin(back) + dy * Math.cos(back);
-    double least = other.inner * other.inner;
-    double most = other.outer * other.outer;
+    double from = other.inner * other.inner;
+    double to = other.outer * other.outer;
     Depth deepest = Depth.NONE;
     for (int k = 0; k < corners.length && deepest.mm <= enough; k++) {
       Coordinate corner = corners[k];
       double x = mx + corner.x * cos - corner.y * sin;
       double y = my + corner.x * sin + corner.y * cos;
       double squared = x * x + y * y;
-      if (squared <= least || squared >= most) {
-        continue;
-      }
-      Coordinate at = new Coordinate(x, y);
-      if (other.locator.locate(at) == Location.INTERIOR) {
-        double depth = other.distance(at);
-        if (depth > deepest.mm) {
+      double least = Math.max(none, deepest.mm);
+      if (squared > from && squared < to && other.polar.isInside(x, y, least)) {
+        double depth = other.boundary.get().distance(FACTORY.createPoint(new Coordinate(x, y)));
+        if (depth > least) {
           deepest =
               new Depth(
                   depth,
