@@ -16,7 +16,7 @@ final class Shape {
   private final Once<IndexedFacetDistance> boundary;
   private final double inner;
   private final double outer;
-  private final Polar polar;
+  private final SidesByDirection sides;
 
   /**
    * @param chord how far polygons may leave circles
@@ -25,9 +25,9 @@ final class Shape {
   Shape(Region region, double chord, double step) {
     Geometry area = region.area(chord);
     corners = Densifier.densify(area, step).getCoordinates();
-    polar = new Polar(area);
+    sides = new SidesByDirection(area);
     boundary = Once.of(() -> new IndexedFacetDistance(area.getBoundary()));
-    inner = polar.isHollow() ? polar.nearest() : 0;
+    inner = sides.isHollow() ? sides.nearest() : 0;
     double most = 0;
     for (Coordinate corner : corners) {
       most = Math.max(most, corner.x * corner.x + corner.y * corner.y);
@@ -83,7 +83,7 @@ final class Shape {
       double y = my + corner.x * sin + corner.y * cos;
       double squared = x * x + y * y;
       double least = Math.max(none, deepest.mm);
-      if (squared > from && squared < to && other.polar.isInside(x, y, least)) {
+      if (squared > from && squared < to && other.sides.isInside(x, y, least)) {
         double depth = other.boundary.get().distance(FACTORY.createPoint(new Coordinate(x, y)));
         if (depth > least) {
           deepest =

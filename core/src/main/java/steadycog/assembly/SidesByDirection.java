@@ -12,7 +12,7 @@ import org.locationtech.jts.geom.Geometry;
  * run round their axis: a direction has a few sides, and whether a point lies inside follows from
  * these alone. Cost of a question: about the sides in one of {@value #DIRECTIONS} directions.
  */
-final class Polar {
+final class SidesByDirection {
   private static final int DIRECTIONS = 4096;
 
   /** Nearer to the axis than this a side may be seen in any direction, mm. */
@@ -30,7 +30,7 @@ final class Polar {
   private final boolean hollow;
   private final double nearest;
 
-  Polar(Geometry area) {
+  SidesByDirection(Geometry area) {
     Geometry outlines = area.getBoundary();
     double least = Double.MAX_VALUE;
     for (int k = 0; k < outlines.getNumGeometries(); k++) {
@@ -40,7 +40,7 @@ final class Polar {
       }
     }
     nearest = least;
-    hollow = !isWithin(1, 0, 0);
+    hollow = !isWithin(direction(1, 0), 1, 0, 0);
   }
 
   /** Takes up a side, and returns how near it comes to the axis, mm. */
@@ -96,12 +96,11 @@ final class Polar {
         return false;
       }
     }
-    return (x == 0 && y == 0) ? !hollow : isWithin(x, y, 1);
+    return (x == 0 && y == 0) ? !hollow : isWithin(direction, x, y, 1);
   }
 
   /** Whether an odd number of sides is met on the way outwards from so many times x, y. */
-  private boolean isWithin(double x, double y, double times) {
-    int direction = direction(x, y);
+  private boolean isWithin(int direction, double x, double y, double times) {
     boolean in = false;
     for (int k = 0; k < count[direction]; k++) {
       Coordinate[] side = sides.get(seen[direction][k]);

@@ -19,25 +19,25 @@ import steadycog.shape.FaceLayout;
 import steadycog.train.Train;
 
 /** Inside by the sides in one direction, against a search among all sides. */
-class PolarTest {
+class SidesByDirectionTest {
   private static final GeometryFactory FACTORY = new GeometryFactory();
   private static final double LEAST = 0.01;
 
   private static void compare(Geometry area, Random random, int points) {
-    Polar polar = new Polar(area);
+    SidesByDirection sides = new SidesByDirection(area);
     Geometry outlines = area.getBoundary();
-    assertEquals(isIn(area, new Coordinate(0, 0)), !polar.isHollow(), () -> "at the axis: " + area);
+    assertEquals(isIn(area, new Coordinate(0, 0)), !sides.isHollow(), () -> "at the axis: " + area);
     assertEquals(
-        outlines.distance(FACTORY.createPoint(new Coordinate(0, 0))), polar.nearest(), 1e-9);
+        outlines.distance(FACTORY.createPoint(new Coordinate(0, 0))), sides.nearest(), 1e-9);
     double reach =
         Math.max(area.getEnvelopeInternal().getMaxX(), area.getEnvelopeInternal().getMaxY());
     for (int k = 0; k < points; k++) {
       Coordinate at =
           new Coordinate(random.nextDouble(-reach, reach), random.nextDouble(-reach, reach));
       boolean inside = isIn(area, at);
-      assertEquals(inside, polar.isInside(at.x, at.y, 0), () -> at + " in " + area);
+      assertEquals(inside, sides.isInside(at.x, at.y, 0), () -> at + " in " + area);
       // What is said to lie near a side does: other sides may be nearer yet.
-      if (inside && !polar.isInside(at.x, at.y, LEAST)) {
+      if (inside && !sides.isInside(at.x, at.y, LEAST)) {
         assertTrue(outlines.distance(FACTORY.createPoint(at)) <= LEAST);
       }
     }
