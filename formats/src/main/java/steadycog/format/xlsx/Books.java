@@ -6,8 +6,11 @@ import java.io.UncheckedIOException;
 import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
@@ -143,20 +146,22 @@ public final class Books {
       throws IOException {
     Worksheet sheet = book.newWorksheet(name);
     int columns = records.getFirst().size();
-    int[] widths = new int[columns];
-    for (int r = 0; r < records.size(); r++) {
-      for (int c = 0; c < records.get(r).size(); c++) {
+    int[] widths = records.getFirst().stream().mapToInt(String::length).toArray();
+    Set<Integer> numeric = new HashSet<>();
+    for (int r = 1; r < records.size(); r++) {
+      for (int c = 0; c < columns; c++) {
         String text = records.get(r).get(c);
         widths[c] = Math.max(widths[c], text.length());
-        Optional<BigDecimal> number = r == 0 ? Optional.empty() : number(text);
+        Optional<BigDecimal> number = number(text);
         if (number.isPresent()) {
           sheet.value(r, c, number.get());
+          numeric.add(c);
         } else if (!text.isEmpty()) {
           sheet.value(r, c, text);
         }
       }
     }
-    sheet.range(0, 0, 0, columns - 1).style().bold().wrapText(true).borderStyle("thin").set();
+    heads(sheet, 0, records.getFirst(), numeric);
     for (int c = 0; c < columns; c++) {
       sheet.width(c, Math.min(WIDEST, 3 + widths[c]));
     }
@@ -168,6 +173,26 @@ public final class Books {
     return text.matches("-?\\d+(\\.\\d+)?([eE]-?\\d+)?")
         ? Optional.of(new BigDecimal(text))
         : Optional.empty();
+  }
+
+  /** A row of heads, those over numbers at the right as these are. */
+  static void heads(Worksheet sheet, int row, List<String> heads, Collection<Integer> numeric) {
+    for (int c = 0; c < heads.size(); c++) {
+      sheet.value(row, c, heads.get(c));
+    }
+    sheet
+        .range(row, 0, row, heads.size() - 1)
+        .style()
+        .bold()
+        .wrapText(true)
+        .borderStyle("thin")
+        .set();
+    numeric.forEach(c -> sheet.style(row, c).horizontalAlignment("right").set());
+  }
+
+  /** Stands words of a column off the numbers at their left. */
+  static void words(Worksheet sheet, int top, int bottom, int column) {
+    sheet.range(top, column, bottom, column).style().horizontalAlignment("left").indent(1).set();
   }
 
   /** On A4 across, as wide as a page, the heads on each. */
@@ -187,6 +212,11 @@ public final class Books {
       letters.insert(0, (char) ('A' + (c - 1) % 26));
     }
     return "$" + letters + "$" + (row + 1);
+  }
+
+  /** {@code 'Members'!$B$3}: a cell of another sheet. */
+  static String cell(Worksheet sheet, int row, int column) {
+    return "'" + sheet.getName() + "'!" + cell(row, column);
   }
 
   static String range(int top, int left, int bottom, int right) {

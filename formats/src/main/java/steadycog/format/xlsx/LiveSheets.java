@@ -1,9 +1,9 @@
 package steadycog.format.xlsx;
 
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import org.apache.commons.numbers.fraction.BigFraction;
 import org.dhatim.fastexcel.Workbook;
 import org.dhatim.fastexcel.Worksheet;
@@ -11,30 +11,36 @@ import steadycog.motion.Equations;
 import steadycog.motion.Mechanism;
 import steadycog.motion.Motion;
 import steadycog.motion.Relation;
+import steadycog.motion.Relation.Meshing;
 import steadycog.number.AngularSpeed;
 import steadycog.study.NamedStudy;
 import steadycog.study.Study;
+import steadycog.torque.PowerFlow;
 import steadycog.train.Drive;
 import steadycog.train.Member;
 import steadycog.train.MemberId;
 import steadycog.train.Mesh;
 import steadycog.train.Roles;
+import steadycog.train.Teeth;
 
 /**
- * A train as formulas: tooth counts, speed and torque of the drive are given; ratio, speeds and
- * torques follow by the equations of its meshes (Willis), solved in the workbook by an inverse.
+ * A train as formulas: tooth counts, what meshes pass on, speed of the drive and the torque that
+ * the card states are given; ratio, speeds and torques follow by the equations of its meshes
+ * (Willis), solved in the workbook by an inverse.
  */
 final class LiveSheets {
   /** The row of the first member, from 0. */
   private static final int TOP = 6;
 
-  private static final int NAME = 0;
+  private static final int RATIO_ROW = 3;
+  private static final int EFFICIENCY_ROW = 4;
   private static final int TEETH = 1;
   private static final int ROLE = 2;
   private static final int GIVEN = 3;
-  private static final int SPEED = 4;
+  static final int SPEED = 4;
   private static final int TURNS = 5;
-  private static final int TORQUE = 6;
+  static final int TORQUE = 6;
+  static final int IDEAL = 7;
   private static final String FILL = "FFF4DC";
 
   private final Worksheet members;
@@ -42,19 +48,22 @@ final class LiveSheets {
   private final Study study;
   private final Equations equations;
   private final Mechanism mechanism;
-  private final int bodies;
-  private final String sumsName;
-  private final String membersName;
+  private final Roles roles;
+  private final Matrix matrix;
 
   private LiveSheets(Workbook book, NamedStudy named, Equations equations, String suffix) {
     this.study = named.study();
     this.equations = equations;
     mechanism = equations.mechanism();
-    bodies = mechanism.bodies().size();
-    membersName = "Members" + suffix;
-    sumsName = "Equations" + suffix;
-    members = book.newWorksheet(membersName);
-    sums = book.newWorksheet(sumsName);
+    roles = mechanism.roles();
+    members = book.newWorksheet("Members" + suffix);
+    sums = book.newWorksheet("Equations" + suffix);
+    matrix =
+        new Matrix(
+            sums,
+            1,
+            "Every row is an equation: the sum of what stands in it times the speeds",
+            bodies());
     members.value(0, 0, named.name());
   }
 
@@ -64,13 +73,57 @@ final class LiveSheets {
    * @param suffix of their names
    */
   static void add(Workbook book, NamedStudy named, String suffix) {
-    Optional<Equations> equations = Equations.of(named.study().motion().mechanism());
-    equations.ifPresent(
-        known -> {
-          LiveSheets sheets = new LiveSheets(book, named, known, suffix);
-          sheets.members();
-          sheets.equations();
-        });
+    Equations.of(named.study().motion().mechanism())
+        .ifPresent(known -> new LiveSheets(book, named, known, suffix).write());
+  }
+
+  private void write() {
+    equations();
+    members();
+    speeds();
+    if (roles.drives().size() == 1 && roles.take().isPresent()) {
+      ratio();
+      torques();
+    }
+    Books.print(members, TOP - 1);
+    Books.print(sums, 1);
+  }
+
+  // ---- where things stand
+
+  List<String> bodies() {
+    return mechanism.bodies().stream().map(MemberId::toString).toList();
+  }
+
+  /** The first free row below the members, one left empty. */
+  int below() {
+    return TOP + mechanism.bodies().size() + 1;
+  }
+
+  /** A cell of the sheet of members. */
+  String at(int row, int column) {
+    return Books.cell(members, row, column);
+  }
+
+  String at(MemberId member, int column) {
+    return at(TOP + mechanism.indexOf(member), column);
+  }
+
+  private MemberId drive() {
+    return roles.drives().getFirst().member();
+  }
+
+  MemberId take() {
+    return roles.take().orElseThrow().member();
+  }
+
+  int takeIndex() {
+    return mechanism.indexOf(take());
+  }
+
+  /** The equation that gives the first drive its speed; the others' follow. */
+  private int driven() {
+    return equations.relations().size();
   }
 
   // ---- what is given, and what comes of it
@@ -78,211 +131,230 @@ final class LiveSheets {
   private void members() {
     members.style(0, 0).bold().fontSize(14).set();
     members.value(
-        1, 0, "Change a tooth count, the speed or the torque in a tinted cell: the rest follows.");
+        1, 0, "Change a tinted cell: a tooth count, a speed, a torque. The rest follows.");
     members.value(
         2,
         0,
-        "Speeds by the equation of every mesh; torques without losses. Whether such a train can be"
-            + " built and go together, the program tells.");
-    String[] heads = {
-      "member", "teeth", "role", "given, rpm", "speed, rpm", "turns per input turn", "torque, Nm"
-    };
-    for (int c = 0; c < heads.length; c++) {
-      members.value(TOP - 1, c, heads[c]);
-    }
-    members.range(TOP - 1, 0, TOP - 1, heads.length - 1).style().bold().borderStyle("thin").set();
-    for (int k = 0; k < bodies; k++) {
-      member(k);
-    }
-    torques();
-    ratio();
-    members.width(NAME, 20);
-    for (int c = 1; c < heads.length; c++) {
+        "Speeds and torques by the equation of every mesh. Whether such a train can be built and"
+            + " go together, the program tells.");
+    List<String> heads =
+        List.of(
+            "member",
+            "teeth",
+            "role",
+            "given, rpm",
+            "speed, rpm",
+            "turns per input turn",
+            "torque, Nm",
+            "without losses, Nm");
+    Books.heads(members, TOP - 1, heads, List.of(TEETH, GIVEN, SPEED, TURNS, TORQUE, IDEAL));
+    for (int c = 0; c < heads.size(); c++) {
       members.width(c, 20);
     }
-    members.freezePane(1, TOP);
-    Books.print(members, TOP - 1);
-  }
-
-  private void member(int k) {
-    int row = TOP + k;
-    MemberId id = mechanism.bodies().get(k);
-    Member member = study.train().member(id);
-    members.value(row, NAME, id.toString());
-    member.teeth().ifPresent(teeth -> given(row, TEETH, teeth.count()));
-    members.value(row, ROLE, study.role(id).word());
-    members.formula(
-        row,
-        SPEED,
-        "SUMPRODUCT(" + sums(inverse(k, 0), inverse(k, bodies - 1)) + "," + givenRow() + ")");
-    List<Drive> drives = mechanism.roles().drives();
-    for (int d = 0; d < drives.size(); d++) {
-      if (drives.get(d).member().equals(id)) {
-        given(row, GIVEN, rpm(drives.get(d)));
-      }
+    for (MemberId id : mechanism.bodies()) {
+      int row = TOP + mechanism.indexOf(id);
+      Member member = study.train().member(id);
+      members.value(row, 0, id.toString());
+      member.teeth().ifPresent(teeth -> given(row, TEETH, teeth.count()));
+      members.value(row, ROLE, study.role(id).word());
     }
-    members.formula(
-        row,
-        TURNS,
-        "IF("
-            + cell(row(drives.getFirst().member()), SPEED)
-            + "=0,\"\","
-            + cell(row, SPEED)
-            + "/"
-            + cell(row(drives.getFirst().member()), SPEED)
-            + ")");
+    Books.words(members, TOP - 1, below() - 2, ROLE);
+    members.freezePane(1, TOP);
   }
 
-  private void given(int row, int column, Number value) {
+  /** A value that is there to be changed. */
+  void given(int row, int column, Number value) {
     members.value(row, column, value);
     members.style(row, column).fillColor(FILL).set();
   }
 
-  private double rpm(Drive drive) {
+  private void speeds() {
     Motion motion = study.motion();
-    return motion.speed(drive.member()).map(AngularSpeed::inRpm).orElse(1.0);
-  }
-
-  /** With one drive and one take-off, what the load and each hold have to bear. */
-  private void torques() {
-    Roles roles = mechanism.roles();
-    if (roles.drives().size() != 1 || roles.take().isEmpty()) {
-      return;
+    List<String> given = new ArrayList<>();
+    for (Drive drive : roles.drives()) {
+      given(
+          TOP + mechanism.indexOf(drive.member()),
+          GIVEN,
+          motion.speed(drive.member()).map(AngularSpeed::inRpm).orElse(1.0));
+      given.add(at(drive.member(), GIVEN));
     }
-    int drive = row(roles.drives().getFirst().member());
-    int take = row(roles.take().get().member());
-    Optional<BigFraction> torque =
-        study.loading().ideal().external(roles.drives().getFirst().member());
-    given(drive, TORQUE, torque.map(BigFraction::doubleValue).filter(t -> t != 0).orElse(1.0));
-    int equation = equations.relations().size();
-    String load = cell(take, TORQUE);
-    String share = sums(inverse(take - TOP, equation));
-    members.formula(
-        take, TORQUE, "IF(" + share + "=0,\"\",-" + cell(drive, TORQUE) + "/" + share + ")");
-    for (int e = 0; e < equations.relations().size(); e++) {
-      if (equations.relations().get(e).cause() instanceof Relation.Held(MemberId held)) {
-        members.formula(
-            row(held),
-            TORQUE,
-            "IF(" + share + "=0,\"\",-" + sums(inverse(take - TOP, e)) + "*" + load + ")");
+    String input = at(drive(), SPEED);
+    for (int k = 0; k < mechanism.bodies().size(); k++) {
+      List<String> parts = new ArrayList<>();
+      for (int d = 0; d < given.size(); d++) {
+        parts.add(matrix.inverse(k, driven() + d) + "*" + given.get(d));
       }
+      members.formula(TOP + k, SPEED, String.join("+", parts));
+      members.formula(
+          TOP + k, TURNS, "IF(" + input + "=0,\"\"," + at(TOP + k, SPEED) + "/" + input + ")");
     }
   }
 
   private void ratio() {
-    Roles roles = mechanism.roles();
-    if (roles.drives().size() == 1 && roles.take().isPresent()) {
-      String in = cell(row(roles.drives().getFirst().member()), SPEED);
-      String out = cell(row(roles.take().get().member()), SPEED);
-      members.value(3, 0, "ratio i = in/out");
-      members.formula(3, 1, "IF(" + out + "=0,\"none\"," + in + "/" + out + ")");
-      members.style(3, 0).bold().set();
-      members.style(3, 1).bold().set();
+    String out = at(take(), SPEED);
+    members.value(RATIO_ROW, 0, "ratio i = in/out");
+    members.formula(
+        RATIO_ROW, 1, "IF(" + out + "=0,\"none\"," + at(drive(), SPEED) + "/" + out + ")");
+    members.range(RATIO_ROW, 0, RATIO_ROW, 1).style().bold().set();
+  }
+
+  // ---- torques
+
+  /** Whether the card states the load, from which the drive's torque follows. */
+  private boolean isLoadGiven() {
+    return roles.take().orElseThrow().load().isPresent();
+  }
+
+  private MemberId stated() {
+    return isLoadGiven() ? take() : drive();
+  }
+
+  /** Power that goes in, without losses: Nm times rpm. */
+  String powerIn() {
+    return at(drive(), SPEED) + "*" + at(drive(), IDEAL);
+  }
+
+  /** What the load and each hold have to bear, or the drive has to give. */
+  private void torques() {
+    double value =
+        study
+            .loading()
+            .ideal()
+            .external(stated())
+            .map(BigFraction::doubleValue)
+            .filter(torque -> torque != 0)
+            .orElse(1.0);
+    given(TOP + mechanism.indexOf(stated()), TORQUE, value);
+    members.formula(TOP + mechanism.indexOf(stated()), IDEAL, at(stated(), TORQUE));
+    torques(matrix, IDEAL, isNot(share(matrix)));
+    PowerFlow flow = study.loading().flow();
+    LiveLosses.of(this, flow, equations, sums, matrix)
+        .ifPresent(
+            losses -> {
+              Matrix balance = losses.balance();
+              // Of the same sign as without losses: power comes out, and not both ends are pushed.
+              String delivers = "SIGN(" + share(balance) + "*" + share(matrix) + ")=1";
+              torques(balance, TORQUE, "AND(" + delivers + "," + losses.holds() + ")");
+              efficiency();
+              losses.meshes(members, flow.meshes());
+            });
+  }
+
+  /** Not zero; the writer takes no sign that has a meaning in XML. */
+  private static String isNot(String cell) {
+    return "NOT(" + cell + "=0)";
+  }
+
+  private String share(Matrix balance) {
+    return balance.inverse(takeIndex(), driven());
+  }
+
+  /** The torque at the take-off as a balance has it. */
+  String atTake(Matrix balance, int column) {
+    return isLoadGiven()
+        ? at(take(), column)
+        : "IF(" + share(balance) + "=0,0,-" + at(drive(), column) + "/" + share(balance) + ")";
+  }
+
+  private void torques(Matrix balance, int column, String known) {
+    String load = at(take(), column);
+    int other = mechanism.indexOf(isLoadGiven() ? drive() : take());
+    String follows = isLoadGiven() ? "-" + share(balance) + "*" + load : atTake(balance, column);
+    members.formula(TOP + other, column, "IF(" + known + "," + follows + ",\"\")");
+    for (int e = 0; e < equations.relations().size(); e++) {
+      if (equations.relations().get(e).cause() instanceof Relation.Held(MemberId held)) {
+        String bears = "-" + balance.inverse(takeIndex(), e) + "*" + load;
+        members.formula(
+            TOP + mechanism.indexOf(held), column, "IF(" + known + "," + bears + ",\"\")");
+      }
     }
   }
 
-  private int row(MemberId member) {
-    return TOP + mechanism.indexOf(member);
+  private void efficiency() {
+    members.value(EFFICIENCY_ROW, 0, "comes out");
+    members.formula(
+        EFFICIENCY_ROW,
+        1,
+        "IF("
+            + isKnown()
+            + ",-"
+            + at(take(), TORQUE)
+            + "*"
+            + at(take(), SPEED)
+            + "/("
+            + at(drive(), TORQUE)
+            + "*"
+            + at(drive(), SPEED)
+            + "),\"the program tells\")");
+    members.range(EFFICIENCY_ROW, 0, EFFICIENCY_ROW, 1).style().bold().set();
+    members.style(EFFICIENCY_ROW, 1).format("0.0%").set();
   }
 
-  // ---- the equations and their inverse
+  /** Whether the torques with losses follow. */
+  String isKnown() {
+    return "AND(ISNUMBER("
+        + at(take(), TORQUE)
+        + "),ISNUMBER("
+        + at(drive(), TORQUE)
+        + "),"
+        + isNot(powerIn())
+        + ")";
+  }
+
+  // ---- the equations
 
   private void equations() {
-    sums.value(0, 0, "Every row is an equation: the sum of what stands in it times the speeds");
-    for (int k = 0; k < bodies; k++) {
-      sums.value(1, 1 + k, mechanism.bodies().get(k).toString());
+    int is = 1 + mechanism.bodies().size();
+    sums.value(1, is, "is");
+    for (int e = 0; e < driven(); e++) {
+      Relation relation = equations.relations().get(e);
+      matrix.equation(e, relation.cause().toString(), terms(relation));
+      sums.value(matrix.row(e), is, 0);
     }
-    sums.value(1, 1 + bodies, "is");
-    sums.range(1, 0, 1, 1 + bodies).style().bold().set();
-    int row = 2;
-    for (Relation relation : equations.relations()) {
-      sums.value(row, 0, relation.cause().toString());
-      Map<Integer, String> terms = terms(relation);
-      for (int k = 0; k < bodies; k++) {
-        String term = terms.get(k);
-        if (term == null) {
-          sums.value(row, 1 + k, 0);
-        } else {
-          sums.formula(row, 1 + k, term);
-        }
-      }
-      sums.value(row++, 1 + bodies, 0);
+    driven(matrix);
+    for (int d = 0; d < roles.drives().size(); d++) {
+      sums.formula(matrix.row(driven() + d), is, at(roles.drives().get(d).member(), GIVEN));
     }
-    for (Drive drive : mechanism.roles().drives()) {
-      sums.value(row, 0, "drive " + drive.member());
-      for (int k = 0; k < bodies; k++) {
-        sums.value(row, 1 + k, mechanism.indexOf(drive.member()) == k ? 1 : 0);
-      }
-      sums.formula(
-          row++, 1 + bodies, "'" + membersName + "'!" + Books.cell(row(drive.member()), GIVEN));
-    }
-    inverse();
+    matrix.invert();
     sums.width(0, 24);
     sums.freezePane(1, 2);
-    Books.print(sums, 1);
   }
 
-  private void inverse() {
-    int top = bodies + 4;
-    sums.value(top - 1, 0, "The same right-hand sides in a row, and the inverse of the equations");
-    for (int e = 0; e < bodies; e++) {
-      sums.formula(top, 1 + e, Books.cell(2 + e, 1 + bodies));
-    }
-    String matrix = Books.range(2, 1, 1 + bodies, bodies);
-    for (int k = 0; k < bodies; k++) {
-      sums.value(top + 1 + k, 0, mechanism.bodies().get(k).toString());
-      for (int e = 0; e < bodies; e++) {
-        sums.formula(
-            top + 1 + k, 1 + e, "INDEX(MINVERSE(" + matrix + ")," + (k + 1) + "," + (e + 1) + ")");
-      }
+  /** The rows of the drives. */
+  void driven(Matrix rows) {
+    for (int d = 0; d < roles.drives().size(); d++) {
+      MemberId member = roles.drives().get(d).member();
+      rows.equation(driven() + d, "drive " + member, Map.of(mechanism.indexOf(member), "1"));
     }
   }
 
   /** What each body's speed is multiplied by, as a formula of tooth counts. */
-  private Map<Integer, String> terms(Relation relation) {
-    Map<Integer, String> terms = new HashMap<>();
-    if (relation.cause() instanceof Relation.Meshing(Mesh mesh)) {
-      String a = teeth(mesh.a(), mesh.teethA().count());
-      String b = teeth(mesh.b(), mesh.teethB().count());
-      String sign = mesh.sign() < 0 ? "-" : "+";
-      add(terms, mesh.a(), a);
-      add(terms, mesh.b(), (mesh.sign() < 0 ? "-" : "") + b);
-      mesh.carrier().ifPresent(carrier -> add(terms, carrier, "-(" + a + sign + b + ")"));
-    } else {
-      relation
-          .terms()
-          .forEach(term -> terms.put(term.body(), Integer.toString(term.coefficient().intValue())));
+  Map<Integer, String> terms(Relation relation) {
+    if (relation.cause() instanceof Meshing(Mesh mesh)) {
+      return terms(mesh, teeth(mesh.a(), mesh.teethA()), teeth(mesh.b(), mesh.teethB()));
     }
+    Map<Integer, String> terms = new HashMap<>();
+    relation
+        .terms()
+        .forEach(term -> terms.put(term.body(), Integer.toString(term.coefficient().intValue())));
     return terms;
   }
 
-  private void add(Map<Integer, String> terms, MemberId member, String term) {
-    terms.merge(mechanism.indexOf(member), term, (one, other) -> one + "+(" + other + ")");
+  /** The terms of a mesh with so much on its first and second wheel. */
+  Map<Integer, String> terms(Mesh mesh, String onA, String onB) {
+    String sign = mesh.sign() < 0 ? "-" : "+";
+    Map<Integer, String> terms = new HashMap<>();
+    terms.put(mechanism.indexOf(mesh.a()), onA);
+    terms.put(mechanism.indexOf(mesh.b()), sign + onB);
+    mesh.carrier()
+        .ifPresent(carrier -> terms.put(mechanism.indexOf(carrier), "-(" + onA + sign + onB + ")"));
+    return terms;
   }
 
   /** The cell that holds a member's teeth, or the count where it is not the member's own. */
-  private String teeth(MemberId id, int count) {
-    boolean own = study.train().member(id).teeth().filter(t -> t.count() == count).isPresent();
-    return own ? "'" + membersName + "'!" + Books.cell(row(id), TEETH) : Integer.toString(count);
-  }
-
-  private static String cell(int row, int column) {
-    return Books.cell(row, column);
-  }
-
-  private String inverse(int body, int equation) {
-    return Books.cell(bodies + 5 + body, 1 + equation);
-  }
-
-  private String givenRow() {
-    return sums(Books.cell(bodies + 4, 1), Books.cell(bodies + 4, bodies));
-  }
-
-  private String sums(String cell) {
-    return "'" + sumsName + "'!" + cell;
-  }
-
-  private String sums(String from, String to) {
-    return "'" + sumsName + "'!" + from + ":" + to;
+  String teeth(MemberId id, Teeth teeth) {
+    boolean own =
+        study.train().member(id).teeth().filter(t -> t.count() == teeth.count()).isPresent();
+    return own ? at(id, TEETH) : Integer.toString(teeth.count());
   }
 }
