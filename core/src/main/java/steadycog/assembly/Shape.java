@@ -12,7 +12,11 @@ import steadycog.piece.Region;
 final class Shape {
   private static final GeometryFactory FACTORY = new GeometryFactory();
 
+  /** So many corners after each other are passed over at once where none can reach the other. */
+  private static final int RUN = 32;
+
   private final Coordinate[] corners;
+  private final Run[] runs;
   private final Once<IndexedFacetDistance> boundary;
   private final double inner;
   private final double outer;
@@ -33,6 +37,22 @@ final class Shape {
       most = Math.max(most, corner.x * corner.x + corner.y * corner.y);
     }
     outer = Math.sqrt(most);
+    runs = new Run[Math.ceilDiv(corners.length, RUN)];
+    for (int k = 0; k < runs.length; k++) {
+      runs[k] = Run.of(corners, k * RUN, Math.min(corners.length, (k + 1) * RUN));
+    }
+  }
+
+  /** Corners from one to before another, within a circle. */
+  private record Run(int from, int to, double x, double y, double radius) {
+    static Run of(Coordinate[] corners, int from, int to) {
+      Coordinate middle = corners[(from + to) / 2];
+      double radius = 0;
+      for (int k = from; k < to; k++) {
+        radius = Math.max(radius, middle.distance(corners[k]));
+      }
+      return new Run(from, to, middle.x, middle.y, radius);
+    }
   }
 
   /** A place of a region: turned by {@code angle} about its axis, which stands at x, y. */
@@ -74,17 +94,18 @@ final class Shape {
     double dy = here.y - there.y;
     double mx = dx * Math.cos(back) - dy * Math.sin(back);
     double my = dx * Math.sin(back) + dy * Math.cos(back);
-    double from = other.inner * other.inner;
-    double to = other.outer * other.outer;
     Depth deepest = Depth.NONE;
-    for (int k = 0; k < corners.length && deepest.mm <= enough; k++) {
-      Coordinate corner = corners[k];
-      double x = mx + corner.x * cos - corner.y * sin;
-      double y = my + corner.x * sin + corner.y * cos;
-      double squared = x * x + y * y;
-      double least = Math.max(none, deepest.mm);
-      if (squared > from && squared < to && other.sides.isInside(x, y, least)) {
-        double depth = other.boundary.get().distance(FACTORY.createPoint(new Coordinate(x, y)));
+    for (Run run : runs) {
+      double x = mx + run.x * cos - run.y * sin;
+      double y = my + run.x * sin + run.y * cos;
+      double away = Math.sqrt(x * x + y * y);
+      boolean near = away - run.radius < other.outer && away + run.radius > other.inner;
+      for (int k = run.from; near && k < run.to && deepest.mm <= enough; k++) {
+        Coordinate corner = corners[k];
+        double least = Math.max(none, deepest.mm);
+        double depth =
+            other.depth(
+                mx + corner.x * cos - corner.y * sin, my + corner.x * sin + corner.y * cos, least);
         if (depth > least) {
           deepest =
               new Depth(
@@ -95,5 +116,13 @@ final class Shape {
       }
     }
     return deepest;
+  }
+
+  /** How deep a point lies in the material, mm; 0 where that is not more than {@code least}. */
+  private double depth(double x, double y, double least) {
+    double squared = x * x + y * y;
+    return squared > inner * inner && squared < outer * outer && sides.isInside(x, y, least)
+        ? boundary.get().distance(FACTORY.createPoint(new Coordinate(x, y)))
+        : 0;
   }
 }

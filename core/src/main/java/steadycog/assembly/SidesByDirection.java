@@ -1,11 +1,9 @@
 package steadycog.assembly;
 
-import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.List;
-import org.locationtech.jts.algorithm.Distance;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
+import steadycog.piece.Side;
 
 /**
  * The sides of a region by the directions in which they are seen from its axis. Outlines of wheels
@@ -18,11 +16,12 @@ final class SidesByDirection {
   /** Nearer to the axis than this a side may be seen in any direction, mm. */
   private static final double AT_AXIS = 1e-9;
 
-  private static final Coordinate AXIS = new Coordinate(0, 0);
+  /** Of each side x and y of its ends, one after the other. */
+  private final double[] ends;
 
-  private final List<Coordinate[]> sides = new ArrayList<>();
+  private int sides;
 
-  /** Of each direction the sides that are seen in it, by their number. */
+  /** Of each direction the sides that are seen in it, by where they begin in {@link #ends}. */
   private final int[][] seen = new int[DIRECTIONS][4];
 
   private final int[] count = new int[DIRECTIONS];
@@ -32,6 +31,7 @@ final class SidesByDirection {
 
   SidesByDirection(Geometry area) {
     Geometry outlines = area.getBoundary();
+    ends = new double[4 * outlines.getNumPoints()];
     double least = Double.MAX_VALUE;
     for (int k = 0; k < outlines.getNumGeometries(); k++) {
       Coordinate[] points = outlines.getGeometryN(k).getCoordinates();
@@ -45,7 +45,7 @@ final class SidesByDirection {
 
   /** Takes up a side, and returns how near it comes to the axis, mm. */
   private double add(Coordinate a, Coordinate b) {
-    double away = Distance.pointToSegment(AXIS, a, b);
+    double away = Math.sqrt(Side.squaredDistance(0, 0, a.x, a.y, b.x, b.y));
     int from = direction(a.x, a.y);
     int way = direction(b.x, b.y) - from;
     // The short way round: a side is seen from the axis over less than half a turn.
@@ -54,9 +54,13 @@ final class SidesByDirection {
     int first = all ? 0 : Math.min(0, way);
     int last = all ? DIRECTIONS - 1 : Math.max(0, way);
     for (int k = first; k <= last; k++) {
-      see(Math.floorMod(from + k, DIRECTIONS), sides.size());
+      see(Math.floorMod(from + k, DIRECTIONS), 4 * sides);
     }
-    sides.add(new Coordinate[] {a, b});
+    ends[4 * sides] = a.x;
+    ends[4 * sides + 1] = a.y;
+    ends[4 * sides + 2] = b.x;
+    ends[4 * sides + 3] = b.y;
+    sides++;
     return away;
   }
 
@@ -67,8 +71,11 @@ final class SidesByDirection {
     seen[direction][count[direction]++] = side;
   }
 
+  /** Directions go round in their order, if not in equal steps, and opposite ones stay opposite. */
   private static int direction(double x, double y) {
-    double share = Math.atan2(y, x) / (2 * Math.PI) + 0.5;
+    double sum = Math.abs(x) + Math.abs(y);
+    double along = sum == 0 ? 0 : x / sum;
+    double share = y < 0 ? (1 + along) / 4 : (3 - along) / 4;
     return Math.min((int) (share * DIRECTIONS), DIRECTIONS - 1);
   }
 
@@ -89,28 +96,30 @@ final class SidesByDirection {
    */
   boolean isInside(double x, double y, double least) {
     int direction = direction(x, y);
-    Coordinate at = new Coordinate(x, y);
-    for (int k = 0; k < count[direction]; k++) {
-      Coordinate[] side = sides.get(seen[direction][k]);
-      if (Distance.pointToSegment(at, side[0], side[1]) <= least) {
-        return false;
-      }
+    boolean in = (x == 0 && y == 0) ? !hollow : isWithin(direction, x, y, 1);
+    for (int k = 0; k < count[direction] && in; k++) {
+      int at = seen[direction][k];
+      in =
+          Side.squaredDistance(x, y, ends[at], ends[at + 1], ends[at + 2], ends[at + 3])
+              > least * least;
     }
-    return (x == 0 && y == 0) ? !hollow : isWithin(direction, x, y, 1);
+    return in;
   }
 
   /** Whether an odd number of sides is met on the way outwards from so many times x, y. */
   private boolean isWithin(int direction, double x, double y, double times) {
     boolean in = false;
     for (int k = 0; k < count[direction]; k++) {
-      Coordinate[] side = sides.get(seen[direction][k]);
-      Coordinate a = side[0];
-      Coordinate b = side[1];
-      boolean left = x * a.y - y * a.x > 0;
-      if (left != x * b.y - y * b.x > 0) {
-        double dx = b.x - a.x;
-        double dy = b.y - a.y;
-        in ^= (a.x * dy - a.y * dx) / (x * dy - y * dx) > times;
+      int at = seen[direction][k];
+      double ax = ends[at];
+      double ay = ends[at + 1];
+      double bx = ends[at + 2];
+      double by = ends[at + 3];
+      boolean left = x * ay - y * ax > 0;
+      if (left != x * by - y * bx > 0) {
+        double dx = bx - ax;
+        double dy = by - ay;
+        in ^= (ax * dy - ay * dx) / (x * dy - y * dx) > times;
       }
     }
     return in;

@@ -83,6 +83,12 @@ public record Region(List<Outline> lines, List<Round> circles) {
     if (hole.isEmpty() || flaw(chord).isPresent()) {
       return with(hole);
     }
+    List<Outline> all = new ArrayList<>(outlines(chord));
+    all.addAll(hole.outlines(chord));
+    int own = lines.size() + circles.size();
+    if (Nest.of(all).filter(nest -> nest.isInMaterial(own)).isPresent()) {
+      return with(hole);
+    }
     Geometry body = area(chord);
     Geometry gone = hole.area(chord);
     return PreparedGeometryFactory.prepare(body).containsProperly(gone)
@@ -136,8 +142,15 @@ public record Region(List<Outline> lines, List<Round> circles) {
   /** The material as an area. */
   public Geometry area(double chord) {
     List<Outline> all = outlines(chord);
-    Geometry sum = all.isEmpty() ? FACTORY.createPolygon() : polygon(all.getFirst());
-    for (Outline line : all.subList(Math.min(1, all.size()), all.size())) {
+    return all.size() == 1
+        ? polygon(all.getFirst())
+        : Nest.of(all).map(Nest::area).orElseGet(() -> overlaid(all));
+  }
+
+  /** What an odd number of lines goes round, also where they meet. */
+  static Geometry overlaid(List<Outline> all) {
+    Geometry sum = FACTORY.createPolygon();
+    for (Outline line : all) {
       sum = overlay(sum, polygon(line), OverlayNG.SYMDIFFERENCE);
     }
     return sum;
@@ -159,10 +172,12 @@ public record Region(List<Outline> lines, List<Round> circles) {
     if (!known) {
       return Optional.of("its outline does not follow from these sizes");
     }
+    List<Outline> all = outlines(chord);
+    if (Nest.of(all).isPresent()) {
+      return Optional.empty();
+    }
     LineString[] rings =
-        outlines(chord).stream()
-            .map(line -> polygon(line).getExteriorRing())
-            .toArray(LineString[]::new);
+        all.stream().map(line -> polygon(line).getExteriorRing()).toArray(LineString[]::new);
     IsSimpleOp simple = new IsSimpleOp(FACTORY.createMultiLineString(rings));
     if (simple.isSimple()) {
       return Optional.empty();
