@@ -21,7 +21,6 @@ import steadycog.app.desk.Desk;
 import steadycog.app.desk.DeskCopy;
 import steadycog.app.desk.PowerShown;
 import steadycog.app.desk.Station;
-import steadycog.format.demo.TernRock;
 import steadycog.number.Unit;
 import steadycog.number.Units;
 import steadycog.train.Member;
@@ -80,7 +79,7 @@ class FreshViewTest extends InWindow {
   @ValueSource(longs = {1, 5, 13})
   void anyWork(long seed) throws Exception {
     Random random = new Random(seed);
-    robot.interact(() -> opened.desk().file().putDown(TernRock.job()));
+    robot.interact(() -> opened.desk().file().putDown(demo()));
     List<String> done = new ArrayList<>();
     for (int round = 0; round < COMPARED; round++) {
       for (int k = 0; k < BETWEEN; k++) {
@@ -94,9 +93,9 @@ class FreshViewTest extends InWindow {
 
   @Test
   void pagingThroughTheDemoAtEveryStation() throws Exception {
-    robot.interact(() -> opened.desk().file().putDown(TernRock.job()));
+    robot.interact(() -> opened.desk().file().putDown(demo()));
     List<String> done = new ArrayList<>();
-    for (int index = TernRock.job().sheets().size() - 1; index >= 0; index--) {
+    for (int index = demo().sheets().size() - 1; index >= 0; index--) {
       int shown = index;
       for (Station station : Station.values()) {
         robot.interact(
@@ -117,10 +116,10 @@ class FreshViewTest extends InWindow {
   /** All at once and in every view: none of the units left behind stands anywhere. */
   @Test
   void unitsChangeEverywhereAtOnce() throws Exception {
-    robot.interact(() -> opened.desk().file().putDown(TernRock.job()));
+    robot.interact(() -> opened.desk().file().putDown(demo()));
     List<String> done = new ArrayList<>();
     List<String> left = new ArrayList<>();
-    for (int index = 0; index < TernRock.job().sheets().size(); index++) {
+    for (int index = 0; index < demo().sheets().size(); index++) {
       int shown = index;
       robot.interact(() -> opened.desk().showSheet(shown));
       for (Station station : List.of(Station.DRIVE_AND_HOLD, Station.CUT_SHEET)) {

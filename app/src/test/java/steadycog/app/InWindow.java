@@ -23,7 +23,10 @@ import org.testfx.api.FxRobot;
 import org.testfx.api.FxToolkit;
 import org.testfx.util.WaitForAsyncUtils;
 import steadycog.app.SteadyCogApp.Opened;
+import steadycog.format.demo.TernRock;
 import steadycog.job.Job;
+import steadycog.job.Sheet;
+import steadycog.search.Wanted;
 
 /** The real window, driven by keys and mouse on the platform without a display. */
 @Tag("slow")
@@ -76,6 +79,16 @@ abstract class InWindow {
   void settle() {
     pulse();
     waitUntil(() -> opened.desk().cures().isDone() && opened.desk().glances().isDone());
+  }
+
+  /** The demo, with searches among so few teeth that they are over at once. */
+  static Job demo() {
+    Job job = TernRock.job();
+    for (int k = 0; k < job.sheets().size(); k++) {
+      Sheet sheet = job.sheets().get(k);
+      job = job.with(k, sheet.wanting(sheet.wanted().with(Wanted.Field.TEETH, "12..30")));
+    }
+    return job;
   }
 
   <N extends Node> N find(String id, Class<N> kind) {

@@ -56,17 +56,26 @@ final class CandidateColumn extends TableColumn<Candidate, Candidate> {
 
   /** Measures head and cells, written in {@code text} pixels. */
   void measure(List<Candidate> all, double text) {
-    Text probe = new Text(title);
-    probe.setFont(Font.font("Lato", FontWeight.BOLD, HEAD * text));
-    double widest = probe.getLayoutBounds().getWidth() + ARROW;
-    // Words of what is kept for comparing are bold.
-    probe.setFont(Font.font("Lato", words ? FontWeight.BOLD : FontWeight.NORMAL, text));
-    for (String cell : all.stream().map(said).distinct().toList()) {
-      probe.setText(cell);
-      widest = Math.max(widest, probe.getLayoutBounds().getWidth());
+    double widest = widest(List.of(title), FontWeight.BOLD, HEAD * text) + ARROW;
+    List<String> cells = all.stream().map(said).distinct().toList();
+    widest = Math.max(widest, widest(cells, FontWeight.NORMAL, text));
+    if (words) {
+      // Words of what is kept for comparing are bold, which is not always wider: dots are not.
+      widest = Math.max(widest, widest(cells, FontWeight.BOLD, text));
     }
     need = Math.ceil(widest + EDGES);
     setWidth(need);
+  }
+
+  private static double widest(List<String> cells, FontWeight weight, double text) {
+    Text probe = new Text();
+    probe.setFont(Font.font("Lato", weight, text));
+    double widest = 0;
+    for (String cell : cells) {
+      probe.setText(cell);
+      widest = Math.max(widest, probe.getLayoutBounds().getWidth());
+    }
+    return widest;
   }
 
   /** The width that it needs. */
