@@ -44,8 +44,9 @@ public final class Books {
   private Books() {}
 
   /**
-   * A workbook of trains: each as formulas that follow a changed tooth count, then as tables all
-   * members, the ratio board, the states and the cut sheet, and every test of the bench books.
+   * A workbook of trains: each, and each of its states, as formulas that follow a changed tooth
+   * count, then as tables all members, the ratio board, the states and the cut sheet, and every
+   * test of the bench books.
    *
    * @param sheets each with a card
    * @param version of the program, as {@code 1.0}
@@ -57,9 +58,10 @@ public final class Books {
             .toList();
     ByteArrayOutputStream bytes = new ByteArrayOutputStream();
     try (Workbook book = new Workbook(bytes, "Steady Cog", version)) {
-      for (int k = 0; k < trains.size(); k++) {
+      List<NamedStudy> states = trains.stream().flatMap(one -> one.each().stream()).toList();
+      for (int k = 0; k < states.size(); k++) {
         LiveSheets.add(
-            book, trains.get(k), trains.size() == 1 ? "" : suffix(k, trains.get(k).name()));
+            book, states.get(k), states.size() == 1 ? "" : suffix(k, states.get(k).name()));
       }
       table(book, "Figures", StudyCsv.write(trains, units));
       table(

@@ -64,7 +64,10 @@ final class LiveSheets {
             1,
             "Every row is an equation: the sum of what stands in it times the speeds",
             bodies());
-    members.value(0, 0, named.name());
+    for (Worksheet sheet : List.of(members, sums)) {
+      sheet.value(0, 0, named.name());
+      sheet.style(0, 0).bold().fontSize(14).set();
+    }
   }
 
   /**
@@ -129,7 +132,6 @@ final class LiveSheets {
   // ---- what is given, and what comes of it
 
   private void members() {
-    members.style(0, 0).bold().fontSize(14).set();
     members.value(
         1, 0, "Change a tinted cell: a tooth count, a speed, a torque. The rest follows.");
     members.value(

@@ -192,6 +192,31 @@ class BooksTest {
     }
   }
 
+  /** Every state is worked out by itself, its name in its first line. */
+  @Test
+  void statesHaveSheetsOfTheirOwn() throws Exception {
+    String card =
+        "planetary sun 24 planet 15 x3 ring 54; drive sun 60 rpm 1 Nm; take carrier; state low:"
+            + " hold ring; state rest:; state direct: lock sun = ring";
+    try (Workbook book = opened(card)) {
+      book.getCreationHelper().createFormulaEvaluator().evaluateAll();
+      for (NamedStudy state : study(card).each()) {
+        Optional<Sheet> sheet =
+            IntStream.range(0, book.getNumberOfSheets())
+                .mapToObj(book::getSheetAt)
+                .filter(one -> one.getRow(0).getCell(0).toString().equals(state.name()))
+                .findFirst();
+        assertEquals(state.study().ratio().isPresent(), sheet.isPresent(), state::name);
+        if (sheet.isPresent()) {
+          assertEquals(
+              state.study().ratio().orElseThrow().reduction().doubleValue(),
+              sheet.get().getRow(3).getCell(1).getNumericCellValue(),
+              1e-9);
+        }
+      }
+    }
+  }
+
   @Test
   void aTrainWhoseSpeedsAreNotSettledHasTablesAlone() throws Exception {
     try (Workbook book = opened("planetary sun 24 planet 15 x3 ring 54; drive sun 60 rpm")) {
