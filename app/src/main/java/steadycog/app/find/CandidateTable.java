@@ -99,15 +99,7 @@ final class CandidateTable extends TableView<Candidate> {
     sorted.comparatorProperty().bind(comparatorProperty());
     setItems(sorted);
     getColumns().add(pictures);
-    add("kind", true, c -> Candidates.kind(c.kind()), Comparator.comparing(Candidate::kind), "");
-    wheels =
-        add(
-            "wheels",
-            true,
-            Candidates::brief,
-            Comparator.comparing(Candidates::wheels),
-            "Pairs, driver/driven, or sun \u00b7 planets \u00b7 ring; the chosen one is written out"
-                + " beside");
+    // What is looked for comes first: a narrow table shows it beside the longest wheels too.
     add(
         "i",
         false,
@@ -120,6 +112,15 @@ final class CandidateTable extends TableView<Candidate> {
         Candidates::error,
         Comparator.comparingDouble(c -> Math.abs(c.error())),
         "Against the target");
+    add("kind", true, c -> Candidates.kind(c.kind()), Comparator.comparing(Candidate::kind), "");
+    wheels =
+        add(
+            "wheels",
+            true,
+            Candidates::brief,
+            Comparator.comparing(Candidates::wheels),
+            "Pairs, driver/driven, or sun \u00b7 planets \u00b7 ring; the chosen one is written out"
+                + " beside");
     add(
         "stages",
         false,

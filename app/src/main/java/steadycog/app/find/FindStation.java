@@ -35,6 +35,9 @@ import steadycog.search.Wanted.Field;
 
 /** From a ratio in mind to tooth counts: what is wanted, what there is, and what it looks like. */
 public final class FindStation extends HBox {
+  /** So wide in heights of the text buttons leave room for what is said of the search. */
+  private static final double BESIDE = 44;
+
   private static final double FORM_WIDTH = 244;
   private static final double MOST_WIDENED = 1.25;
   private static final String FIRST_STEPS =
@@ -137,10 +140,12 @@ public final class FindStation extends HBox {
     }
     HBox head = new HBox(8, status, bar, stop, gap, narrow, copy);
     head.setAlignment(Pos.CENTER_LEFT);
+    VBox top = new VBox(4, head);
     Scatter scatter = new Scatter(finder);
     VBox.setVgrow(table, Priority.ALWAYS);
     table.setMinHeight(120);
-    VBox middle = new VBox(6, head, table, scatter);
+    VBox middle = new VBox(6, top, table, scatter);
+    middle.widthProperty().subscribe(width -> placeStatus(top, head, width.doubleValue()));
     scatter
         .prefHeightProperty()
         .bind(
@@ -150,6 +155,16 @@ public final class FindStation extends HBox {
                 finder.candidatesProperty()));
     middle.setMinWidth(0);
     return middle;
+  }
+
+  /** What is said of the search stands beside its buttons, or above where it would be squeezed. */
+  private void placeStatus(VBox top, HBox head, double width) {
+    boolean beside = width > BESIDE * desk.preferences().shownSize();
+    if (beside != head.getChildren().contains(status)) {
+      top.getChildren().remove(status);
+      head.getChildren().remove(status);
+      (beside ? head : top).getChildren().addFirst(status);
+    }
   }
 
   private VBox side() {
@@ -223,6 +238,7 @@ public final class FindStation extends HBox {
     Optional<Found> ended = finder.endedProperty().get();
     Look.show(bar, progress.isPresent());
     Look.show(stop, progress.isPresent());
+    Look.show(copy, progress.isEmpty());
     copy.setDisable(finder.candidatesProperty().get().isEmpty());
     boolean nothing = ended.filter(found -> found.candidates().isEmpty()).isPresent();
     table.explain(
