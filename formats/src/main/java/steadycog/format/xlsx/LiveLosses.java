@@ -86,23 +86,7 @@ final class LiveLosses {
       if (relation.cause() instanceof Meshing(Mesh mesh)) {
         int row = row(relation);
         sums.value(row, 0, relation.cause().toString());
-        sums.formula(row, ROLLING, rolling(mesh));
-        sums.formula(row, IDEAL, force(ideal, e, live.at(live.take(), LiveSheets.IDEAL)));
-        String in = live.powerIn();
-        String power = at(row, ROLLING) + "*" + at(row, IDEAL);
-        sums.formula(
-            row, WAY, "IF(" + in + "=0,0,SIGN(ROUND(" + power + "/(" + in + ")," + DIGITS + ")))");
-        sums.formula(row, FORCE, force(matrix, e, raw(matrix)));
-        sums.formula(
-            row,
-            AGAINST,
-            "IF(OR("
-                + at(row, WAY)
-                + "=0,SIGN("
-                + at(row, FORCE)
-                + "*"
-                + at(row, IDEAL)
-                + ")=1),0,1)");
+        direction(row, mesh, e, matrix);
         matrix.equation(e, relation.cause().toString(), shared(mesh, row));
       } else {
         matrix.equation(e, relation.cause().toString(), live.terms(relation));
@@ -111,6 +95,20 @@ final class LiveLosses {
     live.driven(matrix);
     matrix.invert();
     return matrix;
+  }
+
+  /** Works out which wheel of a mesh drives, and whether the torques with losses say so too. */
+  private void direction(int row, Mesh mesh, int equation, Matrix matrix) {
+    String in = live.powerIn();
+    String power = at(row, ROLLING) + "*" + at(row, IDEAL);
+    String agrees = "SIGN(" + at(row, FORCE) + "*" + at(row, IDEAL) + ")=1";
+    sums.formula(row, ROLLING, rolling(mesh));
+    sums.formula(row, IDEAL, force(ideal, equation, live.at(live.take(), LiveSheets.IDEAL)));
+    sums.formula(
+        row, WAY, "IF(" + in + "=0,0,SIGN(ROUND(" + power + "/(" + in + ")," + DIGITS + ")))");
+    sums.formula(
+        row, FORCE, force(matrix, equation, "(" + live.atTake(matrix, LiveSheets.TORQUE) + ")"));
+    sums.formula(row, AGAINST, "IF(OR(" + at(row, WAY) + "=0," + agrees + "),0,1)");
   }
 
   /** What acts on bodies at a mesh: on its driven wheel so much less. */
@@ -130,11 +128,6 @@ final class LiveLosses {
 
   private String force(Matrix matrix, int equation, String load) {
     return "-" + matrix.inverse(live.takeIndex(), equation) + "*" + load;
-  }
-
-  /** The torque at the take-off as the balance has it, whether or not its directions hold. */
-  private String raw(Matrix matrix) {
-    return "(" + live.atTake(matrix, LiveSheets.TORQUE) + ")";
   }
 
   private int row(Relation relation) {
